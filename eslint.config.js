@@ -1,0 +1,36 @@
+import js from '@eslint/js'
+import vue from 'eslint-plugin-vue'
+import ts from 'typescript-eslint'
+import prettier from 'eslint-config-prettier'
+
+export default ts.config(
+  { ignores: ['**/node_modules/**', '**/dist/**', 'data/**', '**/*.d.ts', 'test-results/**'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.{ts,vue}'],
+    languageOptions: {
+      parserOptions: {
+        parser: ts.parser,
+        projectService: true,
+        extraFileExtensions: ['.vue'],
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-undef': 'off',
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+      complexity: ['error', 20],
+    },
+  },
+  {
+    files: ['**/*.{mjs,cjs,js}'],
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', module: 'writable', setTimeout: 'readonly', clearTimeout: 'readonly', setInterval: 'readonly', clearInterval: 'readonly', fetch: 'readonly', URL: 'readonly', AbortSignal: 'readonly', Buffer: 'readonly' } },
+  },
+  prettier,
+)

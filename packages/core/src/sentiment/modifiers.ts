@@ -1,0 +1,160 @@
+import type { Grammar } from './grammar.ts'
+import type { Item } from './items.ts'
+
+/** Words a negation reaches across, counted in words: longer reaches flip more than they should. */
+const negationReach = 6
+const functionReach = 4
+
+const likers = new Set(
+  `i we you they he she really also do don't dont didn't didnt did doesn't doesnt does not always still actually kids people
+  guests and to will might would i'd never`.split(/\s+/),
+)
+const linking = new Set('is are was were be very so really and quite that seem seems felt extremely super too most'.split(' '))
+
+/** "like" is an opinion only as a verb, "kind" only as a quality, "pretty" and "well" only where they judge. */
+export function valenceInContext(items: readonly Item[], i: number): number {
+  const item = items[i]!
+  const before = items[i - 1]?.key
+  const after = items[i + 1]
+  switch (item.key) {
+    case 'like':
+      return before !== undefined && likers.has(before) ? 1.6 : 0
+    case 'kind':
+      return before !== undefined && linking.has(before) && after?.key !== 'of' ? 2.2 : 0
+    case 'pretty':
+      return before !== undefined && linking.has(before) && (after === undefined || after.kind !== 'word' || after.key === 'and') ? 1.8 : 0
+    case 'well':
+      return before !== undefined && items[i - 1]!.kind === 'word' && !['as', 'oh', 'and'].includes(before) ? 1.3 : 0
+    case 'cheap':
+      return ['so', 'feels', 'looks', 'felt', 'looked', 'seems', 'very', 'and', 'cheap'].includes(before ?? '') || /^(?:plastic|feel|feeling|look|quality|material|materials|crap|junk|knock)/.test(after?.key ?? '')
+        ? -1.4
+        : 0.3
+    case 'super':
+    case 'mega':
+      return after && after.kind === 'word' && after.entry.valence ? 0 : item.entry.valence
+    case 'better':
+      return elsewhereBetter(items, i) ? -1.8 : item.entry.valence
+    default:
+      return item.entry.valence
+  }
+}
+
+/** "there are better places", "I have had better": praise of something else. */
+function elsewhereBetter(items: readonly Item[], i: number): boolean {
+  for (let k = i - 1; k >= 0 && i - k <= 4; k--) {
+    const { kind, key } = items[k]!
+    if (kind !== 'word') return false
+    if (key === 'there' || key === 'had' || key === 'deserve' || key === 'deserved' || key === 'expected') return true
+  }
+  return false
+}
+
+/** "could not have been kinder", "couldn't be more pleased": the denial of a higher degree is praise. */
+function isSuperlative(items: readonly Item[], negator: number, i: number): boolean {
+  const could = items[negator]!.key === "couldn't" || items[negator]!.key === 'couldnt' || items[negator - 1]?.key === 'could'
+  if (!could) return false
+  const between = items.slice(negator + 1, i).map((item) => item.key)
+  return between.includes('more') || (items[i]!.key.endsWith('er') && (between.includes('be') || between.includes('been')))
+}
+
+/** The product of the intensifiers and softeners that stand right before an item (up to three words). */
+export function factorBefore(items: readonly Item[], i: number): number {
+  let factor = 1
+  for (let k = i - 1, words = 0; k >= 0 && words < 3; k--, words++) {
+    const { kind, entry, taken } = items[k]!
+    if (kind !== 'word') break
+    if (entry.negator) continue
+    if (!taken && entry.factor !== 1) factor *= words === 0 ? entry.factor : 1 + (entry.factor - 1) * 0.7
+    else if (words > 0) break
+  }
+  return Math.min(factor, 2)
+}
+
+export interface Negation {
+  at: number
+  /** "never been so happy": the negation stresses instead of turning. */
+  stresses: boolean
+}
+
+/** The negator that governs an item, looked for backwards in its clause. */
+export function negationOf(items: readonly Item[], i: number, grammar: Grammar): Negation | null {
+  const reach = items[i]!.entry.valence ? negationReach : functionReach
+  let comparing = false
+  for (let k = i - 1, words = 0; k >= 0 && words < reach; k--) {
+    const item = items[k]!
+    if (item.kind !== 'word') {
+      if (item.kind === 'emoji') continue
+      return null
+    }
+    const { entry } = item
+    if (entry.contrast || entry.concession || item.key === 'because' || item.key === 'since') return null
+    if (['so', 'such', 'more', 'better', 'as'].includes(item.key)) comparing = true
+    if (entry.negator && !item.taken) {
+      // "fails miserably": a negative verb does not turn a negative word.
+      if (entry.valence < 0 && items[i]!.entry.valence < 0) return null
+      const never = item.key === 'never' || item.key === "haven't" || item.key === "hasn't"
+      const nothingBut = items[k + 1]?.key === 'but' && k + 1 < i
+      return { at: k, stresses: (never && comparing) || nothingBut || isSuperlative(items, k, i) }
+    }
+    const isOpinion = (entry.valence !== 0 && entry.factor === 1) || item.taken
+    if (isOpinion && k < i - 1 && !bridged(items, k, i)) return null
+    words++
+  }
+  return grammar.negatorMayFollow ? negationAfter(items, i) : null
+}
+
+/** Whether only joiners and words of opinion lie between, as in "not good or friendly". */
+function bridged(items: readonly Item[], from: number, to: number): boolean {
+  for (let k = from + 1; k < to; k++) {
+    const { entry, kind } = items[k]!
+    if (kind !== 'word' || !(entry.joiner || entry.valence || entry.factor !== 1)) return false
+  }
+  return true
+}
+
+function negationAfter(items: readonly Item[], i: number): Negation | null {
+  for (let k = i + 1, words = 0; k < items.length && words < 4; k++, words++) {
+    const { kind, entry, taken } = items[k]!
+    if (kind !== 'word' || entry.joiner || entry.contrast) return null
+    if (entry.negator && !taken) {
+      const next = items[k + 1]
+      const last = !next || next.kind !== 'word' || next.entry.joiner
+      return last || !next.entry.valence ? { at: k, stresses: false } : null
+    }
+  }
+  return null
+}
+
+/** What a negation makes of a valence: the good turns bad, the bad only turns mild ("not terrible"). */
+export function negated(valence: number): number {
+  return valence > 0 ? -0.7 * valence - 0.3 : -0.35 * valence
+}
+
+/** "too salty", "too good to be true": whether the word before is "too", and the word is one it spoils. */
+export function spoiltByToo(items: readonly Item[], i: number): boolean {
+  const before = items[i - 1]?.key
+  if (before !== 'too' && !(before === 'damn' && items[i - 2]?.key === 'too')) return false
+  return items[i]!.entry.tooWord || items[i]!.entry.valence > 0
+}
+
+const modals = new Set("would could should might would've could've should've needs need wish wished".split(' '))
+const unreal = new Set(['be', 'been', 'have', 'to', 'it', 'they', 'i', 'we', 'you', 'was', 'were', 'a', 'the', 'had', 'more', 'some', 'much', 'this', 'is'])
+
+/** Whether an item is only wished for: "would have been nice", "needs to be cleaner", "I wish it were better". */
+export function onlyWished(items: readonly Item[], i: number): boolean {
+  let unrealWords = 0
+  for (let k = i - 1; k >= 0 && i - k <= 7; k--) {
+    const item = items[k]!
+    if (item.kind !== 'word') return false
+    const wish = item.key === 'wish' || item.key === 'wished'
+    if (wish || (item.key === 'only' && items[k - 1]?.key === 'if')) return true
+    if (modals.has(item.key)) return unrealWords > 0 || item.key === 'needs' || item.key === 'need'
+    const counts = item.key === 'be' || item.key === 'been' || item.key === 'have' || (item.key === 'to' && modals.has(items[k - 1]?.key ?? ''))
+    if (counts) unrealWords++
+    if (!unreal.has(item.key) && item.entry.factor === 1) {
+      // Over a longer distance only a wish still reaches.
+      if (i - k > 4) return false
+    }
+  }
+  return false
+}

@@ -1,0 +1,65 @@
+import type { Grammar } from './grammar.ts'
+import type { Item } from './items.ts'
+
+const questionPositive = 0.3
+const questionNegative = 0.7
+const beforeContrast = 0.55
+const afterContrast = 1.35
+const conceded = 0.6
+
+/** Weighs the contributions of each sentence by its build: contrast, concession, question, exclamation. */
+export function weighSentences(items: Item[], grammar: Grammar | null): void {
+  let first = 0
+  for (let i = 0; i <= items.length; i++) {
+    const item = items[i]
+    if (item && item.kind !== 'stop') continue
+    if (i > first) weighSentence(items, { first, last: i, mark: item?.key ?? '' }, grammar)
+    first = i + 1
+  }
+}
+
+function weighSentence(items: Item[], { first, last, mark }: { first: number; last: number; mark: string }, grammar: Grammar | null): void {
+  if (mark.startsWith('?'))
+    scale(items, first, last, (v) => v * (v > 0 ? questionPositive : questionNegative))
+  if (mark.startsWith('!')) scale(items, first, last, (v) => v * (1 + 0.1 * Math.min(mark.length, 3)))
+  if (isIronic(items, first, last)) scale(items, first, last, (v) => (v > 0 ? -0.5 * v : v))
+  if (!grammar) return
+  for (let i = first; i < last; i++) {
+    const { entry, taken, kind } = items[i]!
+    if (kind !== 'word' || taken) continue
+    if (entry.contrast) weighContrast(items, first, i, last)
+    if (entry.concession) {
+      let end = i + 1
+      while (end < last && items[end]!.kind !== 'break') end++
+      scale(items, i, end, (v) => v * conceded)
+    }
+  }
+}
+
+/** Rolled eyes, or "Great, another cancellation": a glad word set off by a comma before nothing but trouble. */
+function isIronic(items: readonly Item[], first: number, last: number): boolean {
+  let bad = 0
+  let good = 0
+  for (let i = first; i < last; i++) {
+    const { kind, key, valence } = items[i]!
+    if (kind === 'emoji' && key.startsWith('🙄')) return true
+    if (valence < 0) bad++
+    if (valence > 0) good++
+  }
+  const opener = items[first]!
+  return good === 1 && bad > 0 && opener.valence > 0 && items[first + 1]?.key === ',' && opener.kind === 'word'
+}
+
+/** "A but B": B counts more. At the head of a sentence "but" turns against the sentence before, which stands. */
+function weighContrast(items: Item[], first: number, at: number, last: number): void {
+  if (at === first) return
+  scale(items, first, at, (v) => v * beforeContrast)
+  scale(items, at + 1, last, (v) => v * afterContrast)
+}
+
+function scale(items: Item[], first: number, last: number, change: (valence: number) => number): void {
+  for (let i = first; i < last; i++) {
+    const item = items[i]!
+    if (item.valence !== 0) item.valence = change(item.valence)
+  }
+}

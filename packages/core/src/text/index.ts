@@ -1,0 +1,7 @@
+export { CharClass, charClassAt, unitsAt } from './charClass.ts'
+export { foldAccents, foldCase } from './fold.ts'
+export { normalise, type Normalised } from './normalise.ts'
+export { isSoftGap, tokenise, type Token, type TokenKind } from './tokenise.ts'
+export { splitSentences, type Sentence } from './sentences.ts'
+export { canonicalLink, linkUnder } from './links.ts'
+export { detectLanguage, loadLanguages } from './language.ts'

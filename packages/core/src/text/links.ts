@@ -1,0 +1,43 @@
+const tracking = /^(?:utm_|mc_|pk_|ref$|ref_|referrer$|source$|campaign$|igsh|gclid|dclid|msclkid|yclid)/i
+
+/**
+ * The canonical form of a web address for matching: https, host in lower case without "www.", default port,
+ * fragment, trailing slash and tracking parameters dropped, the rest of the query sorted.
+ *
+ * @returns null when the text is not a web address
+ * @example canonicalLink('HTTP://www.Skerrivane.example:80/winter/?utm_source=x') === 'https://skerrivane.example/winter'
+ */
+export function canonicalLink(address: string): string | null {
+  const withScheme = /^[a-z][a-z0-9+.-]*:\/\//i.test(address) ? address : `https://${address}`
+  let url: URL
+  try {
+    url = new URL(withScheme)
+  } catch {
+    return null
+  }
+  if (url.protocol !== 'http:' && url.protocol !== 'https:') return null
+  const host = url.hostname.toLowerCase().replace(/^www\./, '').replace(/\.$/, '')
+  if (!host.includes('.') && host !== 'localhost') return null
+  const kept = [...url.searchParams].filter(([name]) => !tracking.test(name)).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0))
+  const query = kept.length ? `?${new URLSearchParams(kept).toString()}` : ''
+  const port = url.port && url.port !== '80' && url.port !== '443' ? `:${url.port}` : ''
+  return `https://${host}${port}${url.pathname.replace(/\/+$/, '')}${query}`
+}
+
+/**
+ * Whether a canonical link lies under a pattern: the same host or one of its subdomains, and a path that starts with
+ * the pattern's path at a "/" boundary.
+ *
+ * @example linkUnder('https://shop.orrin.example/tickets/7', 'orrin.example/tickets') === true
+ */
+export function linkUnder(link: string, pattern: string): boolean {
+  const a = canonicalLink(link)
+  const b = canonicalLink(pattern)
+  if (!a || !b) return false
+  const one = new URL(a)
+  const two = new URL(b)
+  const sameHost = one.host === two.host || one.host.endsWith(`.${two.host}`)
+  if (!sameHost) return false
+  const path = two.pathname.replace(/\/$/, '')
+  return path === '' || one.pathname === path || one.pathname.startsWith(`${path}/`)
+}

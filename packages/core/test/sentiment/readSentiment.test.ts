@@ -1,0 +1,96 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { readAspects, readSentiment, starsContradict } from '@murrabel/core/sentiment'
+import { developmentSentences, plainSentences } from './development/sentences.ts'
+
+describe('readSentiment on the development sentences', () => {
+  const readings = developmentSentences.map(([construction, label, text]) => ({
+    construction,
+    text,
+    right: readSentiment(text, { language: 'en' }).label === label,
+    called: !['neutral', 'unread'].includes(readSentiment(text, { language: 'en' }).label),
+  }))
+
+  test('at least 0.9 are right when every one must be called', () => {
+    const wrong = readings.filter((r) => !r.right)
+    expect(wrong.length / readings.length, wrong.map((r) => `${r.construction}: ${r.text}`).join('\n')).toBeLessThanOrEqual(0.1)
+  })
+
+  test('at least 0.95 of those called are right', () => {
+    const called = readings.filter((r) => r.called)
+    expect(called.filter((r) => r.right).length / called.length).toBeGreaterThanOrEqual(0.95)
+  })
+
+  test.each(plainSentences)('judges nothing in: %s', (text) => {
+    expect(readSentiment(text, { language: 'en' }).label).toBe('neutral')
+  })
+})
+
+describe('readSentiment in other languages', () => {
+  test.each([
+    ['fr', 'positive', 'Merci pour ce beau voyage, le personnel est adorable.'],
+    ['fr', 'negative', "Le personnel n'est pas aimable et le bateau était en retard."],
+    ['fr', 'negative', 'Je ne recommande pas.'],
+    ['fr', 'positive', 'Vraiment pas mal du tout !'],
+    ['es', 'negative', 'No lo recomiendo, nadie nos avisó.'],
+    ['es', 'positive', 'Tripulación muy amable y barco limpio.'],
+    ['de', 'negative', 'Das gefällt mir nicht.'],
+    ['de', 'positive', 'Gar nicht schlecht, immer wieder gerne!'],
+    ['de', 'negative', 'Leider unfreundlich und viel zu teuer.'],
+    ['ja', 'positive', '最高 😍'],
+    ['ja', 'unread', 'こんにちは'],
+    ['fi', 'unread', 'Hyvä laiva'],
+  ])('%s %s: %s', (language, label, text) => {
+    expect(readSentiment(text, { language }).label).toBe(label)
+  })
+})
+
+describe('laws of readSentiment', () => {
+  const words = fc.constantFrom('good', 'not', 'bad', 'very', 'but', 'the', 'crew', ',', '.', '!', '😡', 'never', 'too', 'salty', 'wish', '\n')
+  const text = fc.array(words, { maxLength: 30 }).map((list) => list.join(' '))
+
+  test('the contributions sum to the raw value, and the score follows from it', () => {
+    fc.assert(
+      fc.property(text, (t) => {
+        const { spans, raw, score } = readSentiment(t)
+        const sum = spans.reduce((total, s) => total + s.contribution, 0)
+        return Math.abs(sum - raw) < 1e-9 && Math.abs(score - raw / Math.sqrt(raw * raw + 15)) < 1e-9
+      }),
+    )
+  })
+
+  test('spans lie in the text, in order', () => {
+    fc.assert(
+      fc.property(fc.oneof(text, fc.string({ unit: 'grapheme', maxLength: 60 })), (t) => {
+        const { spans, confidence } = readSentiment(t)
+        return confidence >= 0 && confidence <= 1 && spans.every((s, i) => s.start < s.end && s.end <= t.length && (i === 0 || spans[i - 1]!.start <= s.start))
+      }),
+    )
+  })
+})
+
+test('own words go over the lists', () => {
+  const ownWords = [{ term: 'wild', valence: 0 }, { term: 'storm petrel', valence: -2 }]
+  expect(readSentiment('Took the Storm Petrel today', { ownWords }).label).toBe('negative')
+})
+
+test('aspects are read in their own clause', () => {
+  const aspects = [
+    { id: 'crew', terms: [{ text: 'crew' }, { text: 'staff' }] },
+    { id: 'price', terms: [{ text: 'price', prefix: true }] },
+  ]
+  const readings = readAspects('The crew was kind, but the prices are a rip off.', aspects, { language: 'en' })
+  expect(readings.map((r) => [r.aspect, r.label])).toEqual([
+    ['crew', 'positive'],
+    ['price', 'negative'],
+  ])
+})
+
+test.each([
+  [1, 'Wonderful crew, lovely crossing', true],
+  [5, 'Horrible food and rude staff', true],
+  [5, 'Lovely', false],
+  [3, 'Lovely crossing', false],
+])('%i stars and "%s" contradict: %s', (rating, text, expected) => {
+  expect(starsContradict(rating, readSentiment(text))).toBe(expected)
+})
