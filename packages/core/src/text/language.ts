@@ -4,7 +4,7 @@ let loading: Promise<unknown> | undefined
 
 /** Loads the detector's data once (about 70 MB in memory, half a second); to be awaited before `detectLanguage`. */
 export async function loadLanguages(): Promise<void> {
-  loading ??= Promise.resolve(eld.load('medium'))
+  loading ??= Promise.resolve((eld as typeof eld & { load(size: string): unknown }).load('medium'))
   await loading
 }
 

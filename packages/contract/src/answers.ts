@@ -1,0 +1,230 @@
+import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { UrgencyPart } from '@murrabel/core/inbox'
+import type { WatchQueryDraft } from './schemas.ts'
+
+export type Role = 'owner' | 'lead' | 'specialist' | 'placeManager' | 'reader'
+
+export interface Span {
+  start: number
+  end: number
+}
+export interface SentimentSpanAnswer extends Span {
+  contribution: number
+}
+
+export interface ColleagueAnswer {
+  id: number
+  name: string
+  role: Role
+}
+
+export interface PlaceAnswer {
+  id: number
+  name: string
+}
+
+export interface BrandAnswer {
+  me: ColleagueAnswer & { email: string }
+  brand: { id: number; name: string; zone: string }
+  places: PlaceAnswer[]
+  colleagues: ColleagueAnswer[]
+  watches: WatchAnswer[]
+  channels: string[]
+  profileCount: number
+}
+
+export interface WatchAnswer {
+  id: number
+  name: string
+  query: WatchQueryDraft
+  /** History read so far and in all; equal when it is done. */
+  historyDone: number
+  historyTotal: number
+  mentions: number
+}
+
+/** One row of a list. */
+export interface EntryRow {
+  id: number
+  threadId: number
+  kind: EntryKind
+  channel: string
+  network: string
+  profile: string
+  placeId: number | null
+  author: string
+  title: string | null
+  text: string
+  rating: number | null
+  at: string
+  sentiment: LensSentiment
+  state: ThreadState
+  givenTo: number | null
+  dueAt: string | null
+  private: boolean
+  paid: boolean
+  url: string | null
+  reach: number
+  /** Matched words, when the lens has a watch. */
+  hits?: Span[]
+  spans: SentimentSpanAnswer[]
+}
+
+export interface EntryPage {
+  rows: EntryRow[]
+  /** To be given back for the next page; null at the end. */
+  next: string | null
+}
+
+export interface CountAnswer {
+  count: number
+  pastDue: number
+}
+
+export interface TideBucket {
+  /** Start of the bucket. */
+  at: string
+  positive: number
+  neutral: number
+  negative: number
+  unread: number
+}
+
+export interface TideAnswer {
+  unit: 'hour' | 'day' | 'week' | 'month'
+  buckets: TideBucket[]
+  usual: { low: number; high: number; periods: number } | null
+}
+
+export type OutboxState = 'waiting' | 'sending' | 'sent' | 'failed' | 'cancelled'
+
+export interface ThreadEntry {
+  id: number
+  direction: 'in' | 'out'
+  kind: EntryKind
+  author: string
+  title: string | null
+  text: string
+  rating: number | null
+  at: string
+  language: string | null
+  sentiment: LensSentiment
+  /** Name of the colleague who corrected the reading. */
+  correctedBy: string | null
+  confidence: number
+  spans: SentimentSpanAnswer[]
+  url: string | null
+  outbox: { id: number; state: OutboxState; attempts: number; error: string | null } | null
+}
+
+export interface ThreadEventAnswer {
+  id: number
+  kind: string
+  by: string | null
+  at: string
+  detail: Record<string, unknown>
+}
+
+export interface ThreadAnswer {
+  id: number
+  version: number
+  kind: EntryKind
+  title: string | null
+  url: string | null
+  channel: string
+  network: string
+  profile: string
+  profileId: number
+  placeId: number | null
+  state: ThreadState
+  setAsideUntil: string | null
+  givenTo: number | null
+  dueAt: string | null
+  private: boolean
+  paid: boolean
+  urgency: { points: number; parts: UrgencyPart[] } | null
+  entries: ThreadEntry[]
+  events: ThreadEventAnswer[]
+  person: {
+    id: number
+    name: string
+    handle: string | null
+    network: string
+    since: string
+    count: number
+    /** What they said before, newest first, this thread left out. */
+    before: { id: number; threadId: number; text: string; at: string; sentiment: LensSentiment; channel: string; rating: number | null }[]
+  } | null
+  reply: { possible: boolean; maxLength: number; public: boolean; reason?: string }
+  watches: { id: number; name: string; hits: Span[] }[]
+}
+
+export interface ThreadChangeAnswer {
+  thread: { id: number; state: ThreadState; version: number; setAsideUntil: string | null; givenTo: number | null }
+  /** To undo it with; null when nothing changed. */
+  eventId: number | null
+}
+
+export interface TrialAnswer {
+  hits: number
+  searched: number
+  perDay: { at: string; count: number }[]
+  days: number
+  sample: (EntryRow & { hits: Span[] })[]
+}
+
+export type ProfileStatus = 'collecting' | 'connected' | 'expired' | 'disconnected' | 'failing'
+
+export interface ProfileAnswer {
+  id: number
+  channel: string
+  network: string
+  name: string
+  placeId: number | null
+  url: string | null
+  status: ProfileStatus
+  /** Entries of the history fetched so far, and in all where the network says it. */
+  historyDone: number
+  historyTotal: number | null
+  entries: number
+  collectedAt: string | null
+  error: string | null
+  capabilities: { reply: boolean; live: boolean }
+}
+
+export interface NetworkAnswer {
+  network: string
+  name: string
+  channel: string
+  connectedProfiles: number
+}
+
+export interface ImportColumn {
+  name: string
+  sample: string[]
+}
+export interface RowProblem {
+  /** Line in the file, from 1. */
+  line: number
+  field: string
+  reason: string
+  value: string
+}
+export interface ImportPreview {
+  columns: ImportColumn[]
+  rows: number
+  separator: string
+  mapping: Record<string, string | null>
+}
+export interface ImportAnswer {
+  added: number
+  known: number
+  refused: number
+  problems: RowProblem[]
+}
+
+export type LiveEvent =
+  | { kind: 'entries'; threads: number[]; count: number }
+  | { kind: 'thread'; threads: number[] }
+  | { kind: 'profiles' }
+  | { kind: 'watches' }

@@ -1,0 +1,83 @@
+import type {
+  BrandAnswer,
+  CountAnswer,
+  EntryPage,
+  ImportAnswer,
+  ImportPreview,
+  NetworkAnswer,
+  ProfileAnswer,
+  ThreadAnswer,
+  ThreadChangeAnswer,
+  TideAnswer,
+  TrialAnswer,
+  WatchAnswer,
+} from './answers.ts'
+import type { ImportReviewsDraft, ReplyDraft, SignIn, ThreadEventDraft, WatchDraft, WatchQueryDraft } from './schemas.ts'
+
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
+
+/** A route: where it is, what it takes and what it answers. The two types exist for the compiler only. */
+export interface Route<Body, Answer> {
+  method: Method
+  path: string
+  readonly body?: Body
+  readonly answer?: Answer
+}
+
+const route =
+  (method: Method) =>
+  <Body, Answer>(path: string): Route<Body, Answer> => ({ method, path })
+const get = <Answer>(path: string) => route('GET')<undefined, Answer>(path)
+const post = <Body, Answer>(path: string) => route('POST')<Body, Answer>(path)
+const put = <Body, Answer>(path: string) => route('PUT')<Body, Answer>(path)
+const remove = <Answer>(path: string) => route('DELETE')<undefined, Answer>(path)
+
+/** Everything the server answers to a browser, by name. */
+export const routes = {
+  signIn: post<SignIn, BrandAnswer>('/api/session'),
+  signOut: remove<undefined>('/api/session'),
+  brand: get<BrandAnswer>('/api/brand'),
+  live: get<undefined>('/api/live'),
+
+  entries: get<EntryPage>('/api/entries'),
+  entryCount: get<CountAnswer>('/api/entries/count'),
+  tide: get<TideAnswer>('/api/tide'),
+  exportCsv: get<undefined>('/api/entries/export.csv'),
+  exportFeed: get<undefined>('/api/entries/export.json'),
+  correct: put<{ label: string | null }, { sentiment: string }>('/api/entries/:id/sentiment'),
+
+  thread: get<ThreadAnswer>('/api/threads/:id'),
+  reply: post<ReplyDraft, ThreadChangeAnswer>('/api/threads/:id/replies'),
+  threadEvent: post<ThreadEventDraft, ThreadChangeAnswer>('/api/threads/:id/events'),
+  undo: post<undefined, ThreadChangeAnswer>('/api/threads/:id/events/:event/undo'),
+  give: put<{ to: number | null }, ThreadChangeAnswer>('/api/threads/:id/given'),
+  retrySending: post<undefined, undefined>('/api/outbox/:id/retry'),
+  cancelSending: remove<undefined>('/api/outbox/:id'),
+
+  watches: get<WatchAnswer[]>('/api/watches'),
+  createWatch: post<WatchDraft, WatchAnswer>('/api/watches'),
+  updateWatch: put<WatchDraft, WatchAnswer>('/api/watches/:id'),
+  deleteWatch: remove<undefined>('/api/watches/:id'),
+  restoreWatch: post<undefined, WatchAnswer>('/api/watches/:id/restore'),
+  tryWatch: post<{ query: WatchQueryDraft }, TrialAnswer>('/api/watches/trial'),
+
+  networks: get<NetworkAnswer[]>('/api/networks'),
+  profiles: get<ProfileAnswer[]>('/api/profiles'),
+  connect: post<{ network: string }, { redirect: string }>('/api/profiles/connect'),
+  connectFeed: post<{ address: string; name?: string }, ProfileAnswer>('/api/profiles/feeds'),
+  collectNow: post<undefined, undefined>('/api/profiles/:id/collect'),
+  disconnect: post<undefined, ProfileAnswer>('/api/profiles/:id/disconnect'),
+
+  previewReviews: post<{ csv: string }, ImportPreview>('/api/imports/reviews/preview'),
+  importReviews: post<ImportReviewsDraft, ImportAnswer>('/api/imports/reviews'),
+  importFeed: post<{ name: string; document: string }, ImportAnswer>('/api/imports/feed'),
+} as const
+
+/** Puts values in the place of ":name" in a path. */
+export function pathOf(path: string, params: Record<string, string | number> = {}): string {
+  return path.replace(/:([a-z]+)/g, (_, name: string) => {
+    const value = params[name]
+    if (value === undefined) throw new Error(`pathOf: ${path} needs ${name}`)
+    return encodeURIComponent(value)
+  })
+}

@@ -1,0 +1,12 @@
+export { addBusinessMinutes, businessMinutesBetween, type BusinessHours, type DayHours } from './businessHours.ts'
+export { defaultDuePolicy, dueAt, type DueEntry, type DuePolicy } from './dueAt.ts'
+export {
+  minutesPerPoint,
+  pressingAt,
+  standingParts,
+  urgency,
+  type UrgencyEntry,
+  type UrgencyPart,
+  type UrgencyPartName,
+} from './urgency.ts'
+export { transition, type ThreadEvent, type ThreadPosition, type Transition } from './threadState.ts'

@@ -1,0 +1,20 @@
+export {
+  blankLens,
+  lensChannels,
+  lensKinds,
+  lensLimits,
+  lensOrders,
+  lensSentiments,
+  lensStates,
+  type EntryKind,
+  type Lens,
+  type LensOrder,
+  type LensRange,
+  type LensSentiment,
+  type ThreadState,
+} from './lens.ts'
+export { lensFields, parseLens, parseRange, printLens, printRange, type LensProblem } from './address.ts'
+export { instantsOf, type Instants } from './range.ts'
+export { foundByWords, searchWords } from './searchWords.ts'
+export { lensPredicate, type LensContext, type LensEntry } from './predicate.ts'
+export { lensParts, type LensPart } from './sentence.ts'

@@ -1,0 +1,53 @@
+export const lensKinds = ['review', 'comment', 'message', 'question', 'mention'] as const
+export type EntryKind = (typeof lensKinds)[number]
+
+export const lensStates = ['open', 'waiting', 'aside', 'done'] as const
+export type ThreadState = (typeof lensStates)[number]
+
+export const lensSentiments = ['positive', 'neutral', 'negative', 'unread'] as const
+export type LensSentiment = (typeof lensSentiments)[number]
+
+export const lensOrders = ['pressing', 'newest', 'oldest'] as const
+export type LensOrder = (typeof lensOrders)[number]
+
+export const lensChannels = ['pages', 'maps', 'news', 'import'] as const
+
+/** A stretch of time: the last days up to now, or local days (or hours) of the brand's zone, both ends included. */
+export type LensRange = { last: number } | { from: string; to: string }
+
+/** What is on screen: which entries, and in which order. Empty lists mean "all". */
+export interface Lens {
+  /** Threads are shown by their latest incoming entry; entries one by one. */
+  unit: 'threads' | 'entries'
+  state: ThreadState | 'any'
+  kinds: EntryKind[]
+  channels: string[]
+  /** Ids of places. */
+  places: number[]
+  sentiments: LensSentiment[]
+  /** A colleague's id, or one of the fixed answers. */
+  givenTo: 'anybody' | 'me' | 'nobody' | 'meOrNobody' | number
+  /** Id of a watch. */
+  watch: number | null
+  /** Words that must all be there, each as the start of a word. */
+  words: string
+  /** Null: everything. */
+  range: LensRange | null
+  order: LensOrder
+}
+
+export const blankLens: Lens = Object.freeze({
+  unit: 'entries',
+  state: 'any',
+  kinds: [],
+  channels: [],
+  places: [],
+  sentiments: [],
+  givenTo: 'anybody',
+  watch: null,
+  words: '',
+  range: null,
+  order: 'newest',
+}) as unknown as Lens
+
+export const lensLimits = { words: 200, list: 50, days: 3700 } as const

@@ -1,0 +1,25 @@
+import { DateTime } from 'luxon'
+import type { LensRange } from './lens.ts'
+
+export interface Instants {
+  /** Epoch milliseconds, included. */
+  from: number
+  /** Epoch milliseconds, not included. */
+  to: number
+}
+
+/**
+ * The instants a range covers. "Last 14 days" are 14 local calendar days, today included; a day is from midnight to
+ * midnight of the brand's zone, also on days when the clock changes.
+ */
+export function instantsOf(range: LensRange | null, { now, zone }: { now: number; zone: string }): Instants | null {
+  if (!range) return null
+  if ('last' in range) {
+    const today = DateTime.fromMillis(now, { zone }).startOf('day')
+    return { from: today.minus({ days: range.last - 1 }).toMillis(), to: today.plus({ days: 1 }).toMillis() }
+  }
+  const from = DateTime.fromISO(range.from, { zone })
+  const to = DateTime.fromISO(range.to, { zone })
+  const end = range.to.length > 10 ? to.plus({ hours: 1 }) : to.plus({ days: 1 })
+  return { from: from.toMillis(), to: end.toMillis() }
+}

@@ -1,0 +1,37 @@
+import { DateTime } from 'luxon'
+
+export type BucketUnit = 'hour' | 'day' | 'week' | 'month'
+
+/** More buckets than a strip of time can draw. */
+export const bucketLimit = 5000
+
+/**
+ * The starts of the local calendar periods that cover [from, to), as epoch milliseconds, ascending. A day on which the
+ * clock changes has 23 or 25 hours; an hour that happens twice is two buckets.
+ *
+ * @param from epoch milliseconds, included; brought back to the start of its period
+ * @param to epoch milliseconds, not included
+ * @throws RangeError above `bucketLimit` buckets
+ */
+export function bucketStarts({ from, to, unit, zone }: { from: number; to: number; unit: BucketUnit; zone: string }): number[] {
+  const starts: number[] = []
+  let at = DateTime.fromMillis(from, { zone }).startOf(unit)
+  while (at.toMillis() < to) {
+    if (starts.length >= bucketLimit) throw new RangeError(`more than ${bucketLimit} ${unit}s between the ends`)
+    starts.push(at.toMillis())
+    at = unit === 'hour' ? at.plus({ hours: 1 }) : at.plus({ [unit]: 1 }).startOf(unit)
+  }
+  return starts
+}
+
+/** Index of the bucket that holds an instant, -1 when it lies before the first. Binary search; `starts` ascending. */
+export function bucketIndex(starts: readonly number[], at: number): number {
+  let low = 0
+  let high = starts.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (starts[middle]! <= at) low = middle + 1
+    else high = middle
+  }
+  return low - 1
+}

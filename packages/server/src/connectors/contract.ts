@@ -1,0 +1,115 @@
+import type { EntryKind } from '@murrabel/core/lens'
+
+/** What a channel can do; the interface offers no more than that. */
+export interface Capabilities {
+  /** Answers can be written. */
+  reply: boolean
+  /** Characters of an answer. */
+  replyLength: number
+  /** An answer to this kind is public. */
+  replyIsPublic(kind: EntryKind): boolean
+  /** Kinds that can be answered. */
+  repliesTo: readonly EntryKind[]
+  /** New entries are announced by webhook; otherwise they are fetched now and then. */
+  live: boolean
+  /** Access is granted by OAuth; otherwise an address is enough. */
+  oauth: boolean
+}
+
+/** What a connector knows of the profile it works for. */
+export interface ConnectorProfile {
+  id: number
+  outsideId: string
+  /** Base address of the network, or the address of a feed. */
+  address: string
+  /** Key to the network; empty where none is needed. */
+  accessToken: string
+}
+
+/** One piece of text as it came, in our terms. */
+export interface CollectedItem {
+  outsideId: string
+  /**
+   * What binds a thread together on the network. One that begins with "post/" is a post of ours, under which each
+   * comment opens a thread of its own.
+   */
+  threadId: string
+  /** The entry this one answers: it goes into that entry's thread, unless that is a post. */
+  parentId?: string
+  threadTitle?: string
+  kind: EntryKind
+  direction: 'in' | 'out'
+  author: { outsideId: string; name: string; handle?: string; url?: string }
+  title?: string
+  text: string
+  /** 1 to 5. */
+  rating?: number
+  /** Epoch milliseconds. */
+  at: number
+  url?: string
+  reach?: number
+  private?: boolean
+  paid?: boolean
+  /** The key of our outbox, where the network gives it back. */
+  replyKey?: string
+  /** Exactly as received. */
+  raw: unknown
+}
+
+export interface CollectedPage {
+  items: CollectedItem[]
+  /** Where to go on; kept only when the page is stored. */
+  cursor: string
+  more: boolean
+  /** Items in all, where the network says it. */
+  total?: number
+}
+
+export interface OutsideProfile {
+  outsideId: string
+  name: string
+  url?: string
+}
+
+export interface ReplyAction {
+  /** The thread's id on the network, and the entry that is answered. */
+  threadId: string
+  entryId: string
+  kind: EntryKind
+  text: string
+  /** The network does it once for each key. */
+  key: string
+}
+
+export interface Sent {
+  outsideId: string
+  url?: string
+  at: number
+}
+
+export interface HookSubscription {
+  callback: string
+  /** As in Standard Webhooks. */
+  secret: string
+}
+
+/** Requests to a network, with retry, rate budget and error classes around them. */
+export interface NetworkHttp {
+  json<T>(url: string, options?: { method?: string; body?: unknown; token?: string; headers?: Record<string, string> }): Promise<T>
+  text(url: string, options: { headers: Record<string, string>; maxBytes: number }): Promise<{ status: number; body: string; etag?: string; modified?: string; type: string }>
+}
+
+/** One contract for all channels. Nothing outside a connector's folder asks which channel it is. */
+export interface Connector {
+  channel: string
+  capabilities: Capabilities
+  /** Profiles that a fresh key opens. */
+  profiles?(address: string, accessToken: string, http: NetworkHttp): Promise<OutsideProfile[]>
+  /** One page, from a cursor (null: from the beginning). */
+  collect(profile: ConnectorProfile, cursor: string | null, http: NetworkHttp): Promise<CollectedPage>
+  send?(profile: ConnectorProfile, action: ReplyAction, http: NetworkHttp): Promise<Sent>
+  /** Reads the body of a webhook whose signature has been checked. */
+  receive?(profile: ConnectorProfile, body: unknown): CollectedItem[]
+  subscribe?(profile: ConnectorProfile, subscription: HookSubscription, http: NetworkHttp): Promise<void>
+  unsubscribe?(profile: ConnectorProfile, http: NetworkHttp): Promise<void>
+}

@@ -1,0 +1,17 @@
+import type { Connector } from './contract.ts'
+import { mapsConnector } from './maps/index.ts'
+import { newsConnector } from './news/index.ts'
+import { pagesConnector } from './pages/index.ts'
+
+const connectors = new Map<string, Connector>([pagesConnector, mapsConnector, newsConnector].map((c) => [c.channel, c]))
+
+/** The connector of a channel; undefined for what came from files. */
+export const connectorOf = (channel: string): Connector | undefined => connectors.get(channel)
+
+export * from './contract.ts'
+export { NetworkFailure, backoffMs, classify, type FailureKind } from './shared/outcome.ts'
+export { networkHttp, TooLargeError } from './shared/networkHttp.ts'
+export { RateBudget } from './shared/rateBudget.ts'
+export { checkAddress, InnerAddressError, isInnerAddress } from './shared/innerAddress.ts'
+export { FeedError, parseFeed } from './news/parseFeed.ts'
+export { itemOfEntry } from './news/index.ts'

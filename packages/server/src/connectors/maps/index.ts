@@ -1,0 +1,92 @@
+import type { CollectedItem, CollectedPage, Connector, ConnectorProfile } from '../contract.ts'
+import { NetworkFailure } from '../shared/outcome.ts'
+import type { Business, DataFeed, FeedItem, Thing } from './schemaOrg.ts'
+
+const lastPart = (id: string) => id.split('/').pop() ?? id
+const typeIsBusiness = (type: string | undefined) => type === 'LocalBusiness' || type === 'Organization'
+
+/** A schema.org Review, Question or Comment as an item; null for what is none of them or lacks its date. */
+export function itemOf({ item, dateCreated }: FeedItem, profile: ConnectorProfile): CollectedItem | null {
+  const at = Date.parse(item.dateCreated ?? dateCreated ?? '')
+  if (Number.isNaN(at) || !item['@id'] || !item.author) return null
+  const own = typeIsBusiness(item.author['@type']) && lastPart(item.author['@id'] ?? '') === profile.outsideId
+  const shared = {
+    outsideId: lastPart(item['@id']),
+    direction: own ? ('out' as const) : ('in' as const),
+    author: { outsideId: lastPart(item.author['@id'] ?? ''), name: item.author.name ?? 'A visitor', url: item.author['@id'] },
+    at,
+    url: item.url,
+    raw: item,
+  }
+  switch (item['@type']) {
+    case 'Review':
+      return { ...shared, threadId: shared.outsideId, kind: 'review', text: item.reviewBody ?? '', rating: ratingOf(item), reach: item.upvoteCount }
+    case 'Question':
+      return { ...shared, threadId: shared.outsideId, kind: 'question', text: item.text ?? '', reach: item.upvoteCount }
+    case 'Comment':
+    case 'Answer':
+      if (!item.parentItem?.['@id']) return null
+      return { ...shared, threadId: lastPart(item.parentItem['@id']), kind: 'comment', text: item.text ?? '', replyKey: item.identifier }
+    default:
+      return null
+  }
+}
+
+/** A rating on any scale, brought to 1 to 5. */
+function ratingOf({ reviewRating }: Thing): number | undefined {
+  if (!reviewRating) return undefined
+  const { ratingValue, bestRating = 5, worstRating = 1 } = reviewRating
+  const value = Number(ratingValue)
+  if (!(value >= worstRating && value <= bestRating)) return undefined
+  return 1 + ((value - worstRating) / (bestRating - worstRating)) * 4
+}
+
+const base = (profile: ConnectorProfile) => `${profile.address}/api/businesses/${encodeURIComponent(profile.outsideId)}`
+
+/** Map listings: star reviews with an owner's answer, questions and answers, as schema.org. */
+export const mapsConnector: Connector = {
+  channel: 'maps',
+  capabilities: {
+    reply: true,
+    replyLength: 4000,
+    replyIsPublic: () => true,
+    repliesTo: ['review', 'question'],
+    live: true,
+    oauth: true,
+  },
+  async profiles(address, token, http) {
+    const answer = await http.json<{ itemListElement: Business[] }>(`${address}/api/businesses`, { token })
+    return answer.itemListElement.map((b) => ({ outsideId: lastPart(b['@id']), name: b.name, url: b.url }))
+  },
+  async collect(profile, cursor, http): Promise<CollectedPage> {
+    const feed = await http.json<DataFeed>(`${base(profile)}/feed?after=${encodeURIComponent(cursor ?? '0')}`, { token: profile.accessToken })
+    return {
+      items: feed.dataFeedElement.flatMap((element) => itemOf(element, profile) ?? []),
+      cursor: feed.cursor,
+      more: feed.more,
+      total: feed.numberOfItems,
+    }
+  },
+  async send(profile, action, http) {
+    const answer = await http.json<FeedItem>(`${base(profile)}/items/${encodeURIComponent(action.threadId)}/answer`, {
+      method: 'PUT',
+      token: profile.accessToken,
+      headers: { 'idempotency-key': action.key },
+      body: { text: action.text },
+    })
+    const item = itemOf(answer, profile)
+    if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
+    return { outsideId: item.outsideId, url: item.url, at: item.at }
+  },
+  receive(profile, body) {
+    const data = (body as { data?: FeedItem }).data
+    const item = data?.item ? itemOf(data, profile) : null
+    return item ? [item] : []
+  },
+  async subscribe(profile, subscription, http) {
+    await http.json(`${base(profile)}/subscriptions`, { method: 'POST', token: profile.accessToken, body: subscription })
+  },
+  async unsubscribe(profile, http) {
+    await http.json(`${base(profile)}/subscriptions`, { method: 'DELETE', token: profile.accessToken })
+  },
+}

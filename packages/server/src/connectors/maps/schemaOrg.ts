@@ -1,0 +1,33 @@
+/** The parts of schema.org that are read. */
+export interface Thing {
+  '@type': string
+  '@id'?: string
+  url?: string
+  text?: string
+  reviewBody?: string
+  dateCreated?: string
+  author?: { '@type'?: string; '@id'?: string; name?: string }
+  reviewRating?: { ratingValue: number | string; bestRating?: number; worstRating?: number }
+  upvoteCount?: number
+  parentItem?: { '@id'?: string }
+  identifier?: string
+}
+
+export interface FeedItem {
+  '@type'?: string
+  dateCreated?: string
+  item: Thing
+}
+
+export interface DataFeed {
+  dataFeedElement: FeedItem[]
+  numberOfItems: number
+  cursor: string
+  more: boolean
+}
+
+export interface Business {
+  '@id': string
+  name: string
+  url?: string
+}

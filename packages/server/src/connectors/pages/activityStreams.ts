@@ -1,0 +1,34 @@
+/** The parts of ActivityStreams 2.0 that are read. */
+export interface Actor {
+  id: string
+  name?: string
+  preferredUsername?: string
+  url?: string
+}
+
+export interface Activity {
+  type: string
+  published?: string
+  object: {
+    type: string
+    id: string
+    url?: string
+    content?: string
+    attributedTo: Actor
+    published?: string
+    inReplyTo?: string
+    /** Private conversations have one. */
+    context?: string
+    to?: string[]
+    paid?: boolean
+    views?: number
+    key?: string
+  }
+}
+
+export interface ActivityPage {
+  orderedItems: Activity[]
+  totalItems: number
+  cursor: string
+  next?: string
+}

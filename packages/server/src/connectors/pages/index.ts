@@ -1,0 +1,92 @@
+import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
+import { NetworkFailure } from '../shared/outcome.ts'
+import type { Activity, ActivityPage, Actor } from './activityStreams.ts'
+
+const lastPart = (id: string) => id.split('/').pop() ?? id
+const isPublic = (activity: Activity) => (activity.object.to ?? []).some((to) => to.endsWith('#Public'))
+
+/** A private conversation is a thread; so is each comment under a post, with what answers it. */
+function threadOf({ object }: Activity): { threadId: string; parentId?: string } {
+  if (object.context) return { threadId: `conversation/${lastPart(object.context)}` }
+  if (object.inReplyTo) return { threadId: `comment/${lastPart(object.id)}`, parentId: lastPart(object.inReplyTo) }
+  return { threadId: `post/${lastPart(object.id)}` }
+}
+
+/** An ActivityStreams 2.0 Create of a Note as an item; null for what is no text of anybody. */
+export function itemOf(activity: Activity, profile: ConnectorProfile): CollectedItem | null {
+  const { object } = activity
+  if (activity.type !== 'Create' || object?.type !== 'Note' || typeof object.content !== 'string') return null
+  const at = Date.parse(object.published ?? activity.published ?? '')
+  if (Number.isNaN(at)) return null
+  const own = lastPart(object.attributedTo.id) === profile.outsideId
+  return {
+    outsideId: lastPart(object.id),
+    ...threadOf(activity),
+    kind: object.context ? 'message' : 'comment',
+    direction: own ? 'out' : 'in',
+    author: authorOf(object.attributedTo),
+    text: object.content,
+    at,
+    url: object.url,
+    reach: object.views,
+    private: !isPublic(activity),
+    paid: object.paid === true,
+    replyKey: object.key,
+    raw: activity,
+  }
+}
+
+function authorOf({ id, name, preferredUsername }: Actor): CollectedItem['author'] {
+  return { outsideId: lastPart(id), name: name ?? preferredUsername ?? lastPart(id), handle: preferredUsername, url: id }
+}
+
+const streamUrl = (profile: ConnectorProfile) => `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/stream`
+const hookUrl = (profile: ConnectorProfile) => `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/subscriptions`
+
+/** Pages: posts, comments and private messages, as ActivityStreams 2.0. */
+export const pagesConnector: Connector = {
+  channel: 'pages',
+  capabilities: {
+    reply: true,
+    replyLength: 2000,
+    replyIsPublic: (kind) => kind !== 'message',
+    repliesTo: ['comment', 'message'],
+    live: true,
+    oauth: true,
+  },
+  async profiles(address, token, http) {
+    const answer = await http.json<{ items: Actor[] }>(`${address}/api/pages`, { token })
+    return answer.items.map((actor) => ({ outsideId: lastPart(actor.id), name: actor.name ?? lastPart(actor.id), url: actor.url ?? actor.id }))
+  },
+  async collect(profile, cursor, http): Promise<CollectedPage> {
+    const page = await http.json<ActivityPage>(`${streamUrl(profile)}?after=${encodeURIComponent(cursor ?? '0')}`, { token: profile.accessToken })
+    return {
+      items: page.orderedItems.flatMap((activity) => itemOf(activity, profile) ?? []),
+      cursor: page.cursor,
+      more: page.next !== undefined,
+      total: page.totalItems,
+    }
+  },
+  async send(profile, action, http: NetworkHttp) {
+    const activity = await http.json<Activity>(streamUrl(profile), {
+      method: 'POST',
+      token: profile.accessToken,
+      headers: { 'idempotency-key': action.key },
+      body: { type: 'Create', object: { type: 'Note', content: action.text, inReplyTo: `${profile.address}/notes/${action.entryId}` } },
+    })
+    const item = itemOf(activity, profile)
+    if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
+    return { outsideId: item.outsideId, url: item.url, at: item.at }
+  },
+  receive(profile, body) {
+    const data = (body as { data?: Activity }).data
+    const item = data ? itemOf(data, profile) : null
+    return item ? [item] : []
+  },
+  async subscribe(profile, subscription, http) {
+    await http.json(hookUrl(profile), { method: 'POST', token: profile.accessToken, body: subscription })
+  },
+  async unsubscribe(profile, http) {
+    await http.json(hookUrl(profile), { method: 'DELETE', token: profile.accessToken })
+  },
+}

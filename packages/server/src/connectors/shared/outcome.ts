@@ -1,0 +1,40 @@
+export type FailureKind = 'transient' | 'rateLimited' | 'keyExpired' | 'refused' | 'gone'
+
+/** A request to a network that did not succeed. */
+export class NetworkFailure extends Error {
+  override readonly name = 'NetworkFailure'
+  constructor(
+    readonly kind: FailureKind,
+    message: string,
+    /** Milliseconds to wait, when the network says how long. */
+    readonly waitMs: number | null = null,
+    options?: ErrorOptions,
+  ) {
+    super(message, options)
+  }
+}
+
+/**
+ * Names the case of an answer: 401 is an expired key, 403 and other 4xx a refusal, 404 and 410 gone, 429 rate limited
+ * (RFC 6585, with Retry-After of RFC 9110 as seconds or a date), 5xx and 408 transient. Null for success.
+ */
+export function classify(status: number, retryAfter: string | null, now: number): { kind: FailureKind; waitMs: number | null } | null {
+  if (status < 400) return null
+  if (status === 429 || (status === 503 && retryAfter)) return { kind: 'rateLimited', waitMs: waitOf(retryAfter, now) }
+  if (status === 401) return { kind: 'keyExpired', waitMs: null }
+  if (status === 404 || status === 410) return { kind: 'gone', waitMs: null }
+  if (status === 408 || status >= 500) return { kind: 'transient', waitMs: null }
+  return { kind: 'refused', waitMs: null }
+}
+
+function waitOf(retryAfter: string | null, now: number): number {
+  if (!retryAfter) return 1000
+  if (/^\d+$/.test(retryAfter)) return Number(retryAfter) * 1000
+  const date = Date.parse(retryAfter)
+  return Number.isNaN(date) ? 1000 : Math.max(0, date - now)
+}
+
+/** Exponential backoff with full jitter: up to base * 2^attempt, capped. `random` is 0 to 1. */
+export function backoffMs(attempt: number, random: number, { baseMs = 300, capMs = 60_000 }: { baseMs?: number; capMs?: number } = {}): number {
+  return Math.round(Math.min(capMs, baseMs * 2 ** attempt) * (0.5 + 0.5 * random))
+}

@@ -1,0 +1,20 @@
+import type { Logger } from 'pino'
+import type { Config } from './config.ts'
+import type { NetworkHttp } from './connectors/index.ts'
+import type { Jobs } from './jobs/jobs.ts'
+import type { Live } from './live/live.ts'
+import type { Database } from './store/database.ts'
+import type { Models } from './store/models/index.ts'
+
+/** What every use case may reach for. */
+export interface Context {
+  config: Config
+  db: Database
+  models: Models
+  live: Live
+  jobs: Jobs
+  log: Logger
+  /** Requests to a network or feed, one budget for each. */
+  httpFor(network: string): NetworkHttp
+  now(): number
+}

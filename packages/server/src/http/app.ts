@@ -1,0 +1,58 @@
+import { join } from 'node:path'
+import express, { type Express } from 'express'
+import helmet from 'helmet'
+import { pinoHttp } from 'pino-http'
+import { problemOf } from '@murrabel/contract'
+import type { Context } from '../context.ts'
+import { entryRoutes } from './entries.ts'
+import { importRoutes } from './imports.ts'
+import { liveRoutes } from './live.ts'
+import { problemHandler, sendProblem } from './problems.ts'
+import { hookRoutes, profileRoutes } from './profiles.ts'
+import { readSession, sameOrigin, sessionRoutes } from './session.ts'
+import { threadRoutes } from './threads.ts'
+import { watchRoutes } from './watches.ts'
+
+/** The application without a port, so that tests can call it. */
+export function createApp(context: Context): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(pinoHttp({ logger: context.log, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') }, quietReqLogger: true, customSuccessMessage: () => 'answered' }))
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        // Element Plus sets style attributes; scripts are ours alone.
+        directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:'], scriptSrc: ["'self'"], workerSrc: ["'self'"], upgradeInsecureRequests: null },
+      },
+      strictTransportSecurity: context.config.publicAddress.startsWith('https:'),
+    }),
+  )
+  app.get('/health', async (_req, res) => {
+    await context.db.rows('SELECT 1')
+    res.json({ status: 'ok' })
+  })
+  hookRoutes(app, context)
+  app.use(sameOrigin(context))
+  app.use(readSession(context))
+  sessionRoutes(app, context)
+  entryRoutes(app, context)
+  threadRoutes(app, context)
+  watchRoutes(app, context)
+  profileRoutes(app, context)
+  importRoutes(app, context)
+  liveRoutes(app, context)
+  app.use('/api', (_req, res) => sendProblem(res, problemOf('notFound')))
+  if (context.config.webFolder) webRoutes(app, context.config.webFolder)
+  app.use(problemHandler(context.log))
+  return app
+}
+
+/** The built application: files under names with a hash for ever, its page fresh each time. */
+function webRoutes(app: Express, folder: string): void {
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+  app.use(express.static(folder, { index: false, maxAge: '1h' }))
+  app.get('/{*path}', (_req, res) => {
+    res.setHeader('Cache-Control', 'no-cache')
+    res.sendFile(join(folder, 'index.html'))
+  })
+}

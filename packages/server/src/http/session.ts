@@ -1,0 +1,61 @@
+import { rateLimit } from 'express-rate-limit'
+import express, { type Express, type NextFunction, type Request, type Response } from 'express'
+import { problemOf, routes, signInSchema, type SignIn } from '@murrabel/contract'
+import { closeSession, readerOf, sessionDays } from '../access/sessions.ts'
+import type { Context } from '../context.ts'
+import { Refusal } from '../problem.ts'
+import { brandAnswer } from '../services/brand/brandAnswer.ts'
+import { signIn } from '../services/brand/signIn.ts'
+import { handle } from './handle.ts'
+import { checked, sendProblem } from './problems.ts'
+
+const cookieName = 'murrabel_session'
+
+function tokenOf(req: Request): string | null {
+  const pair = (req.headers.cookie ?? '').split(/;\s*/).find((part) => part.startsWith(`${cookieName}=`))
+  return pair ? decodeURIComponent(pair.slice(cookieName.length + 1)) : null
+}
+
+/** Puts who asks into `res.locals.reader`. */
+export function readSession({ db }: Context) {
+  return async (req: Request, res: Response, next: NextFunction): Promise<void> => {
+    const token = tokenOf(req)
+    if (token) res.locals.reader = (await readerOf(db, token)) ?? undefined
+    next()
+  }
+}
+
+/** Changes must come from our own pages: the browser names the origin with every one of them. */
+export function sameOrigin({ config }: Context) {
+  return (req: Request, _res: Response, next: NextFunction): void => {
+    if (['GET', 'HEAD', 'OPTIONS'].includes(req.method)) return next()
+    const origin = req.get('origin')
+    const own = origin === config.publicAddress || (origin === undefined && req.get('sec-fetch-site') === 'same-origin')
+    next(own ? undefined : new Refusal('foreignOrigin'))
+  }
+}
+
+export function sessionRoutes(app: Express, context: Context): void {
+  const options = { httpOnly: true, sameSite: 'lax' as const, secure: context.config.publicAddress.startsWith('https:'), path: '/' }
+  const limiter = rateLimit({
+    windowMs: 60_000,
+    limit: 20,
+    standardHeaders: true,
+    legacyHeaders: false,
+    skipSuccessfulRequests: true,
+    handler: (_req, res) => sendProblem(res, problemOf('tooMany')),
+  })
+  app.post(routes.signIn.path, limiter, express.json({ limit: '10kb' }), async (req, res) => {
+    const token = await signIn(context, await checked<SignIn>(signInSchema, req.body))
+    res.cookie(cookieName, token, { ...options, maxAge: sessionDays * 86_400_000 })
+    const reader = await readerOf(context.db, token)
+    res.json(await brandAnswer(context, reader!))
+  })
+  app.delete(routes.signOut.path, async (req, res) => {
+    const token = tokenOf(req)
+    if (token) await closeSession(context.db, token)
+    res.clearCookie(cookieName, options)
+    res.status(204).end()
+  })
+  handle(app, routes.brand, { act: ({ reader }) => brandAnswer(context, reader) })
+}

@@ -1,0 +1,7 @@
+export { readConfig, type Config, type NetworkConfig } from './config.ts'
+export type { Context } from './context.ts'
+export { createApp } from './http/app.ts'
+export { start, type Server } from './start.ts'
+export { openDatabase, type Database } from './store/database.ts'
+export { migrate } from './store/migrate.ts'
+export { createBrand, type BrandSeed } from './services/brand/createBrand.ts'

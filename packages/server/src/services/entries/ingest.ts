@@ -1,0 +1,205 @@
+import type { CollectedItem } from '../../connectors/index.ts'
+import type { Context } from '../../context.ts'
+import type { Database, Tx } from '../../store/database.ts'
+
+export interface IngestProfile {
+  id: number
+  brandId: number
+  placeId: number | null
+  channel: string
+  network: string
+}
+
+export interface IngestResult {
+  /** Entries that were not there before. */
+  added: number
+  /** Entries whose text is another than before. */
+  changed: number
+}
+
+/** Runs in the transaction that stores the items: what must be true together with them, such as the cursor. */
+export type Together = (tx: Tx, result: IngestResult) => Promise<void>
+
+/**
+ * Stores a page of items in one transaction: raw items kept, accounts and threads found or made, entries put in under
+ * their (profile, outside id) key. Anything repeated changes nothing. One page of a profile is stored at a time.
+ */
+export async function ingest({ db }: Pick<Context, 'db'>, profile: IngestProfile, given: readonly CollectedItem[], together: Together = async () => {}): Promise<IngestResult> {
+  // Later ones win: a network may name the same thing twice on a page.
+  const items = [...new Map(given.map((item) => [item.outsideId, item])).values()]
+  return db.inTransaction(async (tx) => {
+    await db.rows('SELECT pg_advisory_xact_lock(41, $1)', [profile.id], tx)
+    await keepRaw(db, profile, items, tx)
+    const own = await confirmOwn(db, profile, items, tx)
+    const known = await knownTexts(db, profile, items, tx)
+    const fresh = items.filter((item) => !known.has(item.outsideId) && !own.has(item.outsideId))
+    const altered = items.filter((item) => known.has(item.outsideId) && known.get(item.outsideId) !== item.text)
+    if (altered.length) await changeTexts(db, profile, altered, tx)
+    if (fresh.length) await addEntries(db, profile, fresh, tx)
+    const result = { added: fresh.length, changed: altered.length }
+    await together(tx, result)
+    return result
+  })
+}
+
+async function keepRaw(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<void> {
+  await db.rows(
+    `INSERT INTO raw_items AS r (profile_id, outside_id, payload) SELECT $1, * FROM unnest($2::text[], $3::jsonb[])
+     ON CONFLICT (profile_id, outside_id) DO UPDATE SET payload = excluded.payload WHERE r.payload IS DISTINCT FROM excluded.payload`,
+    [profile.id, items.map((i) => i.outsideId), items.map((i) => JSON.stringify(i.raw))],
+    tx,
+  )
+}
+
+/** Our own replies that come back before their sending was confirmed: the waiting entry gets its outside id. */
+async function confirmOwn(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Set<string>> {
+  const keyed = items.filter((item) => item.direction === 'out' && item.replyKey && /^[0-9a-f-]{36}$/i.test(item.replyKey))
+  if (!keyed.length) return new Set()
+  const rows = await db.rows<{ outsideId: string }>(
+    `WITH back AS (SELECT * FROM unnest($2::uuid[], $3::text[], $4::text[]) AS b (key, outside_id, url)),
+       sent AS (UPDATE outbox o SET state = 'sent', error = NULL, sent_at = coalesce(o.sent_at, now()) FROM back
+         WHERE o.key = back.key AND o.profile_id = $1 RETURNING o.entry_id, back.outside_id, back.url)
+     UPDATE entries e SET outside_id = sent.outside_id, url = coalesce(sent.url, e.url) FROM sent
+     WHERE e.id = sent.entry_id RETURNING sent.outside_id AS "outsideId"`,
+    [profile.id, keyed.map((i) => i.replyKey), keyed.map((i) => i.outsideId), keyed.map((i) => i.url ?? null)],
+    tx,
+  )
+  return new Set(rows.map((r) => r.outsideId))
+}
+
+async function knownTexts(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Map<string, string>> {
+  const rows = await db.rows<{ outsideId: string; text: string }>(
+    `SELECT outside_id AS "outsideId", text FROM entries WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
+    [profile.id, items.map((i) => i.outsideId)],
+    tx,
+  )
+  return new Map(rows.map((r) => [r.outsideId, r.text]))
+}
+
+async function changeTexts(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<void> {
+  await db.rows(
+    `UPDATE entries e SET text = n.text, rating = coalesce(n.rating, e.rating), analysed_at = NULL
+     FROM unnest($2::text[], $3::text[], $4::real[]) AS n (outside_id, text, rating) WHERE e.profile_id = $1 AND e.outside_id = n.outside_id`,
+    [profile.id, items.map((i) => i.outsideId), items.map((i) => i.text), items.map((i) => i.rating ?? null)],
+    tx,
+  )
+}
+
+async function addEntries(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<void> {
+  const accounts = await accountIds(db, profile, items, tx)
+  const threadNames = await resolveThreads(db, profile, items, tx)
+  const threads = await threadIds(db, profile, items, threadNames, tx)
+  const column = <T>(of: (item: CollectedItem) => T) => items.map(of)
+  await db.rows(
+    `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id, direction, kind, title, text, rating, at, url, reach, private, paid)
+     SELECT $1, $2, $3, $4, * FROM unnest($5::bigint[], $6::bigint[], $7::text[], $8::text[], $9::text[], $10::text[], $11::text[], $12::real[], $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[])
+     ON CONFLICT (profile_id, outside_id) DO NOTHING`,
+    [
+      profile.brandId,
+      profile.id,
+      profile.placeId,
+      profile.channel,
+      column((i) => threads.get(threadNames.get(i.outsideId)!)),
+      column((i) => accounts.get(i.author.outsideId) ?? null),
+      column((i) => i.outsideId),
+      column((i) => i.direction),
+      column((i) => i.kind),
+      column((i) => i.title ?? null),
+      column((i) => clean(i.text)),
+      column((i) => i.rating ?? null),
+      column((i) => new Date(i.at)),
+      column((i) => i.url ?? null),
+      column((i) => Math.min(i.reach ?? 0, 2_000_000_000)),
+      column((i) => i.private ?? false),
+      column((i) => i.paid ?? false),
+    ],
+    tx,
+  )
+}
+
+/** PostgreSQL takes no NUL in text. */
+// eslint-disable-next-line no-control-regex -- NUL is what is meant
+const clean = (text: string) => text.replace(/\u0000/g, '').slice(0, 100_000)
+
+async function accountIds(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Map<string, number>> {
+  const authors = [...new Map(items.map((i) => [i.author.outsideId, i.author])).values()].sort((a, b) => (a.outsideId < b.outsideId ? -1 : 1))
+  const rows = await db.rows<{ id: number; outsideId: string }>(
+    `INSERT INTO accounts AS a (brand_id, network, outside_id, name, handle, url) SELECT $1, $2, * FROM unnest($3::text[], $4::text[], $5::text[], $6::text[])
+     ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET name = excluded.name, handle = coalesce(excluded.handle, a.handle)
+     RETURNING id, outside_id AS "outsideId"`,
+    [profile.brandId, profile.network, authors.map((a) => a.outsideId), authors.map((a) => a.name), authors.map((a) => a.handle ?? null), authors.map((a) => a.url ?? null)],
+    tx,
+  )
+  return new Map(rows.map((r) => [r.outsideId, r.id]))
+}
+
+/**
+ * The thread each item goes into. An item that answers another goes into the other's thread, unless that is a post, under
+ * which every comment opens a thread. A parent that has not come yet is taken for such a comment; when it turns out to lie
+ * deeper, `joinOrphans` brings the two together.
+ */
+async function resolveThreads(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Map<string, string>> {
+  const parents = items.flatMap((i) => i.parentId ?? [])
+  const stored = await db.rows<{ outsideId: string; thread: string }>(
+    `SELECT e.outside_id AS "outsideId", t.outside_id AS thread FROM entries e JOIN threads t ON t.id = e.thread_id
+     WHERE e.profile_id = $1 AND e.outside_id = ANY($2::text[])`,
+    [profile.id, parents],
+    tx,
+  )
+  const threadOf = new Map(stored.map((r) => [r.outsideId, r.thread]))
+  const orphans = new Map<string, string>()
+  for (const item of items) {
+    const thread = threadFor(item, threadOf)
+    threadOf.set(item.outsideId, thread)
+    if (thread !== item.threadId && item.threadId.startsWith('comment/')) orphans.set(item.threadId, thread)
+  }
+  await joinOrphans(db, profile, orphans, tx)
+  return threadOf
+}
+
+function threadFor(item: CollectedItem, threadOf: ReadonlyMap<string, string>): string {
+  if (item.parentId === undefined) return item.threadId
+  const parent = threadOf.get(item.parentId)
+  if (parent === undefined) return `comment/${item.parentId}`
+  return parent.startsWith('post/') ? item.threadId : parent
+}
+
+async function joinOrphans(db: Database, profile: IngestProfile, orphans: ReadonlyMap<string, string>, tx: Tx): Promise<void> {
+  for (const [orphan, thread] of orphans)
+    await db.rows(
+      `WITH lost AS (SELECT id FROM threads WHERE profile_id = $1 AND outside_id = $2), home AS (SELECT id FROM threads WHERE profile_id = $1 AND outside_id = $3),
+         moved AS (UPDATE entries SET thread_id = (SELECT id FROM home), analysed_at = NULL WHERE thread_id = (SELECT id FROM lost) AND EXISTS (SELECT FROM home) RETURNING 1)
+       SELECT count(*) FROM moved`,
+      [profile.id, orphan, thread],
+      tx,
+    )
+}
+
+async function threadIds(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  names: ReadonlyMap<string, string>,
+  tx: Tx,
+): Promise<Map<string, number>> {
+  const threads = new Map<string, { title: string | null; url: string | null; at: number }>()
+  for (const item of items) {
+    const name = names.get(item.outsideId)!
+    const known = threads.get(name)
+    threads.set(name, {
+      title: known?.title ?? item.threadTitle ?? null,
+      url: known?.url ?? item.url ?? null,
+      at: Math.max(known?.at ?? 0, item.at),
+    })
+  }
+  const rows = [...threads].sort(([a], [b]) => (a < b ? -1 : 1))
+  const found = await db.rows<{ id: number; outsideId: string }>(
+    `INSERT INTO threads AS t (brand_id, profile_id, place_id, outside_id, title, url, last_at)
+     SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[], $7::timestamptz[])
+     ON CONFLICT (profile_id, outside_id) DO UPDATE SET last_at = greatest(t.last_at, excluded.last_at)
+     RETURNING id, outside_id AS "outsideId"`,
+    [profile.brandId, profile.id, profile.placeId, rows.map(([name]) => name), rows.map(([, t]) => t.title), rows.map(([, t]) => t.url), rows.map(([, t]) => new Date(t.at))],
+    tx,
+  )
+  return new Map(found.map((r) => [r.outsideId, r.id]))
+}

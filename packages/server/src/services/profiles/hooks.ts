@@ -1,0 +1,47 @@
+import { Webhook, WebhookVerificationError } from 'standardwebhooks'
+import { unseal } from '../../access/seal.ts'
+import { connectorOf } from '../../connectors/index.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import { ingest } from '../entries/ingest.ts'
+import { addressOf } from './keys.ts'
+
+export interface Delivery {
+  token: string
+  /** Exactly the bytes that were signed. */
+  body: string
+  headers: Record<string, string>
+}
+
+/**
+ * Takes a webhook delivery in: signature and age (5 minutes, Standard Webhooks) are checked, a delivery that came before
+ * is let pass without effect.
+ */
+export async function receiveHook(context: Context, { token, body, headers }: Delivery): Promise<void> {
+  const { db, models, config } = context
+  const profile = await models.Profile.findOne({ where: { hookToken: token } })
+  const connector = profile && connectorOf(profile.channel)
+  if (!profile?.hookSecretSealed || !connector?.receive || profile.status === 'disconnected') throw new Refusal('notFound')
+  try {
+    new Webhook(unseal(profile.hookSecretSealed, config.sealingKey)).verify(body, headers)
+  } catch (error) {
+    if (error instanceof WebhookVerificationError) throw new Refusal('signatureWrong', {}, { cause: error })
+    throw new Refusal('unreadableBody', {}, { cause: error })
+  }
+  const items = connector.receive({ id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken: '' }, parse(body))
+  const id = headers['webhook-id'] ?? ''
+  const seen = await db.one('SELECT 1 FROM deliveries WHERE profile_id = $1 AND delivery_id = $2', [profile.id, id])
+  if (seen || !items.length) return
+  await ingest(context, profile, items, async (tx) => {
+    await db.rows('INSERT INTO deliveries (profile_id, delivery_id) VALUES ($1, $2) ON CONFLICT DO NOTHING', [profile.id, id], tx)
+  })
+  context.jobs.nudge('analyse')
+}
+
+function parse(body: string): unknown {
+  try {
+    return JSON.parse(body)
+  } catch (error) {
+    throw new Refusal('unreadableBody', {}, { cause: error })
+  }
+}

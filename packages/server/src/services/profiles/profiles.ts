@@ -1,0 +1,167 @@
+import { randomBytes } from 'node:crypto'
+import type { NetworkAnswer, ProfileAnswer, ProfileStatus } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import { seal, unseal } from '../../access/seal.ts'
+import { connectorOf, FeedError, InnerAddressError, NetworkFailure, parseFeed, TooLargeError, type OutsideProfile } from '../../connectors/index.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import { audit } from '../brand/audit.ts'
+import { sealKey, withProfileKey, type ProfileKey } from './keys.ts'
+import type { Granted } from './oauth.ts'
+
+interface ProfileRow extends Omit<ProfileAnswer, 'capabilities' | 'collectedAt'> {
+  collectedAt: Date | null
+}
+
+export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader): Promise<ProfileAnswer[]> {
+  const rows = await db.rows<ProfileRow>(
+    `SELECT p.id, p.channel, p.network, p.name, p.place_id AS "placeId", p.url, p.status, p.history_done AS "historyDone", p.history_total AS "historyTotal",
+       coalesce(r.n, 0) AS entries, p.collected_at AS "collectedAt", p.error
+     FROM profiles p LEFT JOIN (SELECT profile_id, sum(n) AS n FROM rollups WHERE brand_id = $1 GROUP BY 1) r ON r.profile_id = p.id
+     WHERE p.brand_id = $1 AND ($2::int[] IS NULL OR p.id = ANY($2)) AND ($3::int[] IS NULL OR p.place_id = ANY($3)) ORDER BY p.channel, p.id`,
+    [reader.brandId, reader.profileIds, reader.placeIds],
+  )
+  return rows.map((row) => {
+    const capabilities = connectorOf(row.channel)?.capabilities
+    return { ...row, collectedAt: row.collectedAt?.toISOString() ?? null, capabilities: { reply: capabilities?.reply ?? false, live: capabilities?.live ?? false } }
+  })
+}
+
+async function profileAnswer(context: Context, reader: Reader, id: number): Promise<ProfileAnswer> {
+  const found = (await listProfiles(context, reader)).find((p) => p.id === id)
+  if (!found) throw new Refusal('notFound')
+  return found
+}
+
+export async function listNetworks({ db, config }: Context, reader: Reader): Promise<NetworkAnswer[]> {
+  const counts = await db.rows<{ network: string; n: number }>(
+    `SELECT network, count(*) AS n FROM profiles WHERE brand_id = $1 AND status <> 'disconnected' GROUP BY 1`,
+    [reader.brandId],
+  )
+  return config.networks.map(({ network, name, channel }) => ({ network, name, channel, connectedProfiles: counts.find((c) => c.network === network)?.n ?? 0 }))
+}
+
+/** Takes in the profiles that a fresh key opens: new ones begin their history, known ones go on where they stopped. */
+export async function takeGranted(context: Context, reader: Reader, { network, key }: Granted): Promise<number[]> {
+  const connector = connectorOf(network.channel)
+  if (!connector?.profiles) throw new Refusal('networkUnknown')
+  const found = await connector.profiles(network.address, key.access, context.httpFor(network.network)).catch((error: unknown) => {
+    throw new Refusal('networkDown', {}, { cause: error })
+  })
+  const ids: number[] = []
+  for (const outside of found) {
+    const id = await putProfile(context, reader, { channel: network.channel, network: network.network, outside, key })
+    await subscribe(context, id)
+    ids.push(id)
+  }
+  await context.jobs.collect(ids)
+  await context.live.tell(reader.brandId, { kind: 'profiles' })
+  return ids
+}
+
+interface PutProfile {
+  channel: string
+  network: string
+  outside: OutsideProfile
+  key: ProfileKey | null
+}
+
+/** The profile and its place: a listing that bears a place's name belongs to that place. */
+async function putProfile({ db, config }: Context, reader: Reader, { channel, network, outside, key }: PutProfile): Promise<number> {
+  return db.inTransaction(async (tx) => {
+    const place = await db.one<{ id: number }>('SELECT id FROM places WHERE brand_id = $1 AND position(lower(name) in lower($2)) > 0 ORDER BY length(name) DESC LIMIT 1', [reader.brandId, outside.name], tx)
+    const secret = `whsec_${randomBytes(24).toString('base64')}`
+    const row = await db.one<{ id: number }>(
+      `INSERT INTO profiles AS p (brand_id, place_id, channel, network, outside_id, name, url, status, key_sealed, hook_token, hook_secret_sealed)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, 'collecting', $8, $9, $10)
+       ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET status = 'collecting', key_sealed = excluded.key_sealed, error = NULL, name = excluded.name
+       RETURNING id`,
+      [
+        reader.brandId,
+        place?.id ?? null,
+        channel,
+        network,
+        outside.outsideId,
+        outside.name,
+        outside.url ?? null,
+        key ? sealKey(key, config.sealingKey) : null,
+        randomBytes(18).toString('base64url'),
+        seal(secret, config.sealingKey),
+      ],
+      tx,
+    )
+    // Replies that waited for the key go out now.
+    await db.rows(`UPDATE outbox SET next_at = now() WHERE profile_id = $1 AND state = 'waiting'`, [row!.id], tx)
+    await audit(db, reader, 'connectProfile', `profile ${row!.id}`, { name: outside.name, network }, tx)
+    return row!.id
+  })
+}
+
+/** Asks the network to announce new entries; without that they are still fetched now and then. */
+async function subscribe(context: Context, id: number): Promise<void> {
+  const { models, config, log } = context
+  const profile = await models.Profile.findByPk(id)
+  const connector = profile && connectorOf(profile.channel)
+  if (!profile?.hookSecretSealed || !connector?.subscribe) return
+  const secret = unseal(profile.hookSecretSealed, config.sealingKey)
+  const subscription = { callback: `${config.publicAddress}/hooks/${profile.hookToken}`, secret }
+  try {
+    await withProfileKey(context, id, (p, http) => connector.subscribe!(p, subscription, http))
+  } catch (error) {
+    log.warn({ profile: id, message: (error as Error).message }, 'no webhook subscription')
+  }
+}
+
+/** Adds a feed by its address, after reading it once. */
+export async function connectFeed(context: Context, reader: Reader, { address, name }: { address: string; name?: string }): Promise<ProfileAnswer> {
+  let url: URL
+  try {
+    url = new URL(/^[a-z]+:/i.test(address) ? address : `https://${address}`)
+  } catch {
+    throw new Refusal('feedAddress', { fields: [{ field: 'address', code: 'invalid', message: 'This is not a web address.', value: address }] })
+  }
+  const title = await readFeedTitle(context, url.href)
+  const id = await putProfile(context, reader, { channel: 'news', network: 'feed', outside: { outsideId: url.href, name: name?.trim() || title || url.host, url: url.href }, key: null })
+  await context.jobs.collect([id])
+  await context.live.tell(reader.brandId, { kind: 'profiles' })
+  return profileAnswer(context, reader, id)
+}
+
+async function readFeedTitle(context: Context, address: string): Promise<string> {
+  const http = context.httpFor(address)
+  const refused = (code: 'feedAddress' | 'feedTooLarge' | 'feedUnreadable' | 'feedNotFetched', reason: string, error: unknown) =>
+    new Refusal(code, { fields: [{ field: 'address', code, message: reason, value: address }] }, { cause: error })
+  try {
+    const { body } = await http.text(address, { headers: { accept: '*/*' }, maxBytes: 10_000_000 })
+    return parseFeed(body).title.trim().slice(0, 80)
+  } catch (error) {
+    if (error instanceof InnerAddressError) throw refused('feedAddress', `${error.message}; only public addresses are fetched.`, error)
+    if (error instanceof TooLargeError) throw refused('feedTooLarge', 'The document is larger than 10 MB.', error)
+    if (error instanceof FeedError) throw refused('feedUnreadable', `This is ${error.message}.`, error)
+    if (error instanceof NetworkFailure) throw refused('feedNotFetched', `The address answered: ${error.message}.`, error)
+    throw error
+  }
+}
+
+/** Stops collecting and forgets the key; what was collected stays. */
+export async function disconnectProfile(context: Context, reader: Reader, id: number): Promise<ProfileAnswer> {
+  const { db, models, live } = context
+  const profile = await models.Profile.findOne({ where: { id, brandId: reader.brandId } })
+  if (!profile) throw new Refusal('notFound')
+  const connector = connectorOf(profile.channel)
+  if (connector?.unsubscribe && profile.status === 'connected')
+    await withProfileKey(context, id, (p, http) => connector.unsubscribe!(p, http)).catch(() => {})
+  await profile.update({ status: 'disconnected' satisfies ProfileStatus, keySealed: null, error: null })
+  await audit(db, reader, 'disconnectProfile', `profile ${id}`)
+  await live.tell(reader.brandId, { kind: 'profiles' })
+  return profileAnswer(context, reader, id)
+}
+
+/** Fetches now what the schedule would fetch later. */
+export async function collectNow(context: Context, reader: Reader, id: number): Promise<void> {
+  const profile = await context.models.Profile.findOne({ where: { id, brandId: reader.brandId } })
+  if (!profile) throw new Refusal('notFound')
+  if (profile.status === 'expired') throw new Refusal('profileBroken')
+  if (profile.status === 'failing') await profile.update({ status: 'collecting', error: null })
+  await context.jobs.collect([id])
+}

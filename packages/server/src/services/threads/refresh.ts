@@ -1,0 +1,110 @@
+import { defaultDuePolicy, dueAt, pressingAt, type BusinessHours, type DayHours, type DuePolicy } from '@murrabel/core/inbox'
+import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { Database, Tx } from '../../store/database.ts'
+import { historyDays, stateOnArrival } from './arrival.ts'
+
+interface ThreadFacts {
+  id: number
+  state: ThreadState
+  priority: 0 | 1 | 2
+  oldLead: number | null
+  placeId: number | null
+  connectedAt: Date
+  leadId: number | null
+  kind: EntryKind | null
+  rating: number | null
+  sentiment: LensSentiment | null
+  reach: number | null
+  leadAt: Date | null
+  answeredAt: Date | null
+  firstWaitingAt: Date | null
+  waiting: number
+}
+
+/** Opening hours by place; places without, and profiles without a place, run day and night. */
+export interface HoursTable {
+  zone: string
+  policy: DuePolicy
+  byPlace: Map<number, BusinessHours>
+}
+
+export async function hoursOf(db: Database, brandId: number, tx?: Tx): Promise<HoursTable> {
+  const brand = await db.one<{ zone: string; policy: Partial<DuePolicy> }>('SELECT zone, due_policy AS policy FROM brands WHERE id = $1', [brandId], tx)
+  const places = await db.rows<{ id: number; week: DayHours[] | null; closedDays: string[] }>(
+    'SELECT id, week, closed_days AS "closedDays" FROM places WHERE brand_id = $1',
+    [brandId],
+    tx,
+  )
+  const zone = brand?.zone ?? 'UTC'
+  return {
+    zone,
+    policy: { ...defaultDuePolicy, ...brand?.policy },
+    byPlace: new Map(places.map(({ id, week, closedDays }) => [id, { week, closedDays, zone }])),
+  }
+}
+
+/** The latest incoming entry of a thread, our latest answer, and how many of theirs came since. */
+const factsSql = `
+  SELECT t.id, t.state, t.priority, t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
+    l.id AS "leadId", l.kind, l.rating, l.sentiment, l.reach, l.at AS "leadAt", o.at AS "answeredAt",
+    w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting
+  FROM threads t JOIN profiles p ON p.id = t.profile_id
+  LEFT JOIN LATERAL (SELECT * FROM entries e WHERE e.thread_id = t.id AND e.direction = 'in' ORDER BY e.at DESC, e.id DESC LIMIT 1) l ON true
+  LEFT JOIN LATERAL (SELECT max(e.at) AS at FROM entries e WHERE e.thread_id = t.id AND e.direction = 'out' AND e.at >= coalesce(
+      (SELECT min(f.at) FROM entries f WHERE f.thread_id = t.id AND f.direction = 'in'), '-infinity')) o ON true
+  LEFT JOIN LATERAL (SELECT count(*) AS n, min(e.at) AS first FROM entries e WHERE e.thread_id = t.id AND e.direction = 'in'
+      AND (o.at IS NULL OR e.at > o.at)) w ON true
+  WHERE t.id = ANY($1::bigint[])`
+
+/** Brings lead, state, due time and order of threads up to date after entries arrived or were read anew. */
+export async function refreshThreads(db: Database, ids: readonly number[], hours: HoursTable, tx: Tx): Promise<void> {
+  if (!ids.length) return
+  const facts = await db.rows<ThreadFacts>(factsSql, [ids], tx)
+  const next = facts.map((fact) => nextOf(fact, hours))
+  await db.rows(
+    `UPDATE threads t SET lead_entry_id = n.lead, state = n.state, due_at = n.due, pressing_at = n.pressing,
+       set_aside_until = CASE WHEN n.state = 'aside' THEN t.set_aside_until END, version = t.version + n.moved::int
+     FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[]) AS n (id, lead, state, due, pressing, moved)
+     WHERE t.id = n.id`,
+    [next.map((n) => n.id), next.map((n) => n.lead), next.map((n) => n.state), next.map((n) => n.due), next.map((n) => n.pressing), next.map((n) => n.moved)],
+    tx,
+  )
+  await db.rows(
+    `UPDATE entries e SET lead = (e.id = t.lead_entry_id) FROM threads t
+     WHERE t.id = e.thread_id AND e.thread_id = ANY($1::bigint[]) AND e.lead <> (e.id IS NOT DISTINCT FROM t.lead_entry_id)`,
+    [ids],
+    tx,
+  )
+}
+
+function nextOf(fact: ThreadFacts, { policy, byPlace, zone }: HoursTable) {
+  const leadIsNew = fact.leadId !== fact.oldLead
+  const state = stateOnArrival({
+    state: fact.state,
+    kind: fact.kind,
+    leadAt: fact.leadAt?.getTime() ?? null,
+    answeredAt: fact.answeredAt?.getTime() ?? null,
+    leadIsNew,
+    connectedAt: fact.connectedAt.getTime(),
+    historyMs: historyDays * 86_400_000,
+  })
+  if (fact.leadId === null || fact.leadAt === null || fact.kind === null)
+    return { id: fact.id, lead: null, state, due: null, pressing: null, moved: leadIsNew }
+  const hours = (fact.placeId !== null && byPlace.get(fact.placeId)) || { week: null, closedDays: [], zone }
+  // The answer has been owed since the first of theirs that we did not answer.
+  const since = (fact.firstWaitingAt ?? fact.leadAt).getTime()
+  const due = fact.waiting > 0 ? dueAt({ kind: fact.kind, rating: fact.rating, at: since }, policy, hours) : null
+  const pressing = pressingAt(
+    {
+      kind: fact.kind,
+      sentiment: fact.sentiment ?? 'unread',
+      rating: fact.rating,
+      reach: fact.reach ?? 0,
+      priority: fact.priority,
+      waitingMessages: fact.waiting,
+      dueAt: due,
+    },
+    fact.leadAt.getTime(),
+  )
+  return { id: fact.id, lead: fact.leadId, state, due: due === null ? null : new Date(due), pressing: new Date(pressing), moved: leadIsNew || state !== fact.state }
+}

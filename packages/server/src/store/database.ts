@@ -1,0 +1,36 @@
+import pg from 'pg'
+import { QueryTypes, Sequelize, type Transaction } from 'sequelize'
+
+// Counts and ids stay far below 2^53.
+pg.types.setTypeParser(pg.types.builtins.INT8, Number)
+
+export type Tx = Transaction | undefined
+
+/** The one way to PostgreSQL: models through Sequelize, hand-written SQL with bound parameters through `rows`. */
+export interface Database {
+  sequelize: Sequelize
+  url: string
+  rows<T extends object>(sql: string, bind?: unknown[], tx?: Tx): Promise<T[]>
+  one<T extends object>(sql: string, bind?: unknown[], tx?: Tx): Promise<T | undefined>
+  inTransaction<T>(work: (tx: Transaction) => Promise<T>): Promise<T>
+  close(): Promise<void>
+}
+
+export function openDatabase(url: string, { poolSize = 10 }: { poolSize?: number } = {}): Database {
+  const sequelize = new Sequelize(url, {
+    dialect: 'postgres',
+    logging: false,
+    pool: { max: poolSize, idle: 10_000 },
+    define: { underscored: true, timestamps: false },
+  })
+  const rows = <T extends object>(sql: string, bind: unknown[] = [], tx?: Tx) =>
+    sequelize.query<T>(sql, { bind, type: QueryTypes.SELECT, transaction: tx })
+  return {
+    sequelize,
+    url,
+    rows,
+    one: async <T extends object>(sql: string, bind: unknown[] = [], tx?: Tx) => (await rows<T>(sql, bind, tx))[0],
+    inTransaction: (work) => sequelize.transaction(work),
+    close: () => sequelize.close(),
+  }
+}

@@ -1,0 +1,40 @@
+import { instantsOf, searchWords, type Lens, type LensContext } from '@murrabel/core/lens'
+import type { Reader } from '../../access/reader.ts'
+import { addAccess, Where } from './where.ts'
+
+/** A word as a quoted lexeme for prefix search. */
+const lexeme = (word: string) => `'${word.replace(/\\/g, '\\\\').replace(/'/g, "''")}':*`
+
+/**
+ * The lens as SQL over entries e and their threads t: chooses the same entries as `lensPredicate` in the core.
+ * What needs the thread or a watch is joined only when the lens asks for it.
+ */
+export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { from: string; where: Where } {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  where.add(`e.direction = 'in'`)
+  if (lens.unit === 'threads') where.add('e.lead')
+  if (lens.kinds.length) where.add(`e.kind = ANY(${where.bind(lens.kinds)}::text[])`)
+  if (lens.channels.length) where.add(`e.channel = ANY(${where.bind(lens.channels)}::text[])`)
+  if (lens.places.length) where.add(`e.place_id = ANY(${where.bind(lens.places)}::int[])`)
+  if (lens.sentiments.length) where.add(`e.sentiment = ANY(${where.bind(lens.sentiments)}::text[])`)
+  const words = searchWords(lens.words)
+  if (words.length) where.add(`e.search @@ ${where.bind(words.map(lexeme).join(' & '))}::tsquery`)
+  if (lens.state !== 'any') where.add(`t.state = ${where.bind(lens.state)}`)
+  addGiven(where, lens.givenTo, context.me)
+  const range = instantsOf(lens.range, context)
+  const at = lens.watch === null ? 'e.at' : 'm.at'
+  if (range) where.add(`${at} >= ${where.bind(new Date(range.from))} AND ${at} < ${where.bind(new Date(range.to))}`)
+  if (lens.watch !== null) where.add(`m.watch_id = ${where.bind(lens.watch)}`)
+  const mentions = lens.watch === null ? '' : 'JOIN mentions m ON m.entry_id = e.id'
+  const needsThread = lens.state !== 'any' || lens.givenTo !== 'anybody' || lens.order === 'pressing'
+  const threads = needsThread ? 'JOIN threads t ON t.id = e.thread_id' : ''
+  return { from: `entries e ${mentions} ${threads}`, where }
+}
+
+function addGiven(where: Where, givenTo: Lens['givenTo'], me: number): void {
+  if (givenTo === 'nobody') where.add('t.given_to IS NULL')
+  else if (givenTo === 'me') where.add(`t.given_to = ${where.bind(me)}`)
+  else if (givenTo === 'meOrNobody') where.add(`(t.given_to IS NULL OR t.given_to = ${where.bind(me)})`)
+  else if (typeof givenTo === 'number') where.add(`t.given_to = ${where.bind(givenTo)}`)
+}

@@ -1,0 +1,7 @@
+export { startLanternpage, type Lanternpage } from './lanternpage/index.ts'
+export type { LanternpageRecord, NoteRecord } from './lanternpage/state.ts'
+export { startWherabout, type Wherabout } from './wherabout/index.ts'
+export type { WheraboutRecord, WheraboutItem } from './wherabout/state.ts'
+export { startPress, type ArticleRecord, type Press, type PressRecord } from './press/index.ts'
+export { demoClient } from './shared/network.ts'
+export { noFaults, type Faults } from './shared/faults.ts'

@@ -1,0 +1,69 @@
+import { createHash } from 'node:crypto'
+import express, { type Router } from 'express'
+import { escapeHtml, page } from '../shared/html.ts'
+import type { LanternpageState, NoteRecord } from './state.ts'
+
+const network = 'Lanternpage'
+const slug = (name: string) => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '.').replace(/^\.|\.$/g, '')
+
+/** What everybody sees, and the forms with which a visitor comments or writes to a page. */
+export function publicPages(state: LanternpageState, publish: (note: NoteRecord) => NoteRecord): Router {
+  const router = express.Router()
+  const form = express.urlencoded({ extended: false })
+
+  const article = (note: NoteRecord, answers: Map<string, NoteRecord[]>): string =>
+    `<article id="${note.id}"><strong>${escapeHtml(note.author.name)}</strong> <small>${note.published}</small><p>${escapeHtml(note.content)}</p>${(
+      answers.get(note.id) ?? []
+    )
+      .map((n) => article(n, answers))
+      .join('')}</article>`
+
+  const answersOf = (stream: readonly NoteRecord[]) => {
+    const answers = new Map<string, NoteRecord[]>()
+    for (const note of stream) if (note.inReplyTo) answers.set(note.inReplyTo, [...(answers.get(note.inReplyTo) ?? []), note])
+    return answers
+  }
+
+  router.get('/', (_req, res) => {
+    const links = [...state.pages.values()].map((p) => `<li><a href="/pages/${p.id}">${escapeHtml(p.name)}</a></li>`).join('')
+    res.send(page(network, `<ul>${links}</ul>`))
+  })
+  router.get('/pages/:page', (req, res) => {
+    const record = state.pages.get(req.params.page)
+    const stream = state.streams.get(req.params.page)
+    if (!record || !stream) return void res.status(404).send(page(network, '<p>No such page.</p>'))
+    const answers = answersOf(stream)
+    const posts = stream.filter((n) => !n.inReplyTo && !n.conversation).slice(-20).reverse()
+    res.send(
+      page(
+        network,
+        `<h1>${escapeHtml(record.name)}</h1>
+        <form method="post" action="/pages/${record.id}/messages"><p>Write to the page in private</p><input name="name" placeholder="Your name" required>
+        <textarea name="content" required></textarea><button>Send message</button></form>
+        ${posts.map((p) => `${article(p, answers)}<form method="post" action="/notes/${p.id}/comments"><input name="name" placeholder="Your name" required> <input name="content" placeholder="Comment" required> <button>Comment</button></form>`).join('')}`,
+      ),
+    )
+  })
+  router.get('/notes/:note', (req, res) => {
+    const note = state.notes.get(req.params.note)
+    if (!note || note.conversation) return void res.status(404).send(page(network, '<p>No such note.</p>'))
+    res.send(page(network, article(note, answersOf(state.streams.get(note.page) ?? []))))
+  })
+  const authorOf = (name: string) => ({ id: createHash('sha1').update(name).digest('hex').slice(0, 10), name, handle: slug(name) })
+  router.post('/notes/:note/comments', form, (req, res) => {
+    const target = state.notes.get(req.params.note)
+    const { name = '', content = '' } = req.body as Record<string, string>
+    if (!target || !name.trim() || !content.trim()) return void res.status(422).send(page(network, '<p>Name and comment are needed.</p>'))
+    publish({ op: 'note', id: state.nextId(), page: target.page, author: authorOf(name), content, published: new Date().toISOString(), inReplyTo: target.id })
+    res.redirect(303, `/pages/${target.page}`)
+  })
+  router.post('/pages/:page/messages', form, (req, res) => {
+    const record = state.pages.get(req.params.page)
+    const { name = '', content = '' } = req.body as Record<string, string>
+    if (!record || !name.trim() || !content.trim()) return void res.status(422).send(page(network, '<p>Name and message are needed.</p>'))
+    const author = authorOf(name)
+    publish({ op: 'note', id: state.nextId(), page: record.id, author, content, published: new Date().toISOString(), conversation: `${record.id}-${author.id}` })
+    res.redirect(303, `/pages/${record.id}`)
+  })
+  return router
+}

@@ -1,0 +1,72 @@
+import { Journal } from '../shared/journal.ts'
+import { Idempotency } from '../shared/idempotency.ts'
+import type { StoredToken } from '../shared/oauth.ts'
+import type { Subscription } from '../shared/deliveries.ts'
+
+export interface PageRecord {
+  op: 'page'
+  id: string
+  name: string
+}
+export interface NoteRecord {
+  op: 'note'
+  id: string
+  page: string
+  author: { id: string; name: string; handle: string }
+  content: string
+  /** ISO 8601. */
+  published: string
+  inReplyTo?: string
+  /** A private conversation. */
+  conversation?: string
+  paid?: boolean
+  reach?: number
+  key?: string
+}
+export type LanternpageRecord = PageRecord | NoteRecord | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+
+/** Everything on Lanternpage: pages and, in the order of arrival, their posts, comments and private messages. */
+export class LanternpageState {
+  readonly pages = new Map<string, PageRecord>()
+  readonly streams = new Map<string, NoteRecord[]>()
+  readonly notes = new Map<string, NoteRecord>()
+  readonly tokens: StoredToken[] = []
+  readonly subscriptions: Subscription[] = []
+  readonly published = new Idempotency<NoteRecord>()
+  private readonly journal: Journal<LanternpageRecord>
+  private count = 0
+
+  constructor(file: string | null) {
+    this.journal = new Journal(file)
+    for (const record of this.journal.read()) this.apply(record)
+  }
+
+  private apply(record: LanternpageRecord): void {
+    switch (record.op) {
+      case 'page':
+        this.pages.set(record.id, record)
+        this.streams.set(record.id, this.streams.get(record.id) ?? [])
+        break
+      case 'note':
+        this.count++
+        this.notes.set(record.id, record)
+        this.streams.get(record.page)?.push(record)
+        if (record.key) this.published.remember(record.key, record)
+        break
+      case 'token':
+        this.tokens.push(record)
+        break
+      case 'subscription':
+        this.subscriptions.push(record)
+    }
+  }
+
+  add(record: LanternpageRecord): void {
+    this.apply(record)
+    this.journal.append(record)
+  }
+
+  nextId(): string {
+    return `n${this.count + 1}`
+  }
+}

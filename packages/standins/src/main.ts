@@ -1,0 +1,24 @@
+import { join } from 'node:path'
+import { startLanternpage, startPress, startWherabout } from './index.ts'
+
+/** Starts all stand-ins: ports and data folder from the environment. Ends when its parent does. */
+const folder = process.env.STANDINS_DATA ?? 'data/standins'
+const first = Number(process.env.STANDINS_PORT ?? 4700)
+const file = (name: string) => join(folder, `${name}.jsonl`)
+
+const running = [
+  await startLanternpage({ port: first, journalFile: file('lanternpage') }),
+  await startWherabout({ port: first + 1, journalFile: file('wherabout') }),
+  await startPress({ port: first + 2, journalFile: file('press') }),
+]
+for (const { address } of running) console.log(`stand-in at ${address}`)
+
+const stop = () => {
+  void Promise.all(running.map((each) => each.close())).then(() => process.exit(0))
+}
+process.on('SIGTERM', stop)
+process.on('SIGINT', stop)
+if (process.env.MURRABEL_PARENT) {
+  process.stdin.resume()
+  process.stdin.on('close', stop)
+}

@@ -1,0 +1,85 @@
+import { Idempotency } from '../shared/idempotency.ts'
+import { Journal } from '../shared/journal.ts'
+import type { Subscription } from '../shared/deliveries.ts'
+import type { StoredToken } from '../shared/oauth.ts'
+
+export interface BusinessRecord {
+  op: 'business'
+  id: string
+  name: string
+  street: string
+  town: string
+  phone: string
+}
+export interface ReviewRecord {
+  op: 'review' | 'question'
+  id: string
+  business: string
+  author: { id: string; name: string }
+  /** 1 to 5; questions have none. */
+  rating?: number
+  text: string
+  /** ISO 8601. */
+  created: string
+  useful?: number
+}
+export interface AnswerRecord {
+  op: 'answer'
+  id: string
+  business: string
+  /** The review or question. */
+  parent: string
+  author: { id: string; name: string }
+  owner: boolean
+  text: string
+  created: string
+  key?: string
+}
+export type WheraboutItem = ReviewRecord | AnswerRecord
+export type WheraboutRecord = BusinessRecord | WheraboutItem | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+
+/** Everything on Wherabout: businesses, and in the order of arrival their reviews, questions and answers. */
+export class WheraboutState {
+  readonly businesses = new Map<string, BusinessRecord>()
+  readonly streams = new Map<string, WheraboutItem[]>()
+  readonly items = new Map<string, WheraboutItem>()
+  readonly tokens: StoredToken[] = []
+  readonly subscriptions: Subscription[] = []
+  readonly answered = new Idempotency<AnswerRecord>()
+  private readonly journal: Journal<WheraboutRecord>
+  private count = 0
+
+  constructor(file: string | null) {
+    this.journal = new Journal(file)
+    for (const record of this.journal.read()) this.apply(record)
+  }
+
+  private apply(record: WheraboutRecord): void {
+    switch (record.op) {
+      case 'business':
+        this.businesses.set(record.id, record)
+        this.streams.set(record.id, this.streams.get(record.id) ?? [])
+        break
+      case 'token':
+        this.tokens.push(record)
+        break
+      case 'subscription':
+        this.subscriptions.push(record)
+        break
+      default:
+        this.count++
+        this.items.set(record.id, record)
+        this.streams.get(record.business)?.push(record)
+        if (record.op === 'answer' && record.key) this.answered.remember(record.key, record)
+    }
+  }
+
+  add(record: WheraboutRecord): void {
+    this.apply(record)
+    this.journal.append(record)
+  }
+
+  nextId(): string {
+    return `w${this.count + 1}`
+  }
+}
