@@ -31,7 +31,10 @@ export async function startJobs(db: Database, { onError }: { onError: (error: un
   boss.on('error', onError)
   await boss.start()
   for (const name of Object.values(queues)) await boss.createQueue(name)
-  const inTx = (tx: Tx) => (tx ? { db: { executeSql: async (text: string, values: unknown[]) => ({ rows: await db.rows(text, values, tx) }) } } : {})
+  const inTx = (tx: Tx) => (tx ? { db: { executeSql: async (text: string, values: unknown[]) => ({
+          // Sequelize refuses undefined among bound values.
+          rows: await db.rows(text, values.map((value) => value ?? null), tx),
+        }) } } : {})
   let worker: Worker | null = null
 
   const jobs: Jobs = {
@@ -145,7 +148,7 @@ class Worker {
     const due = await this.context.db.rows<{ id: number }>(
       `SELECT id FROM profiles WHERE network <> 'file' AND (
          (status = 'collecting' AND coalesce(collected_at, '-infinity') < now() - interval '10 seconds')
-         OR (status = 'connected' AND collected_at < now() - CASE WHEN network = 'feed' THEN $1 ELSE $2 END * interval '1 minute')) ORDER BY collected_at NULLS FIRST LIMIT 20`,
+         OR (status = 'connected' AND collected_at < now() - CASE WHEN network = 'feed' THEN $1::int ELSE $2::int END * interval '1 minute')) ORDER BY collected_at NULLS FIRST LIMIT 20`,
       [feedMinutes, profileMinutes],
     )
     for (const { id } of due) void this.track(this.collect(id))

@@ -70,7 +70,7 @@ async function batch({ db, live, now }: Pick<Context, 'db' | 'live' | 'now'>, bo
       `SELECT e.id, e.brand_id AS "brandId", e.thread_id AS "threadId", e.direction, e.channel, e.title, e.text, e.rating, e.at,
          e.corrected_by IS NOT NULL AS corrected, coalesce(a.handle, a.name) AS voice
        FROM entries e LEFT JOIN accounts a ON a.id = e.account_id
-       WHERE e.id IN (SELECT id FROM entries WHERE analysed_at IS NULL ORDER BY id LIMIT $1 FOR UPDATE SKIP LOCKED)`,
+       WHERE e.id IN (SELECT id FROM entries WHERE analysed_at IS NULL ORDER BY id LIMIT $1 FOR NO KEY UPDATE SKIP LOCKED)`,
       [analysisBatch],
       tx,
     )

@@ -18,6 +18,11 @@ export function docOf({ title, text, language, channel, voice }: Omit<MarkedEntr
   return { text: joinTitle(title, text), language: language ?? 'und', channel, voice: voice ?? undefined }
 }
 
+/** Mentions of a brand are written by one transaction at a time: two that overlap would wait for each other in a ring. */
+export async function lockMentions(db: Database, brandId: number, tx: Tx): Promise<void> {
+  await db.rows('SELECT pg_advisory_xact_lock(42, $1)', [brandId], tx)
+}
+
 /** The watches of a brand, compiled once and again when one of them changes. */
 export class WatchBook {
   private stamp = ''
@@ -27,6 +32,7 @@ export class WatchBook {
 
   /** Writes the mentions of entries that were not matched before. */
   async mark(db: Database, entries: readonly MarkedEntry[], tx: Tx): Promise<void> {
+    await lockMentions(db, this.brandId, tx)
     await this.load(db, tx)
     if (!this.compiled.size || !entries.length) return
     const watch: number[] = []

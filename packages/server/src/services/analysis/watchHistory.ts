@@ -1,6 +1,6 @@
 import { compileWatches, type WatchQuery } from '@murrabel/core/watches'
 import type { Context } from '../../context.ts'
-import { docOf, hitSpans, type MarkedEntry } from './watchBook.ts'
+import { docOf, hitSpans, lockMentions, type MarkedEntry } from './watchBook.ts'
 
 const step = 5000
 
@@ -23,7 +23,8 @@ export async function runWatchHistory({ db, live }: Pick<Context, 'db' | 'live'>
   let done = 0
   for (;;) {
     const moved = await db.inTransaction(async (tx) => {
-      const current = await db.rows('SELECT 1 FROM watches WHERE id = $1 AND version = $2 AND deleted_at IS NULL FOR UPDATE', [watchId, version], tx)
+      await lockMentions(db, watch.brandId, tx)
+      const current = await db.rows('SELECT 1 FROM watches WHERE id = $1 AND version = $2 AND deleted_at IS NULL FOR NO KEY UPDATE', [watchId, version], tx)
       if (!current.length) return null
       const entries = await db.rows<MarkedEntry>(
         `SELECT e.id, e.title, e.text, e.language, e.channel, e.at, coalesce(a.handle, a.name) AS voice FROM entries e LEFT JOIN accounts a ON a.id = e.account_id

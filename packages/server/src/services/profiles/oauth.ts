@@ -63,7 +63,7 @@ export interface Granted {
 export async function finishOAuth(context: Context, reader: Reader, params: URLSearchParams): Promise<Granted> {
   const state = params.get('state') ?? ''
   const flow = await context.db.one<{ network: string; verifier: string }>(
-    `DELETE FROM oauth_flows WHERE state = $1 AND brand_id = $2 AND colleague_id = $3 AND created_at > now() - $4 * interval '1 minute' RETURNING network, verifier`,
+    `DELETE FROM oauth_flows WHERE state = $1 AND brand_id = $2 AND colleague_id = $3 AND created_at > now() - $4::int * interval '1 minute' RETURNING network, verifier`,
     [state, reader.brandId, reader.colleagueId, flowMinutes],
   )
   if (!flow) throw new Refusal('oauthState')

@@ -48,7 +48,7 @@ export async function drainOutbox(context: Context): Promise<number> {
 /** Takes the next due row under a lease. What another worker sends right now is passed over. */
 function claim({ db }: Context): Promise<OutboxRow | undefined> {
   return db.one<OutboxRow>(
-    `UPDATE outbox o SET state = 'sending', attempts = o.attempts + 1, next_at = now() + $1 * interval '1 second'
+    `UPDATE outbox o SET state = 'sending', attempts = o.attempts + 1, next_at = now() + $1::int * interval '1 second'
      FROM (SELECT id FROM outbox WHERE state IN ('waiting', 'sending') AND next_at <= now() ORDER BY next_at, id LIMIT 1 FOR UPDATE SKIP LOCKED) due,
        profiles p, threads t, entries l
      WHERE o.id = due.id AND p.id = o.profile_id AND t.id = o.thread_id AND l.id = t.lead_entry_id
@@ -72,7 +72,7 @@ async function sendOne(context: Context, row: OutboxRow): Promise<void> {
     const failure = error instanceof NetworkFailure ? error : new NetworkFailure('transient', (error as Error).message)
     if (!(error instanceof NetworkFailure)) log.error({ err: error, outbox: row.id }, 'sending broke')
     const next = afterFailure(failure, row.attempts, Math.random())
-    await db.rows(`UPDATE outbox SET state = $2, error = $3, next_at = now() + $4 * interval '1 millisecond' WHERE id = $1`, [
+    await db.rows(`UPDATE outbox SET state = $2, error = $3, next_at = now() + $4::int * interval '1 millisecond' WHERE id = $1`, [
       row.id,
       next.state,
       `${failure.kind}: ${failure.message}`,

@@ -82,25 +82,26 @@ export interface Models {
   Watch: typeof Watch
 }
 
-const id = { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true }
-const text = { type: DataTypes.TEXT, allowNull: false }
-const optionalText = { type: DataTypes.TEXT }
-const whole = { type: DataTypes.INTEGER, allowNull: false }
+// Made anew for each column: Sequelize writes into what it is given.
+const id = () => ({ type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true })
+const text = () => ({ type: DataTypes.TEXT, allowNull: false })
+const optionalText = () => ({ type: DataTypes.TEXT })
+const whole = () => ({ type: DataTypes.INTEGER, allowNull: false })
 
 /** Columns and associations only; every question that is asked often is hand-written SQL in `store/queries`. */
 export function defineModels(sequelize: Sequelize): Models {
   const options = <T extends string>(tableName: T) => ({ sequelize, tableName, underscored: true, timestamps: false })
-  Brand.init({ id, name: text, zone: text, languages: DataTypes.ARRAY(DataTypes.TEXT) }, options('brands'))
+  Brand.init({ id: id(), name: text(), zone: text(), languages: DataTypes.ARRAY(DataTypes.TEXT) }, options('brands'))
   Place.init(
-    { id, brandId: whole, name: text, address: optionalText, phone: optionalText, week: DataTypes.JSONB, closedDays: DataTypes.JSONB },
+    { id: id(), brandId: whole(), name: text(), address: optionalText(), phone: optionalText(), week: DataTypes.JSONB, closedDays: DataTypes.JSONB },
     options('places'),
   )
-  Colleague.init({ id, email: text, name: text, passwordHash: text }, options('colleagues'))
+  Colleague.init({ id: id(), email: text(), name: text(), passwordHash: text() }, options('colleagues'))
   Membership.init(
     {
-      colleagueId: { ...whole, primaryKey: true },
-      brandId: { ...whole, primaryKey: true },
-      role: text,
+      colleagueId: { ...whole(), primaryKey: true },
+      brandId: { ...whole(), primaryKey: true },
+      role: text(),
       placeIds: DataTypes.ARRAY(DataTypes.INTEGER),
       profileIds: DataTypes.ARRAY(DataTypes.INTEGER),
     },
@@ -108,22 +109,22 @@ export function defineModels(sequelize: Sequelize): Models {
   )
   Profile.init(
     {
-      id,
-      brandId: whole,
+      id: id(),
+      brandId: whole(),
       placeId: DataTypes.INTEGER,
-      channel: text,
-      network: text,
-      outsideId: text,
-      name: text,
-      url: optionalText,
-      status: text,
+      channel: text(),
+      network: text(),
+      outsideId: text(),
+      name: text(),
+      url: optionalText(),
+      status: text(),
       keySealed: DataTypes.BLOB,
-      cursor: optionalText,
-      hookToken: text,
+      cursor: optionalText(),
+      hookToken: text(),
       hookSecretSealed: DataTypes.BLOB,
       historyDone: { type: DataTypes.INTEGER, defaultValue: 0 },
       historyTotal: DataTypes.INTEGER,
-      error: optionalText,
+      error: optionalText(),
       connectedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
       collectedAt: DataTypes.DATE,
     },
@@ -131,9 +132,9 @@ export function defineModels(sequelize: Sequelize): Models {
   )
   Watch.init(
     {
-      id,
-      brandId: whole,
-      name: text,
+      id: id(),
+      brandId: whole(),
+      name: text(),
       query: DataTypes.JSONB,
       version: { type: DataTypes.INTEGER, defaultValue: 1 },
       historyDone: { type: DataTypes.INTEGER, defaultValue: 0 },

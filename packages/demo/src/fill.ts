@@ -1,0 +1,67 @@
+import { demoBrand, demoPassword, demoWatches } from './brand.ts'
+import { feeds } from './press.ts'
+
+/**
+ * Fills a running Murrabel as its owner would: signs in, connects the profiles by OAuth with consent given on the
+ * networks' own pages, adds the feeds, saves the watches, and waits until the history is in. Started again, it does what
+ * is missing.
+ */
+const address = process.env.MURRABEL_ADDRESS ?? 'http://localhost:4600'
+const pressAddress = process.env.PRESS_ADDRESS ?? 'http://127.0.0.1:4702'
+let cookie = ''
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const answer = await fetch(`${address}${path}`, {
+    method,
+    headers: { origin: address, cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  })
+  const set = answer.headers.get('set-cookie')
+  if (set) cookie = set.split(';')[0]!
+  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
+  return (answer.status === 204 ? undefined : await answer.json()) as T
+}
+
+/** Gives consent on a network's page, for everything it offers, and goes the way back. */
+async function connect(network: string): Promise<void> {
+  const { redirect } = await call<{ redirect: string }>('POST', '/api/profiles/connect', { network })
+  const page = await (await fetch(redirect)).text()
+  const fields = [...page.matchAll(/<input type="(?:hidden|checkbox)" name="([^"]+)" value="([^"]*)"/g)].map(([, name, value]) => [name!, value!.replace(/&amp;/g, '&')] as [string, string])
+  const granted = await fetch(redirect, { method: 'POST', body: new URLSearchParams([...fields, ['answer', 'grant']]), redirect: 'manual' })
+  const back = await fetch(granted.headers.get('location') ?? '', { headers: { cookie }, redirect: 'manual' })
+  const landed = back.headers.get('location') ?? ''
+  if (landed.includes('problem=')) throw new Error(`connecting ${network} ended at ${landed}`)
+}
+
+interface ProfileState {
+  network: string
+  url: string | null
+  status: string
+  historyDone: number
+  historyTotal: number | null
+}
+
+const owner = demoBrand.colleagues.find((c) => c.role === 'owner')!
+await call('POST', '/api/session', { email: owner.email, password: demoPassword })
+const before = await call<ProfileState[]>('GET', '/api/profiles')
+if (!before.some((p) => p.network === 'lanternpage')) await connect('lanternpage')
+if (!before.some((p) => p.network === 'wherabout')) await connect('wherabout')
+for (const { id, title } of feeds) {
+  const feed = `${pressAddress}/${id}/feed`
+  if (!before.some((p) => p.url === feed)) await call('POST', '/api/profiles/feeds', { address: feed, name: title })
+}
+const watches = await call<{ name: string }[]>('GET', '/api/watches')
+for (const watch of demoWatches) if (!watches.some((w) => w.name === watch.name)) await call('POST', '/api/watches', watch)
+
+let told = ''
+for (;;) {
+  const profiles = await call<ProfileState[]>('GET', '/api/profiles')
+  const done = profiles.reduce((sum, p) => sum + p.historyDone, 0)
+  const total = profiles.reduce((sum, p) => sum + (p.historyTotal ?? 0), 0)
+  const pending = profiles.some((p) => p.status === 'collecting')
+  const line = `Collecting through the connectors: ${done} of ${total} entries`
+  if (line !== told && before.length === 0) console.log(line)
+  told = line
+  if (!pending) break
+  await new Promise((resolve) => setTimeout(resolve, 500))
+}

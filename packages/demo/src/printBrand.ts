@@ -1,0 +1,3 @@
+import { demoBrand } from './brand.ts'
+
+console.log(JSON.stringify(demoBrand))

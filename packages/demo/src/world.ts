@@ -1,0 +1,27 @@
+import { lanternpage, type LanternpageLine } from './lanternpage.ts'
+import { press, type PressLine } from './press.ts'
+import { wherabout, type WheraboutLine } from './wherabout.ts'
+
+export interface WorldOptions {
+  /** The same seed and end give the same world. Default 7. */
+  seed?: number
+  /** Epoch milliseconds: the world's last instant. */
+  end: number
+  /** Entries in all, ours included, about. Default 9000. */
+  entries?: number
+}
+
+export interface World {
+  lanternpage: LanternpageLine[]
+  wherabout: WheraboutLine[]
+  press: PressLine[]
+}
+
+/** What full banks give at a scale of 1. */
+const entriesAtFullScale = 12_000
+
+/** A year around Skerrivane Ferries, as the stand-in networks remember it. */
+export function generateWorld({ seed = 7, end, entries = 9000 }: WorldOptions): World {
+  const part = { seed, end, scale: entries / entriesAtFullScale }
+  return { lanternpage: lanternpage(part), wherabout: wherabout(part), press: press(part) }
+}

@@ -1,0 +1,85 @@
+// The demo world running: cluster, stand-ins, server. Used by the demo, the browser tests and the screenshots.
+import { randomBytes } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { freePort, startCluster } from './cluster.mjs'
+import { runProgram, startProgram, waitFor } from './processes.mjs'
+import { webFolder } from './setup.mjs'
+
+/** Ports and keys are made once and kept, because webhooks and sealed keys depend on them. */
+async function settingsOf(folder) {
+  const file = join(folder, 'settings.json')
+  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'))
+  const settings = { key: randomBytes(32).toString('base64'), port: await freePort(4600), standins: await freePorts() }
+  writeFileSync(`${file}.new`, JSON.stringify(settings))
+  renameSync(`${file}.new`, file)
+  return settings
+}
+
+async function freePorts() {
+  for (let first = 4700; ; first += 10) {
+    const found = await Promise.all([0, 1, 2].map((i) => freePort(first + i)))
+    if (found.every((port, i) => port === first + i)) return first
+  }
+}
+
+export const networksAt = (first) => [
+  { network: 'lanternpage', name: 'Lanternpage', channel: 'pages', address: `http://127.0.0.1:${first}` },
+  { network: 'wherabout', name: 'Wherabout', channel: 'maps', address: `http://127.0.0.1:${first + 1}` },
+]
+
+async function seedStandins(folder, { end, entries }) {
+  const standins = join(folder, 'standins')
+  if (existsSync(standins)) return false
+  const fresh = join(folder, 'standins.new')
+  rmSync(fresh, { recursive: true, force: true })
+  mkdirSync(fresh, { recursive: true })
+  await runProgram('packages/demo/src/write.ts', { args: [fresh, String(end), String(entries)] })
+  renameSync(fresh, standins)
+  return true
+}
+
+/** Starts everything in a folder; what is there already is kept. */
+export async function startWorld(folder, { say = () => {}, end = Date.now(), entries = 9000, databaseUrl = process.env.DATABASE_URL, fast = false, fill = true } = {}) {
+  mkdirSync(folder, { recursive: true })
+  const settings = await settingsOf(folder)
+  const logFolder = join(folder, 'logs')
+  const cluster = databaseUrl ? null : await startCluster(join(folder, 'postgres'), { fast })
+  const url = databaseUrl ?? cluster.createDatabase('murrabel')
+  const programs = []
+  const stop = async () => {
+    for (const program of programs.reverse()) await program.stop()
+    cluster?.stop()
+  }
+  try {
+    if (await seedStandins(folder, { end, entries })) say('Wrote a year of the Sound of Orrin into the stand-in networks.')
+    const standins = startProgram('standins', 'packages/standins/src/main.ts', { logFolder, env: { STANDINS_DATA: join(folder, 'standins'), STANDINS_PORT: String(settings.standins) } })
+    programs.push(standins)
+    const client = { clientId: 'murrabel', clientSecret: 'murrabel-at-the-standins' }
+    const address = `http://localhost:${settings.port}`
+    const env = {
+      DATABASE_URL: url,
+      MURRABEL_KEY: settings.key,
+      PORT: String(settings.port),
+      PUBLIC_ADDRESS: address,
+      MURRABEL_WEB: webFolder,
+      MURRABEL_NETWORKS: JSON.stringify(networksAt(settings.standins).map((n) => ({ ...n, ...client }))),
+      MURRABEL_INNER_ADDRESSES: `127.0.0.1:${settings.standins + 2}`,
+      LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+    }
+    const server = startProgram('server', 'packages/server/src/main.ts', { logFolder, env })
+    programs.push(server)
+    await waitFor(`http://127.0.0.1:${settings.standins + 2}/`, { program: standins })
+    await waitFor(`${address}/health`, { program: server })
+    if (fill) {
+      const brand = await runProgram('packages/demo/src/printBrand.ts')
+      await runProgram('packages/server/src/createBrandCli.ts', { env, input: brand })
+      await runProgram('packages/demo/src/fill.ts', { env: { MURRABEL_ADDRESS: address, PRESS_ADDRESS: `http://127.0.0.1:${settings.standins + 2}` }, show: true })
+    }
+    const exited = Promise.race(programs.map((p) => p.exited.then(() => p.name)))
+    return { address, standins: settings.standins, env, url, cluster, stop, exited, logFolder }
+  } catch (error) {
+    await stop()
+    throw new Error(`${error.message}\nWhat the programs printed is in ${logFolder}.`, { cause: error })
+  }
+}
