@@ -31,7 +31,9 @@ const team = { skerrivane: pages[0]!, 'skerrivane-dunmarrow': pages[1]! }
 /** Chance that the team has answered by the end: nearly always what is older, seldom what came today. */
 export const answeredBy = (end: number, at: number, often: number) => {
   const hours = (end - at) / hour
-  return hours < 2 ? 0 : hours < 20 ? often * 0.45 : hours < 14 * 24 ? Math.min(0.97, often * 1.6) : often
+  if (hours < 2) return 0
+  if (hours < 26) return often * 0.4
+  return hours < 16 * 24 ? 0.985 : often
 }
 
 /** Replies are slower at night. */
@@ -103,6 +105,9 @@ class LanternpageWorld {
       const who = this.people.somebody()
       const subject: Subject = { at, place: place.name, language: who.language }
       const roll = this.random()
+      // Nobody answers these; so that they do not lie open for days, the last fortnight has none but today's.
+      const quiet = this.end - at < 16 * day && this.end - at > day
+      if (roll < 0.018 && quiet) continue
       if (roll < 0.004) this.comment(at, post, complainer, repeatedComplaint)
       else if (roll < 0.012) this.comment(at, post, who, this.writer.about('spam', subject))
       else if (roll < 0.018) this.comment(at, post, who, this.writer.about('abuse', subject))

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { ref, useTemplateRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { whenSignedOut } from './api/call.ts'
+import { useKeys } from './composables/useKeys.ts'
+import LiveUpdates from './parts/LiveUpdates.vue'
+import KeyList from './parts/KeyList.vue'
+import TopBand from './parts/TopBand.vue'
+import UndoStrip from './parts/UndoStrip.vue'
+import { useBrand } from './stores/brand.ts'
+import { useUndo } from './stores/undo.ts'
+
+const route = useRoute()
+const router = useRouter()
+const brand = useBrand()
+const undo = useUndo()
+const keyList = ref(false)
+const band = useTemplateRef<InstanceType<typeof TopBand>>('band')
+
+whenSignedOut(() => {
+  if (route.path === '/sign-in') return
+  brand.answer = null
+  void router.push({ path: '/sign-in', query: { to: route.fullPath } })
+})
+useKeys({
+  '?': () => (keyList.value = true),
+  '/': () => band.value?.focusFind(),
+  u: () => void undo.undo(),
+})
+</script>
+
+<template>
+  <div class="app">
+    <TopBand ref="band" @keys="keyList = true" />
+    <RouterView />
+    <LiveUpdates v-if="brand.answer" />
+    <UndoStrip />
+    <KeyList v-model="keyList" />
+  </div>
+</template>
+
+<style scoped>
+.app {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+</style>

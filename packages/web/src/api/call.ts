@@ -1,0 +1,51 @@
+import { pathOf, type Problem, type Route } from '@murrabel/contract'
+
+/** A refusal of the server, or a server that cannot be reached (code "offline"). */
+export class CallProblem extends Error {
+  override readonly name = 'CallProblem'
+  constructor(
+    readonly problem: Omit<Problem, 'code'> & { code: Problem['code'] | 'offline' },
+  ) {
+    super(problem.detail)
+  }
+}
+
+export interface CallOptions<Body> {
+  params?: Record<string, string | number>
+  query?: Iterable<readonly [string, string]>
+  body?: Body
+  signal?: AbortSignal
+}
+
+let onSignedOut = () => {}
+/** What to do when the session has ended; set once by the application. */
+export function whenSignedOut(act: () => void): void {
+  onSignedOut = act
+}
+
+export function addressOf(route: Route<unknown, unknown>, { params, query }: Pick<CallOptions<unknown>, 'params' | 'query'> = {}): string {
+  const search = new URLSearchParams([...(query ?? [])].map(([name, value]) => [name, value])).toString()
+  return pathOf(route.path, params) + (search ? `?${search}` : '')
+}
+
+/** Calls a route of the contract. @throws CallProblem */
+export async function call<Body, Answer>(route: Route<Body, Answer>, options: CallOptions<Body> = {}): Promise<Answer> {
+  const { body, signal } = options
+  let response: Response
+  try {
+    response = await fetch(addressOf(route, options), {
+      method: route.method,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+      signal,
+    })
+  } catch (error) {
+    if (signal?.aborted) throw error
+    throw new CallProblem({ type: '', title: 'offline', status: 0, code: 'offline', detail: 'The server cannot be reached.' })
+  }
+  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as Answer
+  const problem = (await response.json().catch(() => null)) as Problem | null
+  const shown = problem ?? { type: '', title: 'broken', status: response.status, code: 'broken' as const, detail: `The server answered ${response.status}.` }
+  if (shown.code === 'notSignedIn') onSignedOut()
+  throw new CallProblem(shown)
+}

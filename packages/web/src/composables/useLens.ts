@@ -1,0 +1,45 @@
+import { computed, type ComputedRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { blankLens, lensFields, parseLens, printLens, type Lens, type LensProblem } from '@murrabel/core/lens'
+
+/** The usual lens of each section. */
+export const bases: Record<Lens['unit'], Lens> = {
+  threads: { ...blankLens, unit: 'threads', state: 'open', kinds: ['review', 'comment', 'message', 'question'], givenTo: 'meOrNobody', range: { last: 14 }, order: 'pressing' },
+  entries: { ...blankLens, unit: 'entries', range: { last: 90 }, order: 'newest' },
+}
+
+export interface UseLens {
+  lens: ComputedRef<Lens>
+  problems: ComputedRef<LensProblem[]>
+  /** The whole lens as pairs, for the server. */
+  query: ComputedRef<[string, string][]>
+  /** Changes part of the lens; each change is a step of the browser's history. */
+  change(part: Partial<Lens>): void
+  reset(): void
+}
+
+export const lensQuery = (lens: Lens): [string, string][] => [['unit', lens.unit], ...printLens(lens, { ...blankLens, unit: lens.unit })]
+
+/** The lens of the address, on top of the section's usual one. The address is the only place it is kept. */
+export function useLens(unit: Lens['unit']): UseLens {
+  const route = useRoute()
+  const router = useRouter()
+  const base = bases[unit]
+  const read = computed(() => {
+    const pairs = Object.entries(route.query).flatMap(([name, value]): [string, string][] => (typeof value === 'string' ? [[name, value]] : []))
+    return parseLens(pairs, base)
+  })
+  const lens = computed(() => read.value.lens)
+
+  function go(next: Lens): void {
+    const kept = Object.fromEntries(Object.entries(route.query).filter(([name]) => !lensFields.includes(name)))
+    void router.push({ query: { ...kept, ...Object.fromEntries(printLens(next, base)) } })
+  }
+  return {
+    lens,
+    problems: computed(() => read.value.problems),
+    query: computed(() => lensQuery(lens.value)),
+    change: (part) => go({ ...lens.value, ...part }),
+    reset: () => go(base),
+  }
+}

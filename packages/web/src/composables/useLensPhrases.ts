@@ -1,0 +1,75 @@
+import { computed, type Ref } from 'vue'
+import { lensKinds, lensOrders, lensParts, lensSentiments, lensStates, type Lens, type LensPart } from '@murrabel/core/lens'
+import { useBrand } from '../stores/brand.ts'
+import { useTexts } from './useTexts.ts'
+
+export type LensField = LensPart['field']
+
+export interface LensOption {
+  value: string | number
+  label: string
+}
+
+/** The lens in words of the reader's language, and what each phrase could be instead. */
+export function useLensPhrases(lens: Ref<Lens>) {
+  const { t, list, format } = useTexts()
+  const brand = useBrand()
+  const local = (text: string) => format(text.length > 10 ? `${text}:00:00Z` : `${text}T00:00:00Z`, { day: 'numeric', month: 'short', timeZone: 'UTC', ...(text.length > 10 ? { hour: '2-digit' } : {}) })
+
+  const names: Partial<Record<LensField, (value: string | number) => string>> = {
+    kinds: (v) => t(`lens.kind.${v}`),
+    channels: (v) => t(`lens.channel.${v}`),
+    places: (v) => brand.placeName(Number(v)) || `#${v}`,
+    sentiments: (v) => t(`lens.sentiment.${v}`),
+    givenTo: (v) => brand.colleagueName(Number(v)) || `#${v}`,
+    watch: (v) => brand.watchName(Number(v)) || `#${v}`,
+  }
+
+  function phrase({ field, message, values }: LensPart): string {
+    if (field === 'range') {
+      if (message === 'last') return t('lens.range.last', { n: values[0] }, Number(values[0]))
+      return t(`lens.range.${message}`, { from: local(String(values[0] ?? '')), to: local(String(values[1] ?? '')) })
+    }
+    const a = list(values.map((v) => names[field]?.(v) ?? String(v)))
+    if (field === 'kinds' && values.length) return a
+    return t(`lens.${field}.${message}`, { a })
+  }
+
+  const options = (field: LensField): LensOption[] => {
+    switch (field) {
+      case 'state':
+        return [...lensStates, 'any' as const].map((value) => ({ value, label: t(`lens.state.${value}`) }))
+      case 'kinds':
+        return lensKinds.map((value) => ({ value, label: t(`lens.kind.${value}`) }))
+      case 'channels':
+        return (brand.answer?.channels ?? []).map((value) => ({ value, label: t(`lens.channel.${value}`) }))
+      case 'places':
+        return brand.places.map(({ id, name }) => ({ value: id, label: name }))
+      case 'sentiments':
+        return lensSentiments.map((value) => ({ value, label: t(`lens.sentiment.${value}`) }))
+      case 'givenTo':
+        return [...(['anybody', 'me', 'nobody', 'meOrNobody'] as const).map((value) => ({ value, label: t(`lens.givenTo.${value}`) })), ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name }))]
+      case 'watch':
+        return [{ value: 0, label: t('lens.watch.all') }, ...brand.watches.map(({ id, name }) => ({ value: id, label: name }))]
+      case 'order':
+        return lensOrders.filter((value) => lens.value.unit === 'threads' || value !== 'pressing').map((value) => ({ value, label: t(`lens.order.${value}`) }))
+      case 'range':
+        return [7, 14, 30, 90, 365].map((value) => ({ value, label: t('lens.range.last', { n: value }, value) }))
+      default:
+        return []
+    }
+  }
+
+  /** The sentence: plain words and changeable phrases, in the order of the language. */
+  const sentence = computed(() => {
+    const parts = new Map<string, LensPart>(lensParts(lens.value).map((part) => [part.field, part]))
+    return t(`lens.${lens.value.unit}`)
+      .split(/(\[\w+\])/)
+      .filter(Boolean)
+      .map((piece) => {
+        const part = parts.get(piece.replace(/^\[|\]$/g, ''))
+        return part ? { text: phrase(part), field: part.field, narrows: part.narrows } : { text: piece, field: null, narrows: false }
+      })
+  })
+  return { sentence, options }
+}

@@ -1,0 +1,48 @@
+import { onMounted, onUnmounted } from 'vue'
+import { routes, type LiveEvent } from '@murrabel/contract'
+
+type Listener = (event: LiveEvent) => void
+const listeners = new Set<Listener>()
+let source: EventSource | null = null
+
+function open(): void {
+  if (source) return
+  source = new EventSource(routes.live.path)
+  source.onmessage = ({ data }) => {
+    const event = JSON.parse(String(data)) as LiveEvent
+    for (const listener of listeners) listener(event)
+  }
+  source.onerror = () => {
+    // The browser tries again by itself, unless the server said no.
+    if (source?.readyState === EventSource.CLOSED) {
+      source = null
+      setTimeout(() => listeners.size && open(), 3000)
+    }
+  }
+}
+
+function close(): void {
+  source?.close()
+  source = null
+}
+
+/** Server-sent events of the brand; one connection however many listen. */
+export function useLive(on: Listener): void {
+  onMounted(() => {
+    listeners.add(on)
+    open()
+  })
+  onUnmounted(() => {
+    listeners.delete(on)
+    if (!listeners.size) close()
+  })
+}
+
+/** Calls once for many calls in a short time: several notices come with one page of entries. */
+export function gathered(act: () => void, waitMs = 150): () => void {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  return () => {
+    clearTimeout(timer)
+    timer = setTimeout(act, waitMs)
+  }
+}

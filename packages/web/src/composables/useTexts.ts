@@ -1,0 +1,37 @@
+import { useI18n } from 'vue-i18n'
+import { useBrand } from '../stores/brand.ts'
+
+/** Dates in the reader's language and the brand's zone, and how far off a due time is. */
+export function useTexts() {
+  const { t, locale } = useI18n()
+  const brand = useBrand()
+  const format = (at: string | number | Date, options: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat(locale.value === 'en' ? 'en-GB' : locale.value, { timeZone: brand.zone, ...options }).format(new Date(at))
+
+  const clock = (at: string) => format(at, { hour: '2-digit', minute: '2-digit' })
+  const day = (at: string | number) => format(at, { day: 'numeric', month: 'short' })
+  const exact = (at: string) => format(at, { dateStyle: 'full', timeStyle: 'short' })
+  const dayKey = (at: string | number | Date) => format(at, { year: 'numeric', month: '2-digit', day: '2-digit' })
+
+  function when(at: string): string {
+    const sameYear = new Date(at).getFullYear() === new Date().getFullYear()
+    return `${sameYear ? day(at) : format(at, { day: 'numeric', month: 'short', year: 'numeric' })}, ${clock(at)}`
+  }
+  function span(minutes: number): string {
+    if (minutes < 60) return `${Math.max(1, Math.round(minutes))} min`
+    if (minutes < 48 * 60) return `${Math.round(minutes / 60)} h`
+    return `${Math.round(minutes / 1440)} d`
+  }
+  function due(at: string | null, now = Date.now()): { text: string; past: boolean } {
+    if (!at) return { text: t('time.noDue'), past: false }
+    const minutes = (now - Date.parse(at)) / 60_000
+    if (minutes > 0) return { text: t('time.pastDue', { t: span(minutes) }), past: true }
+    const today = dayKey(now)
+    if (dayKey(at) === today) return { text: t('time.due', { t: clock(at) }), past: false }
+    if (dayKey(Date.parse(at) - 86_400_000) === today) return { text: t('time.dueTomorrow', { t: clock(at) }), past: false }
+    return { text: t('time.dueOn', { d: day(at) }), past: false }
+  }
+  const list = (items: readonly string[]) => new Intl.ListFormat(locale.value === 'en' ? 'en-GB' : locale.value, { type: 'conjunction' }).format(items)
+  const number = (value: number) => new Intl.NumberFormat(locale.value).format(value)
+  return { t, locale, clock, day, exact, when, span, due, list, number, format }
+}

@@ -1,0 +1,34 @@
+import { ref, shallowRef, watch, type Ref } from 'vue'
+import { routes, type TideAnswer } from '@murrabel/contract'
+import type { Lens } from '@murrabel/core/lens'
+import { call } from '../api/call.ts'
+import { lensQuery } from './useLens.ts'
+
+/** The strip of time of a lens, and behind it the same without state and without who it is given to. */
+export function useTide(lens: Ref<Lens>) {
+  const tide = shallowRef<TideAnswer | null>(null)
+  const behind = shallowRef<TideAnswer | null>(null)
+  const loading = ref(true)
+  let run = 0
+
+  async function load(): Promise<void> {
+    const mine = ++run
+    loading.value = true
+    const whole: Lens = { ...lens.value, state: 'any', givenTo: 'anybody' }
+    const same = lens.value.state === 'any' && lens.value.givenTo === 'anybody'
+    try {
+      const [own, all] = await Promise.all([call(routes.tide, { query: lensQuery(lens.value) }), same ? null : call(routes.tide, { query: lensQuery(whole) })])
+      if (mine !== run) return
+      tide.value = own
+      behind.value = all
+    } catch {
+      if (mine === run) tide.value = null
+    } finally {
+      if (mine === run) loading.value = false
+    }
+  }
+  watch(lens, (now, before) => {
+    if (JSON.stringify(now) !== JSON.stringify(before)) void load()
+  })
+  return { tide, behind, loading, load }
+}

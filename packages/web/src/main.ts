@@ -1,0 +1,11 @@
+import '@fontsource-variable/source-sans-3'
+import '@fontsource-variable/source-serif-4'
+import './styles/tokens.css'
+import './styles/base.css'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { createMessages } from './messages/index.ts'
+import { router } from './router.ts'
+
+createApp(App).use(createPinia()).use(createMessages()).use(router).mount('#app')

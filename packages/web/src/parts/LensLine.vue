@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, toRef, useTemplateRef } from 'vue'
+import type { Lens } from '@murrabel/core/lens'
+import { routes, type CountAnswer } from '@murrabel/contract'
+import { addressOf } from '../api/call.ts'
+import { lensQuery } from '../composables/useLens.ts'
+import { useLensPhrases, type LensField } from '../composables/useLensPhrases.ts'
+import { useTexts } from '../composables/useTexts.ts'
+import { useUndo } from '../stores/undo.ts'
+import { Download, Link } from '@lucide/vue'
+import LensPanel from './LensPanel.vue'
+
+const { lens, count } = defineProps<{ lens: Lens; count: CountAnswer | null }>()
+const emit = defineEmits<{ change: [part: Partial<Lens>]; reset: [] }>()
+const { t, number } = useTexts()
+const undo = useUndo()
+const { sentence, options } = useLensPhrases(toRef(() => lens))
+const open = ref<LensField | null>(null)
+const line = useTemplateRef<HTMLElement>('line')
+
+const countText = computed(() => (count ? t(`lens.count.${lens.unit}`, { n: number(count.count) }, count.count) : ''))
+const csv = computed(() => addressOf(routes.exportCsv, { query: lensQuery(lens) }))
+const feed = computed(() => addressOf(routes.exportFeed, { query: lensQuery(lens) }))
+
+function change(part: Partial<Lens>): void {
+  open.value = null
+  emit('change', part)
+}
+async function keep(): Promise<void> {
+  await navigator.clipboard?.writeText(location.href)
+  undo.tell({ text: t('lens.copied') })
+}
+async function focus(field: LensField | null = null): Promise<void> {
+  if (field) open.value = field
+  await nextTick()
+  line.value?.querySelector<HTMLElement>(field ? `[data-field="${field}"]` : '[data-field]')?.focus()
+}
+defineExpose({ focus })
+</script>
+
+<template>
+  <div ref="line" class="lens" :aria-label="t('keys.lens')" role="region">
+    <p class="sentence">
+      <template v-for="(piece, i) in sentence" :key="i">
+        <el-popover v-if="piece.field" :visible="open === piece.field" trigger="click" placement="bottom-start" :width="piece.field === 'range' ? 320 : 240" :show-arrow="false" :persistent="false" @update:visible="(shown: boolean) => (open = shown ? piece.field : open === piece.field ? null : open)">
+          <template #reference>
+            <button type="button" class="phrase" :class="{ narrows: piece.narrows }" :data-field="piece.field" :aria-expanded="open === piece.field" @click="open = open === piece.field ? null : piece.field" @keydown.esc="open = null">{{ piece.text }}</button>
+          </template>
+          <LensPanel :field="piece.field" :lens="lens" :options="options(piece.field)" @change="change" @keydown.esc="open = null" />
+        </el-popover>
+        <span v-else>{{ piece.text }}</span>
+      </template>
+    </p>
+    <div class="right">
+      <span class="count" data-test="count" aria-live="polite">{{ countText }}<template v-if="count?.pastDue">, <b class="past">{{ t('lens.pastDue', { n: number(count.pastDue) }) }}</b></template></span>
+      <button type="button" class="plain icon" :aria-label="t('lens.keep')" :title="t('lens.keep')" @click="keep"><Link :size="16" /></button>
+      <el-dropdown trigger="click">
+        <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')"><Download :size="16" /></button>
+        <template #dropdown>
+          <el-dropdown-menu>
+            <el-dropdown-item><a class="export" :href="csv" download>{{ t('lens.exportCsv') }}</a></el-dropdown-item>
+            <el-dropdown-item><a class="export" :href="feed" download>{{ t('lens.exportFeed') }}</a></el-dropdown-item>
+          </el-dropdown-menu>
+        </template>
+      </el-dropdown>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lens {
+  display: flex;
+  align-items: center;
+  gap: 20px;
+  min-height: 46px;
+  padding: 4px 20px;
+  background: var(--sheet);
+  border-bottom: 1px solid var(--line);
+}
+.sentence {
+  font-size: 15px;
+  line-height: 21px;
+  flex: 1;
+}
+.phrase {
+  font: inherit;
+  color: var(--deep);
+  background: none;
+  border: 0;
+  border-bottom: 1.5px dotted var(--deep);
+  padding: 0;
+  cursor: pointer;
+  text-align: left;
+}
+.narrows {
+  font-weight: 600;
+}
+.right {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  font-size: 13px;
+  white-space: nowrap;
+}
+.icon {
+  line-height: 0;
+}
+.count {
+  color: var(--ink-soft);
+}
+.past {
+  font-weight: 600;
+  color: var(--flare-text);
+}
+.export {
+  border: 0;
+  color: var(--ink);
+}
+@media (max-width: 1100px) {
+  .lens {
+    flex-wrap: wrap;
+    gap: 4px 20px;
+  }
+}
+</style>

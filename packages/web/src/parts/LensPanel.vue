@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Lens } from '@murrabel/core/lens'
+import type { LensField, LensOption } from '../composables/useLensPhrases.ts'
+
+const { field, lens, options } = defineProps<{ field: LensField; lens: Lens; options: LensOption[] }>()
+const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
+const { t } = useI18n()
+
+const many = computed(() => ['kinds', 'channels', 'places', 'sentiments'].includes(field))
+const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
+const words = ref(lens.words)
+const dates = ref<[string, string] | null>(lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null)
+
+function single(value: string | number): void {
+  if (field === 'range') emit('change', { range: { last: Number(value) } })
+  else if (field === 'watch') emit('change', { watch: Number(value) || null })
+  else emit('change', { [field]: value })
+}
+function current(value: string | number): boolean {
+  if (field === 'range') return lens.range !== null && 'last' in lens.range && lens.range.last === value
+  if (field === 'watch') return (lens.watch ?? 0) === value
+  return lens[field] === value
+}
+function applyDates(value: [string, string] | null): void {
+  if (value) emit('change', { range: { from: value[0], to: value[1] } })
+}
+</script>
+
+<template>
+  <form class="panel" @submit.prevent="field === 'words' ? emit('change', { words: words.trim() }) : emit('change', { [field]: chosen })">
+    <h4>{{ t(`lens.field.${field}`) }}</h4>
+    <template v-if="field === 'words'">
+      <el-input v-model="words" :aria-label="t('lens.field.words')" maxlength="200" clearable autofocus />
+      <p class="soft hint">{{ t('lens.wordsHint') }}</p>
+      <button class="button primary" type="submit">{{ t('lens.apply') }}</button>
+    </template>
+    <template v-else-if="many">
+      <el-checkbox-group v-model="chosen" class="many">
+        <el-checkbox v-for="option in options" :key="option.value" :value="option.value" :label="option.label" />
+      </el-checkbox-group>
+      <div class="row">
+        <button class="button primary" type="submit">{{ t('lens.apply') }}</button>
+        <button class="button" type="button" @click="emit('change', { [field]: [] })">{{ t('lens.all') }}</button>
+      </div>
+    </template>
+    <template v-else>
+      <button v-for="option in options" :key="option.value" type="button" class="option" :class="{ current: current(option.value) }" :aria-pressed="current(option.value)" @click="single(option.value)">
+        {{ option.label }}
+      </button>
+      <template v-if="field === 'range'">
+        <button type="button" class="option" :class="{ current: lens.range === null }" @click="emit('change', { range: null })">{{ t('lens.range.all') }}</button>
+        <el-date-picker v-model="dates" type="daterange" value-format="YYYY-MM-DD" format="YYYY-MM-DD" :clearable="false" class="dates" @change="applyDates" />
+      </template>
+    </template>
+  </form>
+</template>
+
+<style scoped>
+.panel {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.many {
+  display: flex;
+  flex-direction: column;
+}
+.hint {
+  font-size: 13px;
+  margin: 6px 0;
+}
+.row {
+  display: flex;
+  gap: 8px;
+  margin-top: 8px;
+}
+.option {
+  font: inherit;
+  text-align: left;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-radius: var(--corner);
+  padding: 5px 8px;
+  cursor: pointer;
+}
+.option:hover {
+  background: var(--paper);
+}
+.current {
+  background: var(--deep-wash);
+  font-weight: 600;
+}
+.dates {
+  width: 100%;
+  margin-top: 6px;
+}
+</style>

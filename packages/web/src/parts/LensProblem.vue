@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+
+defineProps<{ what: string }>()
+const emit = defineEmits<{ reset: [] }>()
+const { t } = useI18n()
+</script>
+
+<template>
+  <div class="note" role="alert">
+    <p>{{ t('lens.unknown', { what }) }}</p>
+    <button type="button" class="button" @click="emit('reset')">{{ t('lens.reset') }}</button>
+  </div>
+</template>
+
+<style scoped>
+.note {
+  border-left: 3px solid var(--flare);
+  background: var(--note);
+  padding: 10px 14px;
+  margin: 8px;
+}
+.button {
+  margin-top: 6px;
+}
+</style>

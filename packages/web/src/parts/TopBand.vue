@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import { ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { useI18n } from 'vue-i18n'
+import { useBrand } from '../stores/brand.ts'
+import { useCounts } from '../stores/counts.ts'
+
+const brand = useBrand()
+const counts = useCounts()
+const router = useRouter()
+const { t, locale } = useI18n()
+const emit = defineEmits<{ keys: [] }>()
+const words = ref('')
+const find = useTemplateRef<HTMLInputElement>('find')
+
+const initials = (name: string) =>
+  name
+    .split(' ')
+    .map((part) => part[0])
+    .join('')
+    .slice(0, 2)
+function search(): void {
+  if (words.value.trim()) void router.push({ path: '/inbox', query: { words: words.value.trim(), state: 'any', given: 'anybody', time: 'all', kind: 'all', order: 'newest' } })
+}
+async function signOut(): Promise<void> {
+  await brand.signOut()
+  await router.push('/sign-in')
+}
+function speak(language: string): void {
+  locale.value = language
+  localStorage.setItem('murrabel.language', language)
+  document.documentElement.lang = language
+}
+defineExpose({ focusFind: () => find.value?.focus() })
+</script>
+
+<template>
+  <header v-if="brand.answer" class="band">
+    <el-dropdown trigger="click" placement="bottom-start">
+      <button type="button" class="brand" :aria-label="t('band.brandMenu')">
+        <b class="words">{{ brand.answer.brand.name }}</b>
+        <small>{{ t('band.places', { n: brand.places.length }, brand.places.length) }} · {{ t('band.profiles', { n: brand.answer.profileCount }, brand.answer.profileCount) }}</small>
+      </button>
+      <template #dropdown>
+        <el-dropdown-menu>
+          <el-dropdown-item @click="router.push('/set-up/profiles')">{{ t('sections.setUp') }}: {{ t('sections.profiles') }}</el-dropdown-item>
+          <el-dropdown-item @click="router.push('/set-up/import')">{{ t('sections.setUp') }}: {{ t('sections.import') }}</el-dropdown-item>
+        </el-dropdown-menu>
+      </template>
+    </el-dropdown>
+    <nav>
+      <RouterLink class="section" to="/inbox">{{ t('sections.inbox') }}<sup v-if="counts.pastDue" :title="t('band.pastDue', { n: counts.pastDue })">{{ counts.pastDue }}</sup></RouterLink>
+      <RouterLink class="section" to="/watch">{{ t('sections.watch') }}</RouterLink>
+    </nav>
+    <form class="find" role="search" @submit.prevent="search">
+      <input ref="find" v-model="words" type="search" :placeholder="t('band.find')" :aria-label="t('band.findLabel')" maxlength="200" />
+      <kbd>/</kbd>
+    </form>
+    <el-dropdown trigger="click">
+      <button type="button" class="me" :aria-label="t('band.meMenu')">{{ initials(brand.answer.me.name) }}</button>
+      <template #dropdown>
+        <el-dropdown-menu>
+          <el-dropdown-item disabled>{{ brand.answer.me.name }}</el-dropdown-item>
+          <el-dropdown-item @click="emit('keys')">{{ t('band.keys') }}</el-dropdown-item>
+          <el-dropdown-item v-if="locale !== 'fr'" divided @click="speak('fr')">Français</el-dropdown-item>
+          <el-dropdown-item v-if="locale !== 'en'" divided @click="speak('en')">English</el-dropdown-item>
+          <el-dropdown-item divided @click="signOut">{{ t('band.signOut') }}</el-dropdown-item>
+        </el-dropdown-menu>
+      </template>
+    </el-dropdown>
+  </header>
+</template>
+
+<style scoped>
+.band {
+  height: 52px;
+  flex: none;
+  background: var(--band);
+  color: var(--band-text);
+  display: flex;
+  align-items: center;
+  gap: 26px;
+  padding: 0 20px;
+}
+.brand {
+  font: inherit;
+  text-align: left;
+  color: var(--band-text);
+  background: none;
+  border: 0;
+  border-right: 1px solid var(--band-field);
+  padding: 0 22px 0 0;
+  cursor: pointer;
+}
+.brand b {
+  display: block;
+  font-size: 16px;
+  font-weight: 600;
+  line-height: 20px;
+}
+.brand small {
+  font-size: 12px;
+  line-height: 14px;
+  color: var(--band-soft);
+}
+nav {
+  display: flex;
+  align-items: baseline;
+  gap: 26px;
+  margin-right: auto;
+}
+.section {
+  color: var(--band-soft);
+  font-size: 15px;
+  border: 0;
+  padding: 16px 0;
+  position: relative;
+}
+.section.router-link-active {
+  color: var(--band-text);
+  font-weight: 600;
+}
+.section.router-link-active::after {
+  content: '';
+  position: absolute;
+  inset: auto 0 6px;
+  height: 3px;
+  background: var(--glow);
+}
+sup {
+  line-height: 0;
+  font-size: 11px;
+  font-weight: 600;
+  margin-left: 3px;
+  color: var(--glow);
+}
+.find {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  background: var(--band-field);
+  border-radius: var(--corner);
+  padding: 0 8px 0 12px;
+  width: 210px;
+}
+.find input {
+  font: inherit;
+  font-size: 13px;
+  flex: 1;
+  min-width: 0;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 6px 0;
+}
+.find input::placeholder {
+  color: var(--band-soft);
+}
+kbd {
+  font: inherit;
+  font-size: 11px;
+  color: var(--band-soft);
+}
+.me {
+  width: 28px;
+  height: 28px;
+  border-radius: 50%;
+  border: 0;
+  background: var(--pos);
+  color: var(--sheet);
+  font: inherit;
+  font-size: 12px;
+  font-weight: 600;
+  cursor: pointer;
+}
+:focus-visible {
+  outline-color: var(--glow);
+}
+@media (max-width: 720px) {
+  .band {
+    gap: 12px;
+    padding: 0 12px;
+  }
+  .find,
+  .brand small {
+    display: none;
+  }
+  nav {
+    gap: 14px;
+  }
+}
+</style>

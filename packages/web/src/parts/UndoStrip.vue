@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import { useUndo } from '../stores/undo.ts'
+
+const undo = useUndo()
+const { t } = useI18n()
+</script>
+
+<template>
+  <div class="strip" role="status" aria-live="polite">
+    <div v-if="undo.notice" class="inner" :class="{ problem: undo.notice.problem }">
+      <span>{{ undo.notice.text }}</span>
+      <button v-if="undo.notice.undo" class="undo" type="button" @click="undo.undo()">{{ t('undo.undo') }}<span class="key">u</span></button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  position: fixed;
+  bottom: 16px;
+  left: 50%;
+  transform: translateX(-50%);
+  z-index: 3000;
+}
+.inner {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  background: var(--band);
+  color: var(--band-text);
+  border-radius: var(--corner);
+  padding: 10px 16px;
+  box-shadow: 0 4px 14px rgb(0 0 0 / 25%);
+}
+.problem {
+  border-left: 4px solid var(--flare);
+}
+.undo {
+  font: inherit;
+  font-weight: 600;
+  background: none;
+  border: 0;
+  color: var(--glow);
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts" generic="T extends { id: number }">
+import { computed, useTemplateRef, watch } from 'vue'
+import { useVirtualizer } from '@tanstack/vue-virtual'
+
+const { rows, estimate, label, selected = null } = defineProps<{ rows: readonly T[]; estimate: number; label: string; selected?: number | null }>()
+const emit = defineEmits<{ end: [] }>()
+
+const box = useTemplateRef<HTMLElement>('box')
+const virtualizer = useVirtualizer(
+  computed(() => ({
+    count: rows.length,
+    getScrollElement: () => box.value,
+    estimateSize: () => estimate,
+    getItemKey: (index: number) => rows[index]?.id ?? index,
+    overscan: 8,
+  })),
+)
+const items = computed(() => virtualizer.value.getVirtualItems())
+const total = computed(() => virtualizer.value.getTotalSize())
+
+watch(items, (shown) => {
+  const last = shown[shown.length - 1]
+  if (last && last.index >= rows.length - 15) emit('end')
+})
+// What is chosen by key stays in sight.
+watch(
+  () => selected,
+  (id) => {
+    const index = rows.findIndex((row) => row.id === id)
+    if (index >= 0) virtualizer.value.scrollToIndex(index, { align: 'auto' })
+  },
+)
+const measure = (element: unknown) => {
+  if (element instanceof HTMLElement) virtualizer.value.measureElement(element)
+}
+</script>
+
+<template>
+  <div ref="box" class="box" role="list" :aria-label="label" tabindex="0">
+    <div class="all" :style="{ height: `${total}px` }">
+      <div v-for="item in items" :key="String(item.key)" :ref="measure" :data-index="item.index" class="item" role="listitem" :style="{ transform: `translateY(${item.start}px)` }">
+        <slot :row="rows[item.index]!" :index="item.index" />
+      </div>
+    </div>
+    <slot name="after" />
+  </div>
+</template>
+
+<style scoped>
+.box {
+  overflow-y: auto;
+  height: 100%;
+}
+.all {
+  position: relative;
+}
+.item {
+  position: absolute;
+  top: 0;
+  left: 0;
+  right: 0;
+}
+</style>

@@ -1,0 +1,29 @@
+export interface PieceMark {
+  start: number
+  end: number
+  /** Contribution of a word of opinion; undefined for a matched word of a watch. */
+  contribution?: number
+}
+
+export interface Piece {
+  text: string
+  hit: boolean
+  mood: 'positive' | 'negative' | null
+}
+
+/** Cuts a text at the ends of its marks, so that each piece can be drawn in one way. Marks may overlap. */
+export function entryPieces(text: string, hits: readonly PieceMark[], spans: readonly PieceMark[]): Piece[] {
+  const cuts = new Set([0, text.length])
+  for (const { start, end } of [...hits, ...spans]) {
+    cuts.add(Math.max(0, Math.min(text.length, start)))
+    cuts.add(Math.max(0, Math.min(text.length, end)))
+  }
+  const sorted = [...cuts].sort((a, b) => a - b)
+  const within = (list: readonly PieceMark[], from: number, to: number) => list.find((m) => m.start <= from && m.end >= to)
+  return sorted.slice(0, -1).map((from, i) => {
+    const to = sorted[i + 1]!
+    const span = within(spans, from, to)
+    const contribution = span?.contribution ?? 0
+    return { text: text.slice(from, to), hit: within(hits, from, to) !== undefined, mood: contribution > 0 ? 'positive' : contribution < 0 ? 'negative' : null }
+  })
+}

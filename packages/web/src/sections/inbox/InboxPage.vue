@@ -1,0 +1,286 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { routes, type EntryRow, type ThreadChangeAnswer, type ThreadEntry } from '@murrabel/contract'
+import { call, CallProblem } from '../../api/call.ts'
+import { useEntryList } from '../../composables/useEntryList.ts'
+import { useKeys } from '../../composables/useKeys.ts'
+import { useLens } from '../../composables/useLens.ts'
+import { gathered, useLive } from '../../composables/useLive.ts'
+import { useTexts } from '../../composables/useTexts.ts'
+import { useTide } from '../../composables/useTide.ts'
+import EmptyPlace from '../../parts/EmptyPlace.vue'
+import LensLine from '../../parts/LensLine.vue'
+import LensProblem from '../../parts/LensProblem.vue'
+import ProblemNote from '../../parts/ProblemNote.vue'
+import TideLine from '../../parts/TideLine.vue'
+import VirtualList from '../../parts/VirtualList.vue'
+import { useBrand } from '../../stores/brand.ts'
+import { useUndo } from '../../stores/undo.ts'
+import PersonPanel from './PersonPanel.vue'
+import ReplyBox from './ReplyBox.vue'
+import ThreadActions from './ThreadActions.vue'
+import ThreadEntries from './ThreadEntries.vue'
+import ThreadRow from './ThreadRow.vue'
+import { useThread } from './useThread.ts'
+
+const route = useRoute()
+const router = useRouter()
+const brand = useBrand()
+const undo = useUndo()
+const { t, list: joined, when } = useTexts()
+const { lens, problems, query, change, reset } = useLens('threads')
+const entries = useEntryList(query)
+const { rows, count } = entries
+const tide = useTide(lens)
+const threadId = computed(() => (route.params.thread ? Number(route.params.thread) : null))
+const { thread, problem, load: loadThread } = useThread(threadId)
+const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
+const replyBox = useTemplateRef<InstanceType<typeof ReplyBox>>('replyBox')
+const actions = useTemplateRef<InstanceType<typeof ThreadActions>>('actions')
+const fresh = ref(0)
+
+const mayAnswer = computed(() => brand.may('answer'))
+const index = computed(() => rows.value.findIndex((row) => row.threadId === threadId.value))
+const selectedRow = computed(() => rows.value[index.value]?.id ?? null)
+const lead = computed(() => thread.value?.entries.findLast((e) => e.direction === 'in') ?? null)
+const emptyText = computed(() => (lens.value.state === 'open' ? t('inbox.emptyOpen') : t('inbox.emptyOther')))
+
+const open = (row: EntryRow | undefined, replace = false) => {
+  const to = { path: row ? `/inbox/${row.threadId}` : '/inbox', query: route.query }
+  return replace ? router.replace(to) : router.push(to)
+}
+function step(way: 1 | -1): void {
+  const next = rows.value[index.value < 0 ? 0 : index.value + way]
+  if (next) void open(next, true)
+}
+
+/** After a change the thread may have left the lens: land on the one that was next. */
+async function moveOn(answer: ThreadChangeAnswer): Promise<void> {
+  const at = index.value
+  const leaves = lens.value.state !== 'any' && answer.thread.state !== lens.value.state
+  const next = rows.value[at + 1] ?? rows.value[at - 1]
+  if (at >= 0 && leaves) {
+    rows.value = rows.value.filter((_, i) => i !== at)
+    await open(next, true)
+  } else await loadThread()
+  void entries.refresh()
+  void tide.load()
+}
+
+function told(error: unknown): void {
+  if (!(error instanceof CallProblem)) throw error
+  undo.tell({ text: error.problem.fields?.[0]?.message ?? error.problem.detail, problem: true })
+}
+
+/** Does something to the open thread, tells it with the way back, and goes on. */
+async function act(work: Promise<ThreadChangeAnswer>, text: string): Promise<void> {
+  try {
+    const answer = await work
+    const back = answer.eventId
+    if (back !== null) undo.tell({ text, undo: () => takeBack(answer.thread.id, back) })
+    await moveOn(answer)
+  } catch (error) {
+    told(error)
+  }
+}
+async function takeBack(id: number, event: number): Promise<void> {
+  try {
+    await call(routes.undo, { params: { id, event } })
+    undo.tell({ text: t('undo.undone') })
+    await entries.refresh()
+    await router.replace({ path: `/inbox/${id}`, query: route.query })
+    await loadThread()
+    void tide.load()
+  } catch (error) {
+    told(error)
+  }
+}
+const event = (kind: 'finish' | 'reopen' | 'setAside', until?: string) => {
+  if (!thread.value || !mayAnswer.value) return
+  const text = kind === 'setAside' ? t('undo.setAside', { t: when(until ?? '') }) : t(`undo.${kind}`)
+  void act(call(routes.threadEvent, { params: { id: thread.value.id }, body: { kind, until } }), text)
+}
+function give(to: number | null): void {
+  if (!thread.value) return
+  void act(call(routes.give, { params: { id: thread.value.id }, body: { to } }), t('undo.give', { name: to === null ? t('inbox.nobody') : brand.colleagueName(to) }))
+}
+async function onSent(answer: ThreadChangeAnswer, finished: boolean): Promise<void> {
+  undo.tell({ text: finished ? t('undo.sent') : t('undo.sentOpen') })
+  await moveOn(answer)
+}
+async function judge(entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null): Promise<void> {
+  if (!mayAnswer.value) return
+  const before = entry.correctedBy ? (entry.sentiment as 'positive' | 'neutral' | 'negative') : null
+  try {
+    await call(routes.correct, { params: { id: entry.id }, body: { label } })
+    if (label) {
+      entries.change(entry.id, { sentiment: label })
+      undo.tell({ text: t('undo.corrected', { label: t(`sentiment.${label}`) }), undo: () => judge({ ...entry, correctedBy: '' }, before) })
+    }
+    await loadThread()
+    void tide.load()
+  } catch (error) {
+    told(error)
+  }
+}
+async function retry(id: number): Promise<void> {
+  await call(routes.retrySending, { params: { id } }).catch(told)
+  await loadThread()
+}
+async function callBack(entry: ThreadEntry): Promise<void> {
+  if (!entry.outbox) return
+  try {
+    await call(routes.cancelSending, { params: { id: entry.outbox.id } })
+    replyBox.value?.put(entry.text)
+    await loadThread()
+  } catch (error) {
+    told(error)
+  }
+}
+
+/** New entries are counted while somebody reads; an untouched list takes them in by itself. */
+const refresh = gathered(() => {
+  void entries.refresh()
+  void tide.load()
+})
+useLive((live) => {
+  if (live.kind !== 'entries' && live.kind !== 'thread') return
+  if (threadId.value !== null && (live.threads.includes(threadId.value) || !live.threads.length)) void loadThread()
+  if (live.kind === 'entries' && live.count > 0 && lens.value.order !== 'pressing' && index.value > 0) fresh.value += live.count
+  else refresh()
+})
+async function showFresh(): Promise<void> {
+  fresh.value = 0
+  await entries.refresh()
+}
+
+useKeys({
+  j: () => step(1),
+  ArrowDown: () => step(1),
+  k: () => step(-1),
+  ArrowUp: () => step(-1),
+  Enter: () => void (index.value < 0 ? open(rows.value[0]) : undefined),
+  f: () => event('finish'),
+  w: () => replyBox.value?.focus(),
+  g: () => actions.value?.openGive(),
+  s: () => actions.value?.openAside(),
+  '-': () => void (lead.value && judge(lead.value, 'negative')),
+  '0': () => void (lead.value && judge(lead.value, 'neutral')),
+  '+': () => void (lead.value && judge(lead.value, 'positive')),
+  l: () => void lensLine.value?.focus(),
+})
+
+onMounted(async () => {
+  void tide.load()
+  await entries.load()
+  if (threadId.value === null && rows.value.length && window.innerWidth >= 720) await open(rows.value[0], true)
+})
+watch(query, async () => {
+  fresh.value = 0
+})
+</script>
+
+<template>
+  <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset" />
+  <TideLine :lens="lens" :tide="tide.tide.value" :behind="tide.behind.value" :loading="tide.loading.value" @range="(range) => change({ range })" />
+  <main class="body" :class="{ reading: threadId !== null }">
+    <section class="list" :aria-label="t('inbox.list')">
+      <LensProblem v-if="problems.length" :what="joined(problems.map((p) => `${p.field}=${p.value}`))" @reset="reset" />
+      <ProblemNote v-if="entries.problem.value" :problem="entries.problem.value" @again="entries.load" />
+      <button v-if="fresh" type="button" class="fresh" @click="showFresh">{{ t('inbox.newOnes', { n: fresh }, fresh) }}</button>
+      <VirtualList v-if="rows.length" :rows="rows" :estimate="75" :label="t('inbox.list')" :selected="selectedRow" @end="entries.more">
+        <template #default="{ row }"><ThreadRow :row="row" :selected="row.threadId === threadId" @open="open(row)" /></template>
+      </VirtualList>
+      <EmptyPlace v-else-if="!entries.loading.value && !entries.problem.value" :title="t('inbox.emptyTitle')" :text="brand.answer?.profileCount ? emptyText : t('inbox.emptyNoProfile')">
+        <RouterLink v-if="!brand.answer?.profileCount" to="/set-up/profiles">{{ t('inbox.connect') }}</RouterLink>
+        <button v-else type="button" class="button" @click="reset">{{ t('lens.reset') }}</button>
+      </EmptyPlace>
+    </section>
+    <template v-if="thread">
+      <section class="reading-column" :aria-label="thread.person?.name ?? thread.profile">
+        <div class="scroll">
+          <RouterLink class="back" :to="{ path: '/inbox', query: route.query }">{{ t('inbox.list') }}</RouterLink>
+          <ThreadEntries :thread="thread" :may="mayAnswer" @judge="judge" @retry="retry" @call-back="callBack" />
+        </div>
+        <ReplyBox v-if="thread.reply.possible && mayAnswer" :key="thread.id" ref="replyBox" :thread="thread" @sent="onSent" @changed="loadThread">
+          <ThreadActions ref="actions" :thread="thread" @event="event" @give="give" />
+        </ReplyBox>
+        <div v-else class="no-reply">
+          <span class="soft">{{ thread.reply.reason ? t(`inbox.noReply.${thread.reply.reason}`) : '' }}</span>
+          <ThreadActions v-if="mayAnswer" ref="actions" :thread="thread" @event="event" @give="give" />
+        </div>
+      </section>
+      <PersonPanel class="side" :thread="thread" />
+    </template>
+    <section v-else class="reading-column"><ProblemNote v-if="problem" :problem="problem" @again="loadThread" /><EmptyPlace v-else-if="rows.length" :text="t('inbox.choose')" /></section>
+  </main>
+</template>
+
+<style scoped>
+.body {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 392px minmax(0, 1fr) 258px;
+}
+.list {
+  border-right: 1px solid var(--line);
+  background: var(--sheet);
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+.fresh {
+  font: inherit;
+  font-weight: 600;
+  color: var(--on-deep);
+  background: var(--deep);
+  border: 0;
+  padding: 6px;
+  cursor: pointer;
+}
+.reading-column {
+  background: var(--sheet);
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.scroll {
+  flex: 1;
+  overflow-y: auto;
+  padding: 4px 28px;
+}
+.back {
+  display: none;
+}
+.no-reply {
+  border-top: 1px solid var(--line);
+  padding: 12px 28px;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+@media (max-width: 1100px) {
+  .body {
+    grid-template-columns: 330px minmax(0, 1fr);
+  }
+  .side {
+    display: none;
+  }
+}
+@media (max-width: 720px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .reading .list,
+  .body:not(.reading) .reading-column {
+    display: none;
+  }
+  .back {
+    display: inline-block;
+    margin: 10px 0;
+  }
+}
+</style>

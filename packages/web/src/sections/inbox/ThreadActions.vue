@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed, useTemplateRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { DropdownInstance } from 'element-plus'
+import type { ThreadAnswer } from '@murrabel/contract'
+import { useBrand } from '../../stores/brand.ts'
+import { asideTimes } from './asideTimes.ts'
+
+const { thread } = defineProps<{ thread: ThreadAnswer }>()
+const emit = defineEmits<{ event: [kind: 'finish' | 'reopen' | 'setAside', until?: string]; give: [to: number | null] }>()
+const { t } = useI18n()
+const brand = useBrand()
+const giveMenu = useTemplateRef<DropdownInstance>('giveMenu')
+const asideMenu = useTemplateRef<DropdownInstance>('asideMenu')
+const times = computed(() => asideTimes(Date.now(), brand.zone))
+defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => asideMenu.value?.handleOpen() })
+</script>
+
+<template>
+  <button v-if="thread.state !== 'done'" type="button" class="button" @click="emit('event', 'finish')">{{ t('inbox.finish') }}<span class="key">f</span></button>
+  <button v-if="thread.state !== 'open'" type="button" class="button" @click="emit('event', 'reopen')">{{ t('inbox.reopen') }}</button>
+  <el-dropdown ref="asideMenu" trigger="click" placement="top-start" @command="(until: string) => emit('event', 'setAside', until)">
+    <button type="button" class="button">{{ t('inbox.setAside') }}<span class="key">s</span></button>
+    <template #dropdown>
+      <el-dropdown-menu>
+        <el-dropdown-item v-for="time in times" :key="time.name" :command="time.until">{{ t(`inbox.${time.name}`) }}</el-dropdown-item>
+      </el-dropdown-menu>
+    </template>
+  </el-dropdown>
+  <el-dropdown ref="giveMenu" trigger="click" placement="top-start" @command="(to: number) => emit('give', to || null)">
+    <button type="button" class="button">{{ thread.givenTo ? brand.colleagueName(thread.givenTo) : t('inbox.give') }}<span class="key">g</span></button>
+    <template #dropdown>
+      <el-dropdown-menu>
+        <el-dropdown-item v-for="colleague in brand.colleagues" :key="colleague.id" :command="colleague.id">{{ colleague.name }}</el-dropdown-item>
+        <el-dropdown-item divided :command="0">{{ t('inbox.nobody') }}</el-dropdown-item>
+      </el-dropdown-menu>
+    </template>
+  </el-dropdown>
+</template>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { spansOfText, spansOfTitle } from '@murrabel/core/text'
+import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import EntryText from '../../parts/EntryText.vue'
+import RatingSteps from '../../parts/RatingSteps.vue'
+import JudgeLine from './JudgeLine.vue'
+
+const { thread, may } = defineProps<{ thread: ThreadAnswer; may: boolean }>()
+const emit = defineEmits<{ judge: [entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null]; retry: [id: number]; callBack: [entry: ThreadEntry] }>()
+const { t, when, exact } = useTexts()
+
+const lead = computed(() => thread.entries.findLast((e) => e.direction === 'in')?.id)
+const hits = computed(() => thread.watches.flatMap((w) => w.hits))
+const networkName = computed(() => (thread.network === 'feed' ? thread.profile : thread.network.charAt(0).toUpperCase() + thread.network.slice(1)))
+</script>
+
+<template>
+  <div>
+    <article v-for="entry in thread.entries" :key="entry.id" class="entry" :class="{ ours: entry.direction === 'out', lead: entry.id === lead }" :data-entry="entry.id">
+      <header>
+        <b>{{ entry.direction === 'out' ? entry.author || t('inbox.us') : entry.author }}</b>
+        <RatingSteps v-if="entry.rating !== null" :rating="entry.rating" />
+        <time class="soft" :datetime="entry.at" :title="exact(entry.at)">{{ when(entry.at) }}</time>
+      </header>
+      <h3 v-if="entry.title" class="words title"><EntryText :text="entry.title" :hits="entry.id === lead ? spansOfTitle(entry.title, hits) : []" /></h3>
+      <p v-if="entry.direction === 'out'" class="out">{{ entry.text }}</p>
+      <p v-else-if="entry.text" class="said">
+        <EntryText :text="entry.text" :spans="spansOfText(entry.title, entry.spans)" :hits="entry.id === lead ? spansOfText(entry.title, hits) : []" />
+      </p>
+      <p v-else class="soft">{{ t('inbox.noWords') }}</p>
+      <JudgeLine v-if="entry.direction === 'in'" :entry="entry" :may="may" @judge="(label) => emit('judge', entry, label)" />
+      <p v-if="entry.outbox" class="outbox" :class="entry.outbox.state" data-test="outbox">
+        {{ t(`inbox.outbox.${entry.outbox.state}`) }}<template v-if="entry.outbox.attempts > 1">, {{ t('inbox.tries', { n: entry.outbox.attempts }) }}</template>
+        <template v-if="entry.outbox.error">: {{ entry.outbox.error }}</template>
+        <template v-if="may && (entry.outbox.state === 'failed' || entry.outbox.state === 'waiting')">
+          <button type="button" class="plain" @click="emit('retry', entry.outbox.id)">{{ t('inbox.retry') }}</button>
+          <button type="button" class="plain" @click="emit('callBack', entry)">{{ t('inbox.callBack') }}</button>
+        </template>
+      </p>
+      <a v-if="entry.url" class="original" :href="entry.url" target="_blank" rel="noopener noreferrer">{{ t('inbox.original', { network: networkName }) }}</a>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.entry {
+  max-width: 640px;
+  padding: 14px 0;
+}
+.entry + .entry {
+  border-top: 1px solid var(--line);
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-bottom: 6px;
+}
+header b {
+  font-size: 15px;
+  font-weight: 600;
+}
+.lead header b {
+  font-size: 17px;
+}
+time {
+  margin-left: auto;
+  font-size: 13px;
+}
+.title {
+  font-size: 17px;
+  line-height: 24px;
+  margin-bottom: 4px;
+}
+.said {
+  font-size: 16px;
+  line-height: 26px;
+  margin-bottom: 8px;
+}
+.lead .said {
+  font-size: 17px;
+  line-height: 27px;
+}
+.ours {
+  padding-left: 16px;
+  border-left: 3px solid var(--deep-wash);
+}
+.out {
+  white-space: pre-line;
+  overflow-wrap: anywhere;
+}
+.outbox {
+  font-size: 13px;
+  color: var(--ink-soft);
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  margin-top: 4px;
+}
+.failed {
+  color: var(--flare-text);
+}
+.original {
+  font-size: 13px;
+}
+</style>

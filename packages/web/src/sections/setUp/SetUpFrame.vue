@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+
+defineProps<{ title: string; intro: string }>()
+const { t } = useI18n()
+</script>
+
+<template>
+  <main class="set-up">
+    <nav :aria-label="t('sections.setUp')">
+      <h4>{{ t('sections.setUp') }}</h4>
+      <RouterLink to="/set-up/profiles">{{ t('sections.profiles') }}</RouterLink>
+      <RouterLink to="/set-up/import">{{ t('sections.import') }}</RouterLink>
+    </nav>
+    <section>
+      <h1>{{ title }}</h1>
+      <p class="soft intro">{{ intro }}</p>
+      <slot />
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.set-up {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 200px minmax(0, 1fr);
+}
+nav {
+  border-right: 1px solid var(--line);
+  padding: 18px 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+nav a {
+  border: 0;
+  align-self: flex-start;
+}
+.router-link-active {
+  font-weight: 600;
+  color: var(--ink);
+}
+section {
+  background: var(--sheet);
+  padding: 16px 28px 40px;
+  overflow-y: auto;
+}
+h1 {
+  font-size: 22px;
+  line-height: 30px;
+}
+.intro {
+  margin-bottom: 18px;
+}
+@media (max-width: 720px) {
+  .set-up {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  nav {
+    flex-direction: row;
+  }
+}
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useI18n } from 'vue-i18n'
+import { ValidationError } from 'yup'
+import { signInSchema } from '@murrabel/contract'
+import { CallProblem } from '../../api/call.ts'
+import ProblemNote from '../../parts/ProblemNote.vue'
+import { useBrand } from '../../stores/brand.ts'
+import { useCounts } from '../../stores/counts.ts'
+
+const { t } = useI18n()
+const brand = useBrand()
+const counts = useCounts()
+const route = useRoute()
+const router = useRouter()
+const email = ref('')
+const password = ref('')
+const busy = ref(false)
+const problem = ref<CallProblem | null>(null)
+const fields = ref<Record<string, string>>({})
+
+async function submit(): Promise<void> {
+  problem.value = null
+  fields.value = {}
+  busy.value = true
+  try {
+    const given = await signInSchema.validate({ email: email.value, password: password.value }, { abortEarly: false })
+    await brand.signIn(given)
+    void counts.load().catch(() => {})
+    const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//') ? route.query.to : '/inbox'
+    await router.push(to)
+  } catch (error) {
+    if (error instanceof ValidationError) fields.value = Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message]))
+    else if (error instanceof CallProblem) problem.value = error
+    else throw error
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <main class="page">
+    <form class="form" novalidate @submit.prevent="submit">
+      <h1 class="words">Murrabel</h1>
+      <p class="soft">{{ t('signIn.tagline') }}</p>
+      <label for="email">{{ t('signIn.email') }}</label>
+      <el-input id="email" v-model="email" type="email" autocomplete="username" autofocus />
+      <p v-if="fields.email" class="wrong">{{ fields.email }}</p>
+      <label for="password">{{ t('signIn.password') }}</label>
+      <el-input id="password" v-model="password" type="password" autocomplete="current-password" show-password />
+      <p v-if="fields.password" class="wrong">{{ fields.password }}</p>
+      <ProblemNote v-if="problem" :problem="problem" @again="submit" />
+      <button class="button primary go" type="submit" :disabled="busy">{{ busy ? t('signIn.checking') : t('signIn.go') }}</button>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  flex: 1;
+  display: grid;
+  place-items: center;
+  background: var(--band);
+}
+.form {
+  width: 340px;
+  background: var(--sheet);
+  border-radius: var(--corner);
+  border-top: 4px solid var(--glow);
+  padding: 28px 32px 32px;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+h1 {
+  font-size: 26px;
+  line-height: 32px;
+}
+label {
+  font-weight: 600;
+  margin-top: 12px;
+}
+.wrong {
+  color: var(--flare-text);
+  font-size: 13px;
+}
+.go {
+  margin-top: 18px;
+  padding: 8px 12px;
+}
+</style>

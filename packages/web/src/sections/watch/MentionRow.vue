@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { spansOfText, spansOfTitle } from '@murrabel/core/text'
+import type { EntryRow } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import EntryText from '../../parts/EntryText.vue'
+import RatingSteps from '../../parts/RatingSteps.vue'
+import SentimentMark from '../../parts/SentimentMark.vue'
+import { useBrand } from '../../stores/brand.ts'
+
+const { row, selected = false } = defineProps<{ row: EntryRow; selected?: boolean }>()
+const { t, when, exact } = useTexts()
+const brand = useBrand()
+const hits = computed(() => row.hits ?? [])
+const where = computed(() => [row.author, row.profile, brand.placeName(row.placeId)].filter(Boolean).join(' · '))
+</script>
+
+<template>
+  <article class="mention" :class="{ selected }" data-test="mention">
+    <SentimentMark class="mark" :sentiment="row.sentiment" />
+    <div>
+      <p v-if="row.title" class="title"><EntryText :text="row.title" :hits="spansOfTitle(row.title, hits)" /></p>
+      <p class="text"><EntryText :text="row.text" :hits="spansOfText(row.title, hits)" :spans="spansOfText(row.title, row.spans)" /></p>
+      <p class="meta">
+        <RatingSteps v-if="row.rating !== null" :rating="row.rating" />
+        <span>{{ where }}</span>
+        <time :datetime="row.at" :title="exact(row.at)">{{ when(row.at) }}</time>
+        <RouterLink :to="{ path: `/inbox/${row.threadId}`, query: { state: 'any', given: 'anybody', kind: 'all', time: 'all', order: 'newest' } }">{{ t('watch.openThread') }}</RouterLink>
+        <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{ t('inbox.original', { network: row.profile }) }}</a>
+      </p>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.mention {
+  display: flex;
+  gap: 12px;
+  padding: 10px 12px 10px 9px;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+}
+.selected {
+  background: var(--deep-wash);
+  border-left-color: var(--deep);
+}
+.mark {
+  margin-top: 6px;
+}
+.title {
+  font-weight: 600;
+  font-size: 16px;
+  line-height: 22px;
+}
+.text {
+  font-size: 16px;
+  line-height: 24px;
+}
+.meta {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+</style>

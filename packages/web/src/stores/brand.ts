@@ -1,0 +1,46 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { routes, type BrandAnswer, type SignIn } from '@murrabel/contract'
+import { call, CallProblem } from '../api/call.ts'
+
+const writes = { answer: ['owner', 'lead', 'specialist', 'placeManager'], watch: ['owner', 'lead', 'specialist'], setUp: ['owner', 'lead'], import: ['owner', 'lead', 'specialist'] }
+
+/** The brand one works on, and who one is: shared by all sections. */
+export const useBrand = defineStore('brand', () => {
+  const answer = ref<BrandAnswer | null>(null)
+  const signedOut = ref(false)
+
+  async function load(): Promise<boolean> {
+    try {
+      answer.value = await call(routes.brand)
+      signedOut.value = false
+      return true
+    } catch (error) {
+      if (error instanceof CallProblem && error.problem.code === 'notSignedIn') return false
+      throw error
+    }
+  }
+  async function signIn(given: SignIn): Promise<void> {
+    answer.value = await call(routes.signIn, { body: given })
+    signedOut.value = false
+  }
+  async function signOut(): Promise<void> {
+    await call(routes.signOut)
+    answer.value = null
+  }
+  async function reloadWatches(): Promise<void> {
+    const watches = await call(routes.watches)
+    if (answer.value) answer.value = { ...answer.value, watches }
+  }
+  function may(right: keyof typeof writes): boolean {
+    return answer.value !== null && writes[right].includes(answer.value.me.role)
+  }
+  const places = computed(() => answer.value?.places ?? [])
+  const colleagues = computed(() => answer.value?.colleagues ?? [])
+  const watches = computed(() => answer.value?.watches ?? [])
+  const placeName = (id: number | null) => places.value.find((p) => p.id === id)?.name ?? ''
+  const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
+  const watchName = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
+  const zone = computed(() => answer.value?.brand.zone ?? 'UTC')
+  return { answer, signedOut, load, signIn, signOut, reloadWatches, may, places, colleagues, watches, placeName, colleagueName, watchName, zone }
+})
