@@ -11,14 +11,19 @@ function running() {
   if (!existsSync(lock)) return null
   try {
     const { pid, address } = JSON.parse(readFileSync(lock, 'utf8'))
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('demo.mjs') && pid !== process.pid ? { pid, address } : null
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('demo.mjs') && pid !== process.pid
+      ? { pid, address }
+      : null
   } catch {
     return null
   }
 }
 
 const other = running()
-if (other) fail(`The demo is running already${other.address ? ` at ${other.address}` : ''} (process ${other.pid}). Stop that one first.`)
+if (other)
+  fail(
+    `The demo is running already${other.address ? ` at ${other.address}` : ''} (process ${other.pid}). Stop that one first.`,
+  )
 
 const began = Date.now()
 ensureNode()
@@ -29,7 +34,8 @@ const { startWorld } = await import('./lib/world.mjs')
 const { startCluster } = await import('./lib/cluster.mjs')
 
 if (process.argv.includes('--fresh') && existsSync(folder)) {
-  if (process.env.DATABASE_URL) fail('--fresh empties the private database only. Empty the one of DATABASE_URL yourself.')
+  if (process.env.DATABASE_URL)
+    fail('--fresh empties the private database only. Empty the one of DATABASE_URL yourself.')
   const cluster = await startCluster(join(folder, 'postgres'))
   cluster.stop()
   cluster.remove()

@@ -12,14 +12,18 @@ const folder = process.env.SHOTS ?? join(root, 'docs/screenshots')
 mkdirSync(folder, { recursive: true })
 
 const address = process.env.MURRABEL_ADDRESS
-const world = address ? { address, stop: async () => {} } : await startWorld(join(root, 'data/screenshots'), { say: console.log })
+const world = address
+  ? { address, stop: async () => {} }
+  : await startWorld(join(root, 'data/screenshots'), { say: console.log })
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
 
 async function settle() {
   await page.waitForLoadState('load')
   await page.evaluate(() => document.fonts.ready)
-  await page.waitForFunction(() => document.querySelectorAll('[data-test="bar"]').length > 0 || !document.querySelector('.tide'))
+  await page.waitForFunction(
+    () => document.querySelectorAll('[data-test="bar"]').length > 0 || !document.querySelector('.tide'),
+  )
   await page.waitForTimeout(600)
 }
 
@@ -54,15 +58,19 @@ const shots = {
   },
   async import() {
     await page.goto(`${world.address}/set-up/import`)
-    const csv = 'Date;Author;Stars;Review;Harbour\n3.11.2026;Hanne Lund;5;"Kind crew, warm galley";Inchgarth\n4.11.2026;Piet Vos;7;Too slow;Dunmarrow\n'
-    await page.locator('[data-test="file"]').setInputFiles({ name: 'reviews.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+    const csv =
+      'Date;Author;Stars;Review;Harbour\n3.11.2026;Hanne Lund;5;"Kind crew, warm galley";Inchgarth\n4.11.2026;Piet Vos;7;Too slow;Dunmarrow\n'
+    await page
+      .locator('[data-test="file"]')
+      .setInputFiles({ name: 'reviews.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
     await page.getByRole('button', { name: /Bring in/ }).waitFor()
   },
 }
 
 const wanted = process.argv.slice(2)
 await page.goto(`${world.address}/sign-in`)
-if (!wanted.length || wanted.includes('sign-in')) await page.screenshot({ path: join(folder, 'sign-in.png'), animations: 'disabled' })
+if (!wanted.length || wanted.includes('sign-in'))
+  await page.screenshot({ path: join(folder, 'sign-in.png'), animations: 'disabled' })
 await page.getByLabel('E-mail address').fill('ivo@skerrivane.example')
 await page.getByLabel('Password', { exact: true }).fill('sound-of-orrin')
 await page.getByRole('button', { name: 'Sign in' }).click()

@@ -15,7 +15,12 @@ export default defineConfig({
     AutoImport({ resolvers: [ElementPlusResolver({ importStyle })], dts: 'auto-imports.d.ts' }),
     Components({ resolvers: [ElementPlusResolver({ importStyle })], dirs: [], dts: 'components.d.ts' }),
   ],
-  define: { __VUE_OPTIONS_API__: true, __VUE_PROD_DEVTOOLS__: false, __VUE_I18N_LEGACY_API__: false, __INTLIFY_PROD_DEVTOOLS__: false },
+  define: {
+    __VUE_OPTIONS_API__: true,
+    __VUE_PROD_DEVTOOLS__: false,
+    __VUE_I18N_LEGACY_API__: false,
+    __INTLIFY_PROD_DEVTOOLS__: false,
+  },
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },
   server: { proxy: { '/api': 'http://localhost:4600', '/oauth': 'http://localhost:4600' } },
 })

@@ -13,13 +13,17 @@ const tsx = join(root, 'node_modules/tsx/dist/cli.mjs')
 export function startProgram(name, file, { env = {}, logFolder, args = [] } = {}) {
   mkdirSync(logFolder, { recursive: true })
   const log = createWriteStream(join(logFolder, `${name}.log`), { flags: 'a' })
-  const child = spawn(process.execPath, ['--import', join(root, 'node_modules/tsx/dist/loader.mjs'), join(root, file), ...args], {
-    cwd: root,
-    env: { ...process.env, ...env, MURRABEL_PARENT: '1' },
-    stdio: ['pipe', 'pipe', 'pipe'],
-    // Ctrl-C reaches this process alone, which stops the others in order.
-    detached: true,
-  })
+  const child = spawn(
+    process.execPath,
+    ['--import', join(root, 'node_modules/tsx/dist/loader.mjs'), join(root, file), ...args],
+    {
+      cwd: root,
+      env: { ...process.env, ...env, MURRABEL_PARENT: '1' },
+      stdio: ['pipe', 'pipe', 'pipe'],
+      // Ctrl-C reaches this process alone, which stops the others in order.
+      detached: true,
+    },
+  )
   child.stdout.pipe(log)
   child.stderr.pipe(log)
   return {
@@ -39,13 +43,19 @@ export function startProgram(name, file, { env = {}, logFolder, args = [] } = {}
 /** Runs a TypeScript program to its end, with text for its input; gives what it printed. */
 export function runProgram(file, { env = {}, input = '', args = [], show = false } = {}) {
   return new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, [tsx, join(root, file), ...args], { cwd: root, env: { ...process.env, ...env }, stdio: ['pipe', 'pipe', 'inherit'] })
+    const child = spawn(process.execPath, [tsx, join(root, file), ...args], {
+      cwd: root,
+      env: { ...process.env, ...env },
+      stdio: ['pipe', 'pipe', 'inherit'],
+    })
     let out = ''
     child.stdout.on('data', (chunk) => {
       out += chunk
       if (show) process.stdout.write(chunk)
     })
-    child.once('exit', (code) => (code === 0 ? resolve(out) : reject(new Error(`${file} ended with ${code}`))))
+    child.once('exit', (code) =>
+      code === 0 ? resolve(out) : reject(new Error(`${file} ended with ${code}`)),
+    )
     child.stdin.end(input)
   })
 }

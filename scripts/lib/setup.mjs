@@ -25,7 +25,8 @@ const hashOf = (text) => createHash('sha256').update(text).digest('hex')
 
 export function ensureNode() {
   const [major, minor] = process.versions.node.split('.').map(Number)
-  if (major !== 20 || minor < 19) fail(`Node.js 20.19 or a later 20 is needed; this is ${process.versions.node}.`)
+  if (major !== 20 || minor < 19)
+    fail(`Node.js 20.19 or a later 20 is needed; this is ${process.versions.node}.`)
 }
 
 export function ensurePackages() {
@@ -38,18 +39,25 @@ export function ensurePackages() {
     if (same) return void stamped('packages', lock, () => {})
   }
   console.log('Installing packages ...')
-  const result = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit' })
-  if (result.status !== 0) fail('The packages could not be installed. Check the network and start again; nothing else was changed.')
+  const result = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: 'inherit',
+  })
+  if (result.status !== 0)
+    fail('The packages could not be installed. Check the network and start again; nothing else was changed.')
   stamped('packages', lock, () => {})
 }
 
 function aptInstall(name) {
-  if (process.getuid?.() !== 0) fail(`${name} is not installed. Install it with: sudo apt-get install ${name}`)
+  if (process.getuid?.() !== 0)
+    fail(`${name} is not installed. Install it with: sudo apt-get install ${name}`)
   console.log(`Installing ${name} ...`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-  const run = (args) => spawnSync('apt-get', args, { env, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0
+  const run = (args) =>
+    spawnSync('apt-get', args, { env, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0
   run(['update', '-qq'])
-  if (!run(['install', '-y', '-qq', '--no-install-recommends', name])) fail(`${name} could not be installed. Install it by hand and start again.`)
+  if (!run(['install', '-y', '-qq', '--no-install-recommends', name]))
+    fail(`${name} could not be installed. Install it by hand and start again.`)
 }
 
 /** The folder of PostgreSQL's programs. */
@@ -60,7 +68,10 @@ export function ensurePostgres() {
     return versions.map((v) => join(base, v, 'bin')).find((bin) => existsSync(join(bin, 'initdb')))
   }
   if (!find()) aptInstall('postgresql')
-  return find() ?? fail('PostgreSQL was installed but its programs are not where Debian puts them (/usr/lib/postgresql).')
+  return (
+    find() ??
+    fail('PostgreSQL was installed but its programs are not where Debian puts them (/usr/lib/postgresql).')
+  )
 }
 
 export function ensureChromium() {
@@ -84,7 +95,10 @@ export function ensureWeb() {
   const sources = ['web', 'core', 'contract'].map((name) => String(newest(join(root, 'packages', name))))
   stamped('web', sources.join(' ') + existsSync(join(webFolder, 'index.html')), () => {
     console.log('Building the web application ...')
-    execFileSync('npm', ['run', '--silent', 'build', '--workspace', '@murrabel/web'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] })
+    execFileSync('npm', ['run', '--silent', 'build', '--workspace', '@murrabel/web'], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
   })
   stamped('web', sources.join(' ') + true, () => {})
 }

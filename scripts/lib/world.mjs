@@ -10,7 +10,11 @@ import { webFolder } from './setup.mjs'
 async function settingsOf(folder) {
   const file = join(folder, 'settings.json')
   if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'))
-  const settings = { key: randomBytes(32).toString('base64'), port: await freePort(4600), standins: await freePorts() }
+  const settings = {
+    key: randomBytes(32).toString('base64'),
+    port: await freePort(4600),
+    standins: await freePorts(),
+  }
   writeFileSync(`${file}.new`, JSON.stringify(settings))
   renameSync(`${file}.new`, file)
   return settings
@@ -40,7 +44,17 @@ async function seedStandins(folder, { end, entries }) {
 }
 
 /** Starts everything in a folder; what is there already is kept. */
-export async function startWorld(folder, { say = () => {}, end = Date.now(), entries = 9000, databaseUrl = process.env.DATABASE_URL, fast = false, fill = true } = {}) {
+export async function startWorld(
+  folder,
+  {
+    say = () => {},
+    end = Date.now(),
+    entries = 9000,
+    databaseUrl = process.env.DATABASE_URL,
+    fast = false,
+    fill = true,
+  } = {},
+) {
   mkdirSync(folder, { recursive: true })
   const settings = await settingsOf(folder)
   const logFolder = join(folder, 'logs')
@@ -52,8 +66,12 @@ export async function startWorld(folder, { say = () => {}, end = Date.now(), ent
     cluster?.stop()
   }
   try {
-    if (await seedStandins(folder, { end, entries })) say('Wrote a year of the Sound of Orrin into the stand-in networks.')
-    const standins = startProgram('standins', 'packages/standins/src/main.ts', { logFolder, env: { STANDINS_DATA: join(folder, 'standins'), STANDINS_PORT: String(settings.standins) } })
+    if (await seedStandins(folder, { end, entries }))
+      say('Wrote a year of the Sound of Orrin into the stand-in networks.')
+    const standins = startProgram('standins', 'packages/standins/src/main.ts', {
+      logFolder,
+      env: { STANDINS_DATA: join(folder, 'standins'), STANDINS_PORT: String(settings.standins) },
+    })
     programs.push(standins)
     const client = { clientId: 'murrabel', clientSecret: 'murrabel-at-the-standins' }
     const address = `http://localhost:${settings.port}`
@@ -74,7 +92,10 @@ export async function startWorld(folder, { say = () => {}, end = Date.now(), ent
     if (fill) {
       const brand = await runProgram('packages/demo/src/printBrand.ts')
       await runProgram('packages/server/src/createBrandCli.ts', { env, input: brand })
-      await runProgram('packages/demo/src/fill.ts', { env: { MURRABEL_ADDRESS: address, PRESS_ADDRESS: `http://127.0.0.1:${settings.standins + 2}` }, show: true })
+      await runProgram('packages/demo/src/fill.ts', {
+        env: { MURRABEL_ADDRESS: address, PRESS_ADDRESS: `http://127.0.0.1:${settings.standins + 2}` },
+        show: true,
+      })
     }
     const exited = Promise.race(programs.map((p) => p.exited.then(() => p.name)))
     return { address, standins: settings.standins, env, url, cluster, stop, exited, logFolder }

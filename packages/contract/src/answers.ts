@@ -153,14 +153,28 @@ export interface ThreadAnswer {
     since: string
     count: number
     /** What they said before, newest first, this thread left out. */
-    before: { id: number; threadId: number; text: string; at: string; sentiment: LensSentiment; channel: string; rating: number | null }[]
+    before: {
+      id: number
+      threadId: number
+      text: string
+      at: string
+      sentiment: LensSentiment
+      channel: string
+      rating: number | null
+    }[]
   } | null
   reply: { possible: boolean; maxLength: number; public: boolean; reason?: string }
   watches: { id: number; name: string; hits: Span[] }[]
 }
 
 export interface ThreadChangeAnswer {
-  thread: { id: number; state: ThreadState; version: number; setAsideUntil: string | null; givenTo: number | null }
+  thread: {
+    id: number
+    state: ThreadState
+    version: number
+    setAsideUntil: string | null
+    givenTo: number | null
+  }
   /** To undo it with; null when nothing changed. */
   eventId: number | null
 }

@@ -7,38 +7,83 @@ interface CatalogueEntry {
   retry: boolean
 }
 
-const entry = (status: number, sentence: string, retry = false): CatalogueEntry => ({ status, sentence, retry })
+const entry = (status: number, sentence: string, retry = false): CatalogueEntry => ({
+  status,
+  sentence,
+  retry,
+})
 
 export const errorCatalogue = {
-  invalid: entry(422, 'Some of what was given cannot be used. Nothing was changed; mend the fields named here and send it again.'),
+  invalid: entry(
+    422,
+    'Some of what was given cannot be used. Nothing was changed; mend the fields named here and send it again.',
+  ),
   signInFailed: entry(401, 'E-mail address and password do not belong together. Check both and try again.'),
-  notSignedIn: entry(401, 'You are not signed in, or your session has ended. Sign in again; what you typed is still here.'),
+  notSignedIn: entry(
+    401,
+    'You are not signed in, or your session has ended. Sign in again; what you typed is still here.',
+  ),
   notAllowed: entry(403, 'Your role does not allow this. Nothing was changed; ask an owner or a lead.'),
   foreignOrigin: entry(403, 'The request came from another site and was refused. Nothing was changed.'),
   notFound: entry(404, 'This is not here, or not open to you. It may have been deleted.'),
   tooMany: entry(429, 'Too many tries in a short time. Wait a minute and try again.', true),
-  tooLarge: entry(413, 'The file is larger than can be taken. Nothing was kept; split it and send the parts.'),
+  tooLarge: entry(
+    413,
+    'The file is larger than can be taken. Nothing was kept; split it and send the parts.',
+  ),
   unreadableBody: entry(400, 'The request could not be read: its body is not valid. Nothing was changed.'),
-  lensUnknown: entry(422, 'The address holds a lens that cannot be read. The parts named here were not understood.'),
+  lensUnknown: entry(
+    422,
+    'The address holds a lens that cannot be read. The parts named here were not understood.',
+  ),
   replyTooLong: entry(422, 'The reply is longer than this channel takes. It was not sent; shorten it.'),
-  threadChanged: entry(409, 'A colleague acted on this thread while you wrote. Nothing was sent; your text is kept. Look at the thread, then send again.'),
+  threadChanged: entry(
+    409,
+    'A colleague acted on this thread while you wrote. Nothing was sent; your text is kept. Look at the thread, then send again.',
+  ),
   replyNotPossible: entry(409, 'This channel takes no reply here. Nothing was sent.'),
   alreadySent: entry(409, 'This reply has already gone out and cannot be called back.'),
-  undoTooLate: entry(409, 'Something newer has happened on this thread, so this can no longer be undone. Nothing was changed.'),
-  profileBroken: entry(409, 'The key of this profile has expired. Nothing was lost; renew it under Set up, Profiles.'),
-  oauthRefused: entry(400, 'The network did not grant access. No profile was connected; start again from Set up, Profiles.'),
-  oauthState: entry(400, 'This answer does not belong to a connection you started, or it is older than ten minutes. Start again from Set up, Profiles.'),
+  undoTooLate: entry(
+    409,
+    'Something newer has happened on this thread, so this can no longer be undone. Nothing was changed.',
+  ),
+  profileBroken: entry(
+    409,
+    'The key of this profile has expired. Nothing was lost; renew it under Set up, Profiles.',
+  ),
+  oauthRefused: entry(
+    400,
+    'The network did not grant access. No profile was connected; start again from Set up, Profiles.',
+  ),
+  oauthState: entry(
+    400,
+    'This answer does not belong to a connection you started, or it is older than ten minutes. Start again from Set up, Profiles.',
+  ),
   networkUnknown: entry(404, 'There is no network of this name here.'),
   networkDown: entry(502, 'The network does not answer. Nothing was lost; try again in a minute.', true),
   rateLimited: entry(503, 'The network asks us to wait. The work goes on by itself.', true),
-  feedUnreadable: entry(422, 'What lies at this address is not RSS, Atom or JSON Feed. Nothing was added; check the address.'),
-  feedTooLarge: entry(422, 'This feed is larger than 10 MB and was not read. Ask its publisher for a shorter one.'),
+  feedUnreadable: entry(
+    422,
+    'What lies at this address is not RSS, Atom or JSON Feed. Nothing was added; check the address.',
+  ),
+  feedTooLarge: entry(
+    422,
+    'This feed is larger than 10 MB and was not read. Ask its publisher for a shorter one.',
+  ),
   feedAddress: entry(422, 'This address cannot be used: only public http and https addresses are fetched.'),
-  feedNotFetched: entry(422, 'The feed could not be fetched. Nothing was added; check the address, or try again later.', true),
+  feedNotFetched: entry(
+    422,
+    'The feed could not be fetched. Nothing was added; check the address, or try again later.',
+    true,
+  ),
   signatureWrong: entry(401, 'The signature of this delivery is wrong or too old. It was not taken.'),
   csvUnreadable: entry(422, 'The file is not a table of reviews that can be read. Nothing was added.'),
   running: entry(409, 'This is already running. Wait for it to end.'),
-  broken: entry(500, 'The server met a fault and noted it. Nothing you typed was lost; try again, and tell us the number below if it stays.', true),
+  broken: entry(
+    500,
+    'The server met a fault and noted it. Nothing you typed was lost; try again, and tell us the number below if it stays.',
+    true,
+  ),
 } satisfies Record<string, CatalogueEntry>
 
 export type ErrorCode = keyof typeof errorCatalogue
@@ -63,7 +108,18 @@ export interface Problem {
   instance?: string
 }
 
-export function problemOf(code: ErrorCode, { fields, detail, instance }: { fields?: FieldProblem[]; detail?: string; instance?: string } = {}): Problem {
+export function problemOf(
+  code: ErrorCode,
+  { fields, detail, instance }: { fields?: FieldProblem[]; detail?: string; instance?: string } = {},
+): Problem {
   const { status, sentence } = errorCatalogue[code]
-  return { type: `urn:murrabel:problem:${code}`, title: code, status, code, detail: detail ?? sentence, fields, instance }
+  return {
+    type: `urn:murrabel:problem:${code}`,
+    title: code,
+    status,
+    code,
+    detail: detail ?? sentence,
+    fields,
+    instance,
+  }
 }

@@ -12,7 +12,14 @@ import type {
   TrialAnswer,
   WatchAnswer,
 } from './answers.ts'
-import type { ImportReviewsDraft, ReplyDraft, SignIn, ThreadEventDraft, WatchDraft, WatchQueryDraft } from './schemas.ts'
+import type {
+  ImportReviewsDraft,
+  ReplyDraft,
+  SignIn,
+  ThreadEventDraft,
+  WatchDraft,
+  WatchQueryDraft,
+} from './schemas.ts'
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 

@@ -13,7 +13,11 @@ let cookie = ''
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
   const answer = await fetch(`${address}${path}`, {
     method,
-    headers: { origin: address, cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+    headers: {
+      origin: address,
+      cookie,
+      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+    },
     body: body === undefined ? undefined : JSON.stringify(body),
   })
   const set = answer.headers.get('set-cookie')
@@ -26,8 +30,14 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
 async function connect(network: string): Promise<void> {
   const { redirect } = await call<{ redirect: string }>('POST', '/api/profiles/connect', { network })
   const page = await (await fetch(redirect)).text()
-  const fields = [...page.matchAll(/<input type="(?:hidden|checkbox)" name="([^"]+)" value="([^"]*)"/g)].map(([, name, value]) => [name!, value!.replace(/&amp;/g, '&')] as [string, string])
-  const granted = await fetch(redirect, { method: 'POST', body: new URLSearchParams([...fields, ['answer', 'grant']]), redirect: 'manual' })
+  const fields = [...page.matchAll(/<input type="(?:hidden|checkbox)" name="([^"]+)" value="([^"]*)"/g)].map(
+    ([, name, value]) => [name!, value!.replace(/&amp;/g, '&')] as [string, string],
+  )
+  const granted = await fetch(redirect, {
+    method: 'POST',
+    body: new URLSearchParams([...fields, ['answer', 'grant']]),
+    redirect: 'manual',
+  })
   const back = await fetch(granted.headers.get('location') ?? '', { headers: { cookie }, redirect: 'manual' })
   const landed = back.headers.get('location') ?? ''
   if (landed.includes('problem=')) throw new Error(`connecting ${network} ended at ${landed}`)
@@ -48,10 +58,12 @@ if (!before.some((p) => p.network === 'lanternpage')) await connect('lanternpage
 if (!before.some((p) => p.network === 'wherabout')) await connect('wherabout')
 for (const { id, title } of feeds) {
   const feed = `${pressAddress}/${id}/feed`
-  if (!before.some((p) => p.url === feed)) await call('POST', '/api/profiles/feeds', { address: feed, name: title })
+  if (!before.some((p) => p.url === feed))
+    await call('POST', '/api/profiles/feeds', { address: feed, name: title })
 }
 const watches = await call<{ name: string }[]>('GET', '/api/watches')
-for (const watch of demoWatches) if (!watches.some((w) => w.name === watch.name)) await call('POST', '/api/watches', watch)
+for (const watch of demoWatches)
+  if (!watches.some((w) => w.name === watch.name)) await call('POST', '/api/watches', watch)
 
 let told = ''
 for (;;) {

@@ -32,8 +32,8 @@ const team = { skerrivane: pages[0]!, 'skerrivane-dunmarrow': pages[1]! }
 export const answeredBy = (end: number, at: number, often: number) => {
   const hours = (end - at) / hour
   if (hours < 2) return 0
-  if (hours < 26) return often * 0.4
-  return hours < 16 * 24 ? 0.985 : often
+  if (hours < 26) return often * 0.25
+  return hours < 16 * 24 ? 0.996 : often
 }
 
 /** Replies are slower at night. */
@@ -44,7 +44,15 @@ export function answerTime(random: Random, at: number): number {
   return clock >= 21 || clock < 6 ? answered + (clock >= 21 ? 33 - clock : 9 - clock) * hour : answered
 }
 
-export function lanternpage({ seed, end, scale }: { seed: number; end: number; scale: number }): LanternpageLine[] {
+export function lanternpage({
+  seed,
+  end,
+  scale,
+}: {
+  seed: number
+  end: number
+  scale: number
+}): LanternpageLine[] {
   const random = seeded(seed + 1)
   const world = new LanternpageWorld(random, end)
   world.posts(Math.max(6, Math.round(240 * scale)))
@@ -70,7 +78,12 @@ class LanternpageWorld {
   }
 
   private note(part: Omit<Note, 'op' | 'id' | 'published'>): Note {
-    const note: Note = { op: 'note', id: `t${++this.number}`, published: new Date(part.at).toISOString(), ...part }
+    const note: Note = {
+      op: 'note',
+      id: `t${++this.number}`,
+      published: new Date(part.at).toISOString(),
+      ...part,
+    }
     this.notes.push(note)
     return note
   }
@@ -85,7 +98,16 @@ class LanternpageWorld {
       const paid = this.random() < 0.08
       const page = this.random() < 0.85 ? pages[0]!.id : pages[1]!.id
       const subject: Subject = { at, place: placeByWeight(this.random).name, language: 'en' }
-      this.postList.push(this.note({ at, page, author: this.byTeam(page), content: this.writer.plain(paid ? paidPosts : pagePosts, subject), paid, reach: 800 + Math.floor(4000 * this.random() ** 2) }))
+      this.postList.push(
+        this.note({
+          at,
+          page,
+          author: this.byTeam(page),
+          content: this.writer.plain(paid ? paidPosts : pagePosts, subject),
+          paid,
+          reach: 800 + Math.floor(4000 * this.random() ** 2),
+        }),
+      )
     }
     this.postList.sort((a, b) => a.at - b.at)
   }
@@ -99,7 +121,11 @@ class LanternpageWorld {
 
   comments(count: number): void {
     const complainer = { id: 'lp-again', name: 'Gideon Whelk', handle: 'gideon.whelk' }
-    for (const at of instants(this.random, { end: this.end, count })) {
+    // The last day is a busy one, so that there is something to do.
+    for (const at of [
+      ...instants(this.random, { end: this.end, count }),
+      ...instants(this.random, { end: this.end - hour / 2, count: Math.round(count / 150), days: 0.8 }),
+    ]) {
       const post = this.postBefore(at)
       const place = placeByWeight(this.random)
       const who = this.people.somebody()
@@ -111,29 +137,70 @@ class LanternpageWorld {
       if (roll < 0.004) this.comment(at, post, complainer, repeatedComplaint)
       else if (roll < 0.012) this.comment(at, post, who, this.writer.about('spam', subject))
       else if (roll < 0.018) this.comment(at, post, who, this.writer.about('abuse', subject))
-      else if (roll < 0.2) this.answered(this.comment(at, post, who, this.writer.question(subject)), 'question', who.name, place.name, 0.8)
+      else if (roll < 0.2)
+        this.answered(
+          this.comment(at, post, who, this.writer.question(subject)),
+          'question',
+          who.name,
+          place.name,
+          0.8,
+        )
       else this.opinion(at, post, who, subject, place.name)
     }
   }
 
-  private opinion(at: number, post: Note, who: ReturnType<People['somebody']>, subject: Subject, place: string): void {
-    const dogs = daysBefore(this.end, at) < events.dogsOnDeck && this.random() < (daysBefore(this.end, at) > events.dogsOnDeck - 10 ? 0.28 : 0.06)
+  private opinion(
+    at: number,
+    post: Note,
+    who: ReturnType<People['somebody']>,
+    subject: Subject,
+    place: string,
+  ): void {
+    const dogs =
+      daysBefore(this.end, at) < events.dogsOnDeck &&
+      this.random() < (daysBefore(this.end, at) > events.dogsOnDeck - 10 ? 0.28 : 0.06)
     if (dogs) {
       const fan = this.random() < 0.55 ? this.people.somebody({ language: 'fr' }) : who
-      this.answered(this.comment(at, post, fan, this.writer.about('dogs', { ...subject, language: fan.language })), 'good', fan.name, place, 0.5)
+      this.answered(
+        this.comment(at, post, fan, this.writer.about('dogs', { ...subject, language: fan.language })),
+        'good',
+        fan.name,
+        place,
+        0.5,
+      )
       return
     }
     const mood: Mood = this.random() < 0.6 ? 'good' : 'bad'
-    const text = this.random() < 0.05 ? this.writer.neutral(subject) : this.writer.remark(mood, subject, { most: 2 })
+    const text =
+      this.random() < 0.05 ? this.writer.neutral(subject) : this.writer.remark(mood, subject, { most: 2 })
     this.answered(this.comment(at, post, who, text), mood, who.name, place, mood === 'bad' ? 0.62 : 0.4)
   }
 
-  private comment(at: number, post: Note, who: { id: string; name: string; handle: string }, content: string): Note {
+  private comment(
+    at: number,
+    post: Note,
+    who: { id: string; name: string; handle: string },
+    content: string,
+  ): Note {
     const author = { id: who.id, name: who.name, handle: who.handle }
-    return this.note({ at, page: post.page, author, content, inReplyTo: post.id, paid: post.paid, reach: Math.floor(60 * this.random() ** 3) })
+    return this.note({
+      at,
+      page: post.page,
+      author,
+      content,
+      inReplyTo: post.id,
+      paid: post.paid,
+      reach: Math.floor(60 * this.random() ** 3),
+    })
   }
 
-  private answered(to: Note, kind: 'good' | 'bad' | 'question', name: string, place: string, often: number): void {
+  private answered(
+    to: Note,
+    kind: 'good' | 'bad' | 'question',
+    name: string,
+    place: string,
+    often: number,
+  ): void {
     if (this.random() > answeredBy(this.end, to.at, often)) return
     const at = answerTime(this.random, to.at)
     if (at > this.end) return
@@ -141,8 +208,25 @@ class LanternpageWorld {
     this.note({ at, page: to.page, author: this.byTeam(to.page), content, inReplyTo: to.id })
     const back = at + 2 * hour * this.random()
     if (this.random() < 0.04 && back < this.end - day) {
-      const thanks = this.note({ at: back, page: to.page, author: to.author, content: pick(this.random, ['Thank you!', 'Thanks, that helps.', 'Still not good enough.', 'Cheers.']), inReplyTo: to.id })
-      this.note({ at: Math.min(this.end - hour, back + hour), page: to.page, author: this.byTeam(to.page), content: 'Thank you for coming back to us.', inReplyTo: thanks.id })
+      const thanks = this.note({
+        at: back,
+        page: to.page,
+        author: to.author,
+        content: pick(this.random, [
+          'Thank you!',
+          'Thanks, that helps.',
+          'Still not good enough.',
+          'Cheers.',
+        ]),
+        inReplyTo: to.id,
+      })
+      this.note({
+        at: Math.min(this.end - hour, back + hour),
+        page: to.page,
+        author: this.byTeam(to.page),
+        content: 'Thank you for coming back to us.',
+        inReplyTo: thanks.id,
+      })
     }
   }
 
@@ -155,8 +239,17 @@ class LanternpageWorld {
       if (at > this.end) continue
       const who = this.people.somebody({ again: 0.2, language: this.random() < 0.8 ? 'en' : undefined })
       const subject: Subject = { at, place: 'Dunmarrow', language: who.language }
-      const text = who.language === 'en' ? this.writer.about(this.random() < 0.7 ? 'engineShort' : 'engineLong', subject) : this.writer.remark('bad', subject, { most: 2 })
-      this.answered(this.comment(at, { ...post, page: pages[this.random() < 0.6 ? 1 : 0]!.id }, who, text), 'bad', who.name, 'Dunmarrow', 0.7)
+      const text =
+        who.language === 'en'
+          ? this.writer.about(this.random() < 0.7 ? 'engineShort' : 'engineLong', subject)
+          : this.writer.remark('bad', subject, { most: 2 })
+      this.answered(
+        this.comment(at, { ...post, page: pages[this.random() < 0.6 ? 1 : 0]!.id }, who, text),
+        'bad',
+        who.name,
+        'Dunmarrow',
+        0.7,
+      )
     }
   }
 
@@ -172,11 +265,22 @@ class LanternpageWorld {
       let last = at
       if (this.random() < 0.3) {
         last = at + (0.1 + 2 * this.random()) * hour
-        if (last < this.end) this.note({ at: last, page, author, content: this.writer.message(subject, true), conversation })
+        if (last < this.end)
+          this.note({ at: last, page, author, content: this.writer.message(subject, true), conversation })
       }
       const reply = answerTime(this.random, last)
       if (this.random() < answeredBy(this.end, at, 0.97) && reply < this.end)
-        this.note({ at: reply, page, author: this.byTeam(page), content: this.writer.answer('question', { ...subject, language: 'en', name: who.name.split(' ')[0] }), conversation })
+        this.note({
+          at: reply,
+          page,
+          author: this.byTeam(page),
+          content: this.writer.answer('question', {
+            ...subject,
+            language: 'en',
+            name: who.name.split(' ')[0],
+          }),
+          conversation,
+        })
     }
   }
 
@@ -188,7 +292,12 @@ class LanternpageWorld {
     for (const { at: _at, ...note } of sorted) {
       // What answered something that was cut off at the end goes with it.
       if (note.inReplyTo && !ids.has(note.inReplyTo)) continue
-      lines.push({ ...note, id: ids.get(note.id)!, inReplyTo: note.inReplyTo && ids.get(note.inReplyTo), published: note.published })
+      lines.push({
+        ...note,
+        id: ids.get(note.id)!,
+        inReplyTo: note.inReplyTo && ids.get(note.inReplyTo),
+        published: note.published,
+      })
     }
     return lines
   }

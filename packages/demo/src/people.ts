@@ -48,12 +48,15 @@ export class People {
   }
 
   private add(language: Language): Somebody {
-    let name = ''
+    let name: string
     do name = `${pick(this.random, firstNames)} ${pick(this.random, familyNames)}`
     while (this.names.has(name) && this.random() < 0.9)
     this.names.add(name)
     const number = this.known.length + 1
-    const handle = this.random() < 0.5 ? `${pick(this.random, handleWords)}.${name.split(' ')[0]!.toLowerCase()}` : `${name.toLowerCase().replace(/[^a-z]+/g, '')}${number % 90}`
+    const handle =
+      this.random() < 0.5
+        ? `${pick(this.random, handleWords)}.${name.split(' ')[0]!.toLowerCase()}`
+        : `${name.toLowerCase().replace(/[^a-z]+/g, '')}${number % 90}`
     const somebody = { id: `${this.prefix}${number}`, name, handle, language }
     this.known.push(somebody)
     return somebody

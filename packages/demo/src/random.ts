@@ -39,7 +39,8 @@ export class Deck<T> {
         const j = Math.floor(this.random() * (i + 1))
         ;[this.rest[i], this.rest[j]] = [this.rest[j]!, this.rest[i]!]
       }
-      if (this.rest.length > 1 && this.rest[this.rest.length - 1] === this.last) this.rest.unshift(this.rest.pop()!)
+      if (this.rest.length > 1 && this.rest[this.rest.length - 1] === this.last)
+        this.rest.unshift(this.rest.pop()!)
     }
     this.last = this.rest.pop()!
     return this.last

@@ -6,4 +6,7 @@ import { generateWorld } from './world.ts'
 const [folder = '.', end = String(Date.now()), entries = '9000'] = process.argv.slice(2)
 const world = generateWorld({ end: Number(end), entries: Number(entries) })
 for (const [network, lines] of Object.entries(world))
-  writeFileSync(join(folder, `${network}.jsonl`), (lines as object[]).map((line) => `${JSON.stringify(line)}\n`).join(''))
+  writeFileSync(
+    join(folder, `${network}.jsonl`),
+    (lines as object[]).map((line) => `${JSON.stringify(line)}\n`).join(''),
+  )

@@ -23,13 +23,53 @@ export type Mood = 'good' | 'bad'
 
 /** What people write about most, by mood. */
 const topicWeights: Record<Mood, [string, number][]> = {
-  good: [['crew', 20], ['views', 18], ['galley', 14], ['punctuality', 12], ['boarding', 8], ['booking', 6], ['price', 7], ['cleanliness', 6], ['bicycles', 4], ['access', 4], ['cancellation', 3], ['parking', 3]],
-  bad: [['punctuality', 20], ['cancellation', 12], ['booking', 13], ['boarding', 12], ['price', 10], ['crew', 8], ['galley', 7], ['cleanliness', 8], ['parking', 6], ['access', 4], ['bicycles', 3], ['views', 2]],
+  good: [
+    ['crew', 20],
+    ['views', 18],
+    ['galley', 14],
+    ['punctuality', 12],
+    ['boarding', 8],
+    ['booking', 6],
+    ['price', 7],
+    ['cleanliness', 6],
+    ['bicycles', 4],
+    ['access', 4],
+    ['cancellation', 3],
+    ['parking', 3],
+  ],
+  bad: [
+    ['punctuality', 20],
+    ['cancellation', 12],
+    ['booking', 13],
+    ['boarding', 12],
+    ['price', 10],
+    ['crew', 8],
+    ['galley', 7],
+    ['cleanliness', 8],
+    ['parking', 6],
+    ['access', 4],
+    ['bicycles', 3],
+    ['views', 2],
+  ],
 }
 
 const banks: Record<'fr' | 'es' | 'de', LanguageBank> = { fr: french, es: spanish, de: german }
 const ships = ['Grey Heron', 'Storm Petrel', 'Little Auk']
-const times = ['6:40', '7:10', '8:25', '9:30', '10:15', '11:50', '13:05', '14:20', '15:40', '16:30', '17:45', '19:10', '20:30']
+const times = [
+  '6:40',
+  '7:10',
+  '8:25',
+  '9:30',
+  '10:15',
+  '11:50',
+  '13:05',
+  '14:20',
+  '15:40',
+  '16:30',
+  '17:45',
+  '19:10',
+  '20:30',
+]
 const weekdays: Record<string, string[]> = {
   en: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
   fr: ['lundi', 'mardi', 'mercredi', 'jeudi', 'vendredi', 'samedi', 'dimanche'],
@@ -42,7 +82,10 @@ const months: Record<string, string[]> = {
   es: 'enero febrero marzo abril mayo junio julio agosto septiembre octubre noviembre diciembre'.split(' '),
   de: 'Januar Februar März April Mai Juni Juli August September Oktober November Dezember'.split(' '),
 }
-const emoji: Record<Mood, string[]> = { good: ['😊', '👍', '❤️', '🐬', '😍', '⛴️', '☀️'], bad: ['😡', '🙄', '👎', '😤', '😞'] }
+const emoji: Record<Mood, string[]> = {
+  good: ['😊', '👍', '❤️', '🐬', '😍', '⛴️', '☀️'],
+  bad: ['😡', '🙄', '👎', '😤', '😞'],
+}
 
 export interface Subject {
   at: number
@@ -96,12 +139,15 @@ export class Writer {
 
   private typo(text: string): string {
     const at = 3 + Math.floor(this.random() * Math.max(1, text.length - 6))
-    return /\p{L}\p{L}/u.test(text.slice(at, at + 2)) ? text.slice(0, at) + text[at + 1]! + text[at]! + text.slice(at + 2) : text
+    return /\p{L}\p{L}/u.test(text.slice(at, at + 2))
+      ? text.slice(0, at) + text[at + 1]! + text[at]! + text.slice(at + 2)
+      : text
   }
 
   /** A remark of one to `most` sentences. */
   remark(mood: Mood, subject: Subject, { most = 3 }: { most?: number } = {}): string {
-    if (subject.language !== 'en') return this.rough(this.fill(this.foreign(mood, subject.language, most), subject), mood)
+    if (subject.language !== 'en')
+      return this.rough(this.fill(this.foreign(mood, subject.language, most), subject), mood)
     const sentences: string[] = []
     if (most > 1 && this.random() < 0.3) sentences.push(this.from(englishOpenings[mood]))
     const topics = 1 + (most > 1 && this.random() < 0.45 ? 1 : 0)
@@ -125,7 +171,10 @@ export class Writer {
   }
 
   question(subject: Subject): string {
-    const bank = subject.language === 'en' || subject.language === 'other' ? englishQuestions : banks[subject.language].questions
+    const bank =
+      subject.language === 'en' || subject.language === 'other'
+        ? englishQuestions
+        : banks[subject.language].questions
     return this.rough(this.fill(this.from(bank), subject), null)
   }
 
@@ -138,9 +187,23 @@ export class Writer {
     return this.fill(this.from(englishReplies[kind]), subject)
   }
 
-  about(what: 'engineShort' | 'engineLong' | 'timetable' | 'dogs' | 'maren' | 'spam' | 'abuse', subject: Subject): string {
-    const bank = { engineShort: engineFailure.short, engineLong: engineFailure.long, timetable: winterTimetable, dogs: this.dogs(subject.language), maren: marenComplaints, spam, abuse }[what]
-    return this.rough(this.fill(this.from(bank), subject), what === 'dogs' ? 'good' : what === 'spam' ? null : 'bad')
+  about(
+    what: 'engineShort' | 'engineLong' | 'timetable' | 'dogs' | 'maren' | 'spam' | 'abuse',
+    subject: Subject,
+  ): string {
+    const bank = {
+      engineShort: engineFailure.short,
+      engineLong: engineFailure.long,
+      timetable: winterTimetable,
+      dogs: this.dogs(subject.language),
+      maren: marenComplaints,
+      spam,
+      abuse,
+    }[what]
+    return this.rough(
+      this.fill(this.from(bank), subject),
+      what === 'dogs' ? 'good' : what === 'spam' ? null : 'bad',
+    )
   }
 
   private dogs(language: Language): readonly string[] {
@@ -152,4 +215,8 @@ export class Writer {
   }
 }
 
-export const placeByWeight = (random: Random) => weighted(random, places.map((p) => [p, p.weight] as const))
+export const placeByWeight = (random: Random) =>
+  weighted(
+    random,
+    places.map((p) => [p, p.weight] as const),
+  )

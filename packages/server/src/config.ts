@@ -40,7 +40,10 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const databaseUrl = need('DATABASE_URL')
   const sealingKey = Buffer.from(need('MURRABEL_KEY'), 'base64')
   if (env.MURRABEL_KEY && sealingKey.length !== 32) missing.push('MURRABEL_KEY (32 bytes in base64)')
-  if (missing.length) throw new Error(`Settings missing or wrong in the environment: ${missing.join(', ')}. See "Settings" in the README.`)
+  if (missing.length)
+    throw new Error(
+      `Settings missing or wrong in the environment: ${missing.join(', ')}. See "Settings" in the README.`,
+    )
   const port = Number(env.PORT ?? 4600)
   return {
     databaseUrl,

@@ -22,7 +22,10 @@ export interface Server {
 const budget = { perSecond: 50, burst: 50 }
 
 /** Starts one process: migrates under a lock, then serves browsers, works on jobs, or both. */
-export async function start(config: Config, { now = Date.now }: { now?: () => number } = {}): Promise<Server> {
+export async function start(
+  config: Config,
+  { now = Date.now }: { now?: () => number } = {},
+): Promise<Server> {
   const log = pino({ level: config.logLevel, redact: ['req.headers.cookie', 'req.headers.authorization'] })
   const db = openDatabase(config.databaseUrl)
   await migrate(db)
@@ -34,8 +37,14 @@ export async function start(config: Config, { now = Date.now }: { now?: () => nu
     let http = https.get(network)
     if (!http) {
       // What is no network of the settings is an address that somebody typed.
-      const guard = config.networks.some((n) => n.network === network) ? undefined : { allowed: config.allowedInnerAddresses }
-      http = networkHttp({ budget: new RateBudget(budget.perSecond, budget.burst), guard, log: (message, detail) => log.info(detail, message) })
+      const guard = config.networks.some((n) => n.network === network)
+        ? undefined
+        : { allowed: config.allowedInnerAddresses }
+      http = networkHttp({
+        budget: new RateBudget(budget.perSecond, budget.burst),
+        guard,
+        log: (message, detail) => log.info(detail, message),
+      })
       https.set(network, http)
     }
     return http

@@ -20,6 +20,8 @@ router.beforeEach(async (to) => {
   const brand = useBrand()
   if (to.meta.open || brand.answer) return true
   if (!(await brand.load())) return { path: '/sign-in', query: { to: to.fullPath } }
-  void useCounts().load().catch(() => {})
+  void useCounts()
+    .load()
+    .catch(() => {})
   return true
 })

@@ -53,7 +53,8 @@ export function businessMinutesBetween(from: number, to: number, hours: Business
   let sum = 0
   let day = DateTime.fromMillis(from, { zone: hours.zone }).startOf('day')
   for (let i = 0; i < 4000 && day.toMillis() < to; i++) {
-    for (const span of spansOn(day, hours)) sum += Math.max(0, Math.min(span.to, to) - Math.max(span.from, from))
+    for (const span of spansOn(day, hours))
+      sum += Math.max(0, Math.min(span.to, to) - Math.max(span.from, from))
     day = day.plus({ days: 1 }).startOf('day')
   }
   return sum / minute

@@ -33,7 +33,11 @@ export interface DueEntry {
  *
  * @example a message at Friday 16:30 with 120 minutes, open 9 to 17 from Monday to Friday, is due on Monday at 10:30
  */
-export function dueAt({ kind, rating, at }: DueEntry, policy: DuePolicy, hours: BusinessHours): number | null {
+export function dueAt(
+  { kind, rating, at }: DueEntry,
+  policy: DuePolicy,
+  hours: BusinessHours,
+): number | null {
   const minutes = {
     message: policy.messageMinutes,
     question: policy.questionMinutes,

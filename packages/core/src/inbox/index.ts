@@ -1,4 +1,9 @@
-export { addBusinessMinutes, businessMinutesBetween, type BusinessHours, type DayHours } from './businessHours.ts'
+export {
+  addBusinessMinutes,
+  businessMinutesBetween,
+  type BusinessHours,
+  type DayHours,
+} from './businessHours.ts'
 export { defaultDuePolicy, dueAt, type DueEntry, type DuePolicy } from './dueAt.ts'
 export {
   minutesPerPoint,

@@ -1,6 +1,7 @@
 import type { EntryKind, LensSentiment } from '../lens/index.ts'
 
-export type UrgencyPartName = 'pastDue' | 'nearDue' | 'negative' | 'poorRating' | 'question' | 'reach' | 'priority' | 'waitingCustomer'
+export type UrgencyPartName =
+  'pastDue' | 'nearDue' | 'negative' | 'poorRating' | 'question' | 'reach' | 'priority' | 'waitingCustomer'
 
 export interface UrgencyPart {
   name: UrgencyPartName
@@ -35,11 +36,13 @@ export function standingParts(entry: UrgencyEntry): UrgencyPart[] {
     if (points !== 0) parts.push({ name, amount, points: Math.round(points) })
   }
   if (entry.sentiment === 'negative') add('negative', 1, 15)
-  if (entry.rating !== null && entry.rating <= 2) add('poorRating', entry.rating, entry.rating === 1 ? 25 : 18)
+  if (entry.rating !== null && entry.rating <= 2)
+    add('poorRating', entry.rating, entry.rating === 1 ? 25 : 18)
   if (entry.kind === 'question' || entry.kind === 'message') add('question', 1, 8)
   add('reach', entry.reach, Math.min(30, 6 * Math.log10(1 + Math.max(0, entry.reach))))
   add('priority', entry.priority, 30 * entry.priority)
-  if (entry.waitingMessages > 1) add('waitingCustomer', entry.waitingMessages, Math.min(25, 5 * (entry.waitingMessages - 1)))
+  if (entry.waitingMessages > 1)
+    add('waitingCustomer', entry.waitingMessages, Math.min(25, 5 * (entry.waitingMessages - 1)))
   return parts
 }
 
@@ -57,7 +60,10 @@ export function pressingAt(entry: UrgencyEntry, receivedAt: number): number {
  * Why a thread is where it is: named parts that sum to its points. Past due adds a point for each 3 minutes; time that
  * is left takes points off in the same measure.
  */
-export function urgency(entry: UrgencyEntry, { now, receivedAt }: { now: number; receivedAt: number }): { points: number; parts: UrgencyPart[] } {
+export function urgency(
+  entry: UrgencyEntry,
+  { now, receivedAt }: { now: number; receivedAt: number },
+): { points: number; parts: UrgencyPart[] } {
   const due = entry.dueAt ?? receivedAt + nothingOwedMinutes * 60_000
   const minutes = (now - due) / 60_000
   const time: UrgencyPart = {

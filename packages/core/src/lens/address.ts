@@ -46,7 +46,18 @@ export function printRange(range: LensRange | null): string {
 }
 
 /** Names the address may hold; others belong to somebody else and are left alone. */
-export const lensFields = ['state', 'kind', 'channel', 'place', 'felt', 'given', 'watch', 'words', 'time', 'order']
+export const lensFields = [
+  'state',
+  'kind',
+  'channel',
+  'place',
+  'felt',
+  'given',
+  'watch',
+  'words',
+  'time',
+  'order',
+]
 
 type Reader = (value: string, lens: Lens) => boolean
 
@@ -59,7 +70,10 @@ const oneOf = <T extends string>(allowed: readonly T[], set: (lens: Lens, value:
   }
 }
 
-const listOf = <T extends string>(allowed: readonly T[] | null, set: (lens: Lens, values: T[]) => void): Reader => {
+const listOf = <T extends string>(
+  allowed: readonly T[] | null,
+  set: (lens: Lens, values: T[]) => void,
+): Reader => {
   return (value, lens) => {
     if (value === 'all') {
       set(lens, [])
@@ -128,7 +142,10 @@ export function parseRange(value: string): LensRange | null | undefined {
  * Reads a lens from the pairs of an address, on top of `base`. What cannot be read is named in `problems` and keeps the
  * base's value; names that are not the lens's are left alone.
  */
-export function parseLens(pairs: Iterable<readonly [string, string]>, base: Lens): { lens: Lens; problems: LensProblem[] } {
+export function parseLens(
+  pairs: Iterable<readonly [string, string]>,
+  base: Lens,
+): { lens: Lens; problems: LensProblem[] } {
   const lens: Lens = { ...base }
   const problems: LensProblem[] = []
   for (const [field, value] of pairs) {

@@ -31,7 +31,8 @@ export interface LensContext {
 export function lensPredicate(lens: Lens, context: LensContext): (entry: LensEntry) => boolean {
   const range = instantsOf(lens.range, context)
   const wanted = searchWords(lens.words)
-  const among = <T>(list: readonly T[], value: T | null) => list.length === 0 || (value !== null && list.includes(value))
+  const among = <T>(list: readonly T[], value: T | null) =>
+    list.length === 0 || (value !== null && list.includes(value))
   return (entry) =>
     (lens.unit === 'entries' || entry.lead) &&
     (lens.state === 'any' || entry.state === lens.state) &&

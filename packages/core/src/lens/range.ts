@@ -12,7 +12,10 @@ export interface Instants {
  * The instants a range covers. "Last 14 days" are 14 local calendar days, today included; a day is from midnight to
  * midnight of the brand's zone, also on days when the clock changes.
  */
-export function instantsOf(range: LensRange | null, { now, zone }: { now: number; zone: string }): Instants | null {
+export function instantsOf(
+  range: LensRange | null,
+  { now, zone }: { now: number; zone: string },
+): Instants | null {
   if (!range) return null
   if ('last' in range) {
     const today = DateTime.fromMillis(now, { zone }).startOf('day')

@@ -2,7 +2,17 @@ import type { Lens } from './lens.ts'
 
 /** A changeable phrase of the lens sentence: which message says it, with which values. */
 export interface LensPart {
-  field: 'state' | 'kinds' | 'channels' | 'places' | 'sentiments' | 'givenTo' | 'watch' | 'words' | 'range' | 'order'
+  field:
+    | 'state'
+    | 'kinds'
+    | 'channels'
+    | 'places'
+    | 'sentiments'
+    | 'givenTo'
+    | 'watch'
+    | 'words'
+    | 'range'
+    | 'order'
   /** Name of the message under "lens.<field>". */
   message: string
   /** What the message names: ids or words, put into the reader's language by whoever shows it. */
@@ -33,8 +43,18 @@ export function lensParts(lens: Lens): LensPart[] {
       values: typeof givenTo === 'number' ? [givenTo] : [],
       narrows: givenTo !== 'anybody',
     },
-    { field: 'watch', message: lens.watch === null ? 'all' : 'one', values: lens.watch === null ? [] : [lens.watch], narrows: lens.watch !== null },
-    { field: 'words', message: lens.words ? 'one' : 'all', values: lens.words ? [lens.words] : [], narrows: lens.words !== '' },
+    {
+      field: 'watch',
+      message: lens.watch === null ? 'all' : 'one',
+      values: lens.watch === null ? [] : [lens.watch],
+      narrows: lens.watch !== null,
+    },
+    {
+      field: 'words',
+      message: lens.words ? 'one' : 'all',
+      values: lens.words ? [lens.words] : [],
+      narrows: lens.words !== '',
+    },
     {
       field: 'range',
       message: !range ? 'all' : 'last' in range ? 'last' : range.from === range.to ? 'day' : 'span',

@@ -13,11 +13,22 @@ export const bucketLimit = 5000
  * @param to epoch milliseconds, not included
  * @throws RangeError above `bucketLimit` buckets
  */
-export function bucketStarts({ from, to, unit, zone }: { from: number; to: number; unit: BucketUnit; zone: string }): number[] {
+export function bucketStarts({
+  from,
+  to,
+  unit,
+  zone,
+}: {
+  from: number
+  to: number
+  unit: BucketUnit
+  zone: string
+}): number[] {
   const starts: number[] = []
   let at = DateTime.fromMillis(from, { zone }).startOf(unit)
   while (at.toMillis() < to) {
-    if (starts.length >= bucketLimit) throw new RangeError(`more than ${bucketLimit} ${unit}s between the ends`)
+    if (starts.length >= bucketLimit)
+      throw new RangeError(`more than ${bucketLimit} ${unit}s between the ends`)
     starts.push(at.toMillis())
     at = unit === 'hour' ? at.plus({ hours: 1 }) : at.plus({ [unit]: 1 }).startOf(unit)
   }

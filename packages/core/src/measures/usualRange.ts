@@ -26,7 +26,12 @@ export function usualRange(previous: readonly number[], k = 6): UsualRange | nul
   const middle = median(periods)
   const deviation = median(periods.map((value) => Math.abs(value - middle)))
   const spread = Math.max(1.4826 * deviation, Math.sqrt(middle))
-  return { low: Math.max(0, middle - 2 * spread), high: middle + 2 * spread, median: middle, periods: periods.length }
+  return {
+    low: Math.max(0, middle - 2 * spread),
+    high: middle + 2 * spread,
+    median: middle,
+    periods: periods.length,
+  }
 }
 
 /** Where a count stands against the usual range of the periods before it. */

@@ -13,7 +13,8 @@ export interface AspectReading extends SentimentReading {
   end: number
 }
 
-const clauseEnd = /[.!?;…\n]+|,\s+(?=(?:but|and|yet|while|although|mais|et|pero|aunque|y|aber|und)\b)|\s+(?=(?:but|while|although|mais|pero|aber)\b)/giu
+const clauseEnd =
+  /[.!?;…\n]+|,\s+(?=(?:but|and|yet|while|although|mais|et|pero|aunque|y|aber|und)\b)|\s+(?=(?:but|while|although|mais|pero|aber)\b)/giu
 
 function clauses(text: string): { start: number; end: number }[] {
   const found: { start: number; end: number }[] = []
@@ -32,7 +33,11 @@ function clauses(text: string): { start: number; end: number }[] {
  *
  * @example readAspects('Kind crew, but the queue was awful', [{ id: 'crew', terms: [{ text: 'crew' }] }])[0].label === 'positive'
  */
-export function readAspects(text: string, aspects: readonly Aspect[], options: SentimentOptions = {}): AspectReading[] {
+export function readAspects(
+  text: string,
+  aspects: readonly Aspect[],
+  options: SentimentOptions = {},
+): AspectReading[] {
   const watches = compileWatches(aspects.map(({ id, terms }) => ({ id, anyOf: terms })))
   const readings: AspectReading[] = []
   for (const { start, end } of clauses(text)) {

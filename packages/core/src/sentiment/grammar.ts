@@ -77,20 +77,31 @@ export function compileGrammar(lists: LanguageWords, base: ReadonlyMap<string, n
   for (const [valence, text] of Object.entries(lists.whenNegated))
     for (const word of list(text)) set(word, { whenNegated: Number(valence) })
   for (const table of [lists.intensifiers, lists.softeners])
-    for (const [factor, text] of Object.entries(table)) for (const word of list(text)) set(word, { factor: Number(factor) })
+    for (const [factor, text] of Object.entries(table))
+      for (const word of list(text)) set(word, { factor: Number(factor) })
   for (const word of list(lists.negators)) set(word, { negator: true })
   for (const word of list(lists.contrast)) set(word, { contrast: true })
   for (const word of list(lists.concession)) set(word, { concession: true })
   for (const word of list(lists.joiners)) set(word, { joiner: true })
   for (const word of list(lists.tooWords ?? '')) set(word, { tooWord: true })
   for (const [valence, phrases] of Object.entries(lists.idioms))
-    for (const phrase of phrases) addIdiom(idioms, phrase.trim(), Number(valence) === 0.1 ? 0 : Number(valence))
-  return { words, idioms, elision: lists.elision, negatorMayFollow: lists.negatorMayFollow ?? false, english: base.size > 0 }
+    for (const phrase of phrases)
+      addIdiom(idioms, phrase.trim(), Number(valence) === 0.1 ? 0 : Number(valence))
+  return {
+    words,
+    idioms,
+    elision: lists.elision,
+    negatorMayFollow: lists.negatorMayFollow ?? false,
+    english: base.size > 0,
+  }
 }
 
 export function addIdiom(root: IdiomNode, phrase: string, valence: number): void {
   let node = root
-  for (const word of phrase.toLowerCase().replace(/'/g, '').split(/[\s-]+/)) {
+  for (const word of phrase
+    .toLowerCase()
+    .replace(/'/g, '')
+    .split(/[\s-]+/)) {
     let next = node.next.get(word)
     if (!next) node.next.set(word, (next = { next: new Map(), valence: null }))
     node = next

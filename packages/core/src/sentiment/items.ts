@@ -52,7 +52,12 @@ function resolve(raw: string, grammar: Grammar): Known {
     const parts = key.split("'")
     const last = grammar.words.get(parts[parts.length - 1]!)
     const negator = parts[0] === 'n'
-    if (last || negator) return { key, entry: { ...(last ?? blankEntry), negator: negator || (last?.negator ?? false) }, stressed: capitals }
+    if (last || negator)
+      return {
+        key,
+        entry: { ...(last ?? blankEntry), negator: negator || (last?.negator ?? false) },
+        stressed: capitals,
+      }
   }
   const derived = grammar.english ? derive(key, (w) => grammar.words.get(w)) : undefined
   return { key, entry: derived ?? blankEntry, stressed: capitals && derived !== undefined }
@@ -67,7 +72,16 @@ export function readItems(text: string, grammar: Grammar | null): Item[] {
     const { start, end, kind } = token
     if (kind === 'link' || kind === 'email' || kind === 'handle') continue
     const raw = text.slice(start, end)
-    const item: Item = { kind: 'word', start, end, key: raw, entry: blankEntry, stressed: false, taken: false, valence: 0 }
+    const item: Item = {
+      kind: 'word',
+      start,
+      end,
+      key: raw,
+      entry: blankEntry,
+      stressed: false,
+      taken: false,
+      valence: 0,
+    }
     if (kind === 'emoji' || kind === 'emoticon') {
       item.kind = 'emoji'
       item.valence = kind === 'emoji' ? valenceOfEmoji(raw) : valenceOfEmoticon(raw)

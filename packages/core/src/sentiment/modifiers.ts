@@ -9,34 +9,55 @@ const likers = new Set(
   `i we you they he she really also do don't dont didn't didnt did doesn't doesnt does not always still actually kids people
   guests and to will might would i'd never`.split(/\s+/),
 )
-const linking = new Set('is are was were be very so really and quite that seem seems felt extremely super too most'.split(' '))
+const linking = new Set(
+  'is are was were be very so really and quite that seem seems felt extremely super too most'.split(' '),
+)
+
+type InContext = (items: readonly Item[], i: number) => number
+
+const cheapAfter = /^(?:plastic|feel|feeling|look|quality|material|materials|crap|junk|knock)/
+const cheapBefore = new Set(['so', 'feels', 'looks', 'felt', 'looked', 'seems', 'very', 'and', 'cheap'])
+const isWord = (item: Item | undefined): item is Item => item?.kind === 'word'
+
+const inDegree: InContext = (items, i) => {
+  const after = items[i + 1]
+  return isWord(after) && after.entry.valence ? 0 : items[i]!.entry.valence
+}
+
+/** Words whose say depends on their neighbours. */
+const contextual = new Map<string, InContext>([
+  ['like', (items, i) => (likers.has(items[i - 1]?.key ?? '') ? 1.6 : 0)],
+  ['kind', (items, i) => (linking.has(items[i - 1]?.key ?? '') && items[i + 1]?.key !== 'of' ? 2.2 : 0)],
+  [
+    'pretty',
+    (items, i) => {
+      const after = items[i + 1]
+      return linking.has(items[i - 1]?.key ?? '') && (!isWord(after) || after.key === 'and') ? 1.8 : 0
+    },
+  ],
+  [
+    'well',
+    (items, i) => {
+      const before = items[i - 1]
+      return isWord(before) && !['as', 'oh', 'and'].includes(before.key) ? 1.3 : 0
+    },
+  ],
+  [
+    'cheap',
+    (items, i) => {
+      const poor = cheapBefore.has(items[i - 1]?.key ?? '') || cheapAfter.test(items[i + 1]?.key ?? '')
+      return poor ? -1.4 : 0.3
+    },
+  ],
+  ['super', inDegree],
+  ['mega', inDegree],
+  ['better', (items, i) => (elsewhereBetter(items, i) ? -1.8 : items[i]!.entry.valence)],
+])
 
 /** "like" is an opinion only as a verb, "kind" only as a quality, "pretty" and "well" only where they judge. */
 export function valenceInContext(items: readonly Item[], i: number): number {
   const item = items[i]!
-  const before = items[i - 1]?.key
-  const after = items[i + 1]
-  switch (item.key) {
-    case 'like':
-      return before !== undefined && likers.has(before) ? 1.6 : 0
-    case 'kind':
-      return before !== undefined && linking.has(before) && after?.key !== 'of' ? 2.2 : 0
-    case 'pretty':
-      return before !== undefined && linking.has(before) && (after === undefined || after.kind !== 'word' || after.key === 'and') ? 1.8 : 0
-    case 'well':
-      return before !== undefined && items[i - 1]!.kind === 'word' && !['as', 'oh', 'and'].includes(before) ? 1.3 : 0
-    case 'cheap':
-      return ['so', 'feels', 'looks', 'felt', 'looked', 'seems', 'very', 'and', 'cheap'].includes(before ?? '') || /^(?:plastic|feel|feeling|look|quality|material|materials|crap|junk|knock)/.test(after?.key ?? '')
-        ? -1.4
-        : 0.3
-    case 'super':
-    case 'mega':
-      return after && after.kind === 'word' && after.entry.valence ? 0 : item.entry.valence
-    case 'better':
-      return elsewhereBetter(items, i) ? -1.8 : item.entry.valence
-    default:
-      return item.entry.valence
-  }
+  return contextual.get(item.key)?.(items, i) ?? item.entry.valence
 }
 
 /** "there are better places", "I have had better": praise of something else. */
@@ -44,17 +65,24 @@ function elsewhereBetter(items: readonly Item[], i: number): boolean {
   for (let k = i - 1; k >= 0 && i - k <= 4; k--) {
     const { kind, key } = items[k]!
     if (kind !== 'word') return false
-    if (key === 'there' || key === 'had' || key === 'deserve' || key === 'deserved' || key === 'expected') return true
+    if (key === 'there' || key === 'had' || key === 'deserve' || key === 'deserved' || key === 'expected')
+      return true
   }
   return false
 }
 
 /** "could not have been kinder", "couldn't be more pleased": the denial of a higher degree is praise. */
 function isSuperlative(items: readonly Item[], negator: number, i: number): boolean {
-  const could = items[negator]!.key === "couldn't" || items[negator]!.key === 'couldnt' || items[negator - 1]?.key === 'could'
+  const could =
+    items[negator]!.key === "couldn't" ||
+    items[negator]!.key === 'couldnt' ||
+    items[negator - 1]?.key === 'could'
   if (!could) return false
   const between = items.slice(negator + 1, i).map((item) => item.key)
-  return between.includes('more') || (items[i]!.key.endsWith('er') && (between.includes('be') || between.includes('been')))
+  return (
+    between.includes('more') ||
+    (items[i]!.key.endsWith('er') && (between.includes('be') || between.includes('been')))
+  )
 }
 
 /** The product of the intensifiers and softeners that stand right before an item (up to three words). */
@@ -82,25 +110,30 @@ export function negationOf(items: readonly Item[], i: number, grammar: Grammar):
   let comparing = false
   for (let k = i - 1, words = 0; k >= 0 && words < reach; k--) {
     const item = items[k]!
-    if (item.kind !== 'word') {
-      if (item.kind === 'emoji') continue
-      return null
-    }
-    const { entry } = item
-    if (entry.contrast || entry.concession || item.key === 'because' || item.key === 'since') return null
-    if (['so', 'such', 'more', 'better', 'as'].includes(item.key)) comparing = true
-    if (entry.negator && !item.taken) {
-      // "fails miserably": a negative verb does not turn a negative word.
-      if (entry.valence < 0 && items[i]!.entry.valence < 0) return null
-      const never = item.key === 'never' || item.key === "haven't" || item.key === "hasn't"
-      const nothingBut = items[k + 1]?.key === 'but' && k + 1 < i
-      return { at: k, stresses: (never && comparing) || nothingBut || isSuperlative(items, k, i) }
-    }
-    const isOpinion = (entry.valence !== 0 && entry.factor === 1) || item.taken
+    if (item.kind === 'emoji') continue
+    if (endsNegation(item)) return null
+    if (comparers.has(item.key)) comparing = true
+    if (item.entry.negator && !item.taken) return negationBy(items, k, i, comparing)
+    const isOpinion = (item.entry.valence !== 0 && item.entry.factor === 1) || item.taken
     if (isOpinion && k < i - 1 && !bridged(items, k, i)) return null
     words++
   }
   return grammar.negatorMayFollow ? negationAfter(items, i) : null
+}
+
+const comparers = new Set(['so', 'such', 'more', 'better', 'as'])
+const nevers = new Set(['never', "haven't", "hasn't"])
+
+const endsNegation = ({ kind, entry, key }: Item) =>
+  kind !== 'word' || entry.contrast || entry.concession || key === 'because' || key === 'since'
+
+function negationBy(items: readonly Item[], negator: number, i: number, comparing: boolean): Negation | null {
+  const { entry, key } = items[negator]!
+  // "fails miserably": a negative verb does not turn a negative word.
+  if (entry.valence < 0 && items[i]!.entry.valence < 0) return null
+  const nothingBut = items[negator + 1]?.key === 'but' && negator + 1 < i
+  const stresses = (nevers.has(key) && comparing) || nothingBut || isSuperlative(items, negator, i)
+  return { at: negator, stresses }
 }
 
 /** Whether only joiners and words of opinion lie between, as in "not good or friendly". */
@@ -137,8 +170,30 @@ export function spoiltByToo(items: readonly Item[], i: number): boolean {
   return items[i]!.entry.tooWord || items[i]!.entry.valence > 0
 }
 
-const modals = new Set("would could should might would've could've should've needs need wish wished".split(' '))
-const unreal = new Set(['be', 'been', 'have', 'to', 'it', 'they', 'i', 'we', 'you', 'was', 'were', 'a', 'the', 'had', 'more', 'some', 'much', 'this', 'is'])
+const modals = new Set(
+  "would could should might would've could've should've needs need wish wished".split(' '),
+)
+const unreal = new Set([
+  'be',
+  'been',
+  'have',
+  'to',
+  'it',
+  'they',
+  'i',
+  'we',
+  'you',
+  'was',
+  'were',
+  'a',
+  'the',
+  'had',
+  'more',
+  'some',
+  'much',
+  'this',
+  'is',
+])
 
 /** Whether an item is only wished for: "would have been nice", "needs to be cleaner", "I wish it were better". */
 export function onlyWished(items: readonly Item[], i: number): boolean {
@@ -149,7 +204,11 @@ export function onlyWished(items: readonly Item[], i: number): boolean {
     const wish = item.key === 'wish' || item.key === 'wished'
     if (wish || (item.key === 'only' && items[k - 1]?.key === 'if')) return true
     if (modals.has(item.key)) return unrealWords > 0 || item.key === 'needs' || item.key === 'need'
-    const counts = item.key === 'be' || item.key === 'been' || item.key === 'have' || (item.key === 'to' && modals.has(items[k - 1]?.key ?? ''))
+    const counts =
+      item.key === 'be' ||
+      item.key === 'been' ||
+      item.key === 'have' ||
+      (item.key === 'to' && modals.has(items[k - 1]?.key ?? ''))
     if (counts) unrealWords++
     if (!unreal.has(item.key) && item.entry.factor === 1) {
       // Over a longer distance only a wish still reaches.

@@ -31,7 +31,8 @@ export function derive(word: string, lookup: Lookup): WordEntry | undefined {
   for (const [suffix, put, factor] of endings) {
     if (!word.endsWith(suffix) || word.length - suffix.length < 3) continue
     const stem = lookup(word.slice(0, -suffix.length) + put)
-    if (stem && (stem.valence || stem.whenNegated)) return { ...blankEntry, valence: stem.valence * factor, whenNegated: stem.whenNegated }
+    if (stem && (stem.valence || stem.whenNegated))
+      return { ...blankEntry, valence: stem.valence * factor, whenNegated: stem.whenNegated }
   }
   const prefix = /^(?:un|non|dis|im|in)-?(?=[a-z]{4})/.exec(word)
   if (prefix) {

@@ -71,7 +71,10 @@ const softening = 15
  *   says anything, or there is no word at all; that is not `neutral`.
  * @example readSentiment('Not bad at all').label === 'positive'
  */
-export function readSentiment(text: string, { language = 'en', ownWords = [] }: SentimentOptions = {}): SentimentReading {
+export function readSentiment(
+  text: string,
+  { language = 'en', ownWords = [] }: SentimentOptions = {},
+): SentimentReading {
   const grammar = grammarOf(language)
   const items = readItems(text, grammar)
   if (!items.some((item) => item.kind === 'word' || item.kind === 'emoji')) return unread
@@ -85,7 +88,13 @@ export function readSentiment(text: string, { language = 'en', ownWords = [] }: 
   return sumUp(items, grammar !== null)
 }
 
-const unread: SentimentReading = Object.freeze({ score: 0, label: 'unread', confidence: 0, spans: [], raw: 0 }) as SentimentReading
+const unread: SentimentReading = Object.freeze({
+  score: 0,
+  label: 'unread',
+  confidence: 0,
+  spans: [],
+  raw: 0,
+}) as SentimentReading
 
 function valueOf(items: readonly Item[], i: number, grammar: Grammar): number {
   const item = items[i]!

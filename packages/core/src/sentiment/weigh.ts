@@ -18,7 +18,11 @@ export function weighSentences(items: Item[], grammar: Grammar | null): void {
   }
 }
 
-function weighSentence(items: Item[], { first, last, mark }: { first: number; last: number; mark: string }, grammar: Grammar | null): void {
+function weighSentence(
+  items: Item[],
+  { first, last, mark }: { first: number; last: number; mark: string },
+  grammar: Grammar | null,
+): void {
   if (mark.startsWith('?'))
     scale(items, first, last, (v) => v * (v > 0 ? questionPositive : questionNegative))
   if (mark.startsWith('!')) scale(items, first, last, (v) => v * (1 + 0.1 * Math.min(mark.length, 3)))
@@ -47,7 +51,9 @@ function isIronic(items: readonly Item[], first: number, last: number): boolean 
     if (valence > 0) good++
   }
   const opener = items[first]!
-  return good === 1 && bad > 0 && opener.valence > 0 && items[first + 1]?.key === ',' && opener.kind === 'word'
+  return (
+    good === 1 && bad > 0 && opener.valence > 0 && items[first + 1]?.key === ',' && opener.kind === 'word'
+  )
 }
 
 /** "A but B": B counts more. At the head of a sentence "but" turns against the sentence before, which stands. */

@@ -18,14 +18,17 @@ const table = new Uint8Array(0x10000).fill(unset)
 
 function classify(char: string): CharClass {
   if (char === '\n' || char === '\r' || char === '\u2028' || char === '\u2029') return CharClass.newline
-  if (/^[\u200b-\u200d\ufeff\u00ad\ufe0f]$/u.test(char)) return CharClass.mark
+  if (/^(?:[\u200b\u200c\u200d]|\ufeff|\u00ad|\ufe0f)$/u.test(char)) return CharClass.mark
   if (/^\s$/u.test(char)) return CharClass.space
   if (/^\p{M}$/u.test(char)) return CharClass.mark
   if (/^[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]$/u.test(char))
     return CharClass.ideograph
   if (/^\p{L}$/u.test(char)) return CharClass.letter
   if (/^\p{N}$/u.test(char)) return CharClass.digit
-  if (/^[\p{Extended_Pictographic}\p{Regional_Indicator}]$/u.test(char) && !/^[\u00a9\u00ae\u2122]$/.test(char))
+  if (
+    /^[\p{Extended_Pictographic}\p{Regional_Indicator}]$/u.test(char) &&
+    !/^[\u00a9\u00ae\u2122]$/.test(char)
+  )
     return CharClass.emoji
   return CharClass.other
 }

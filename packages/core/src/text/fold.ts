@@ -1,4 +1,4 @@
-const zeroWidth = /[\u200b-\u200d\ufeff\u00ad\u2060\ufe0f]/g
+const zeroWidth = /[\u200b\u200c]|\u200d|\ufeff|\u00ad|\u2060|\ufe0f/g
 const marks = /\p{M}+/gu
 // eslint-disable-next-line no-control-regex -- the ASCII range is what is meant
 const ascii = /^[\x00-\x7f]*$/

@@ -8,7 +8,8 @@ export async function loadLanguages(): Promise<void> {
   await loading
 }
 
-const noise = /(?:https?:\/\/|www\.)\S+|[\w.+-]{1,64}@[\w.-]{1,255}|[@#][\p{L}\p{N}_]+|\p{Extended_Pictographic}/gu
+const noise =
+  /(?:https?:\/\/|www\.)\S+|[\w.+-]{1,64}@[\w.-]{1,255}|[@#][\p{L}\p{N}_]+|\p{Extended_Pictographic}/gu
 
 /**
  * The language of a text as a BCP 47 tag, or `und` when there is too little to go by (fewer than two words, or a

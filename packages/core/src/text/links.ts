@@ -16,9 +16,14 @@ export function canonicalLink(address: string): string | null {
     return null
   }
   if (url.protocol !== 'http:' && url.protocol !== 'https:') return null
-  const host = url.hostname.toLowerCase().replace(/^www\./, '').replace(/\.$/, '')
+  const host = url.hostname
+    .toLowerCase()
+    .replace(/^www\./, '')
+    .replace(/\.$/, '')
   if (!host.includes('.') && host !== 'localhost') return null
-  const kept = [...url.searchParams].filter(([name]) => !tracking.test(name)).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0))
+  const kept = [...url.searchParams]
+    .filter(([name]) => !tracking.test(name))
+    .sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0))
   const query = kept.length ? `?${new URLSearchParams(kept).toString()}` : ''
   const port = url.port && url.port !== '80' && url.port !== '443' ? `:${url.port}` : ''
   return `https://${host}${port}${url.pathname.replace(/\/+$/, '')}${query}`

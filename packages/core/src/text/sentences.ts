@@ -13,7 +13,9 @@ export interface Sentence {
 }
 
 const abbreviations = new Set(
-  'mr mrs ms dr st prof sr jr vs etc approx no nr tel mme mlle m z b bzw ca sra srta ud uds fig e.g i.e a.m p.m'.split(' '),
+  'mr mrs ms dr st prof sr jr vs etc approx no nr tel mme mlle m z b bzw ca sra srta ud uds fig e.g i.e a.m p.m'.split(
+    ' ',
+  ),
 )
 
 function endsSentence(text: string, tokens: readonly Token[], i: number): boolean {
@@ -28,7 +30,12 @@ function endsSentence(text: string, tokens: readonly Token[], i: number): boolea
   const spaced = next.start > token.end
   if (!spaced && next.kind === 'word') return false
   const before = tokens[i - 1]
-  if (mark === '.' && token.end - token.start === 1 && before?.kind === 'word' && before.end === token.start) {
+  if (
+    mark === '.' &&
+    token.end - token.start === 1 &&
+    before?.kind === 'word' &&
+    before.end === token.start
+  ) {
     const word = text.slice(before.start, before.end).toLowerCase()
     if (abbreviations.has(word)) return false
     // An initial: "P. Oakes".
@@ -73,7 +80,11 @@ export function splitSentences(text: string, tokens: readonly Token[] = tokenise
     } else if (endsSentence(text, tokens, i)) {
       // Closing quotes and brackets belong to the sentence that ends.
       let last = i + 1
-      while (last < tokens.length && tokens[last]!.kind === 'punctuation' && '"”’\')]»'.includes(text[tokens[last]!.start]!))
+      while (
+        last < tokens.length &&
+        tokens[last]!.kind === 'punctuation' &&
+        '"”’\')]»'.includes(text[tokens[last]!.start]!)
+      )
         last++
       close(last)
       i = last - 1

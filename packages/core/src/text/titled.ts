@@ -13,7 +13,9 @@ interface Span {
 /** The spans that lie in the text behind the title, counted from its beginning. */
 export function spansOfText<T extends Span>(title: string | null | undefined, spans: readonly T[]): T[] {
   const offset = title ? title.length + gap.length : 0
-  return spans.filter((s) => s.start >= offset).map((s) => ({ ...s, start: s.start - offset, end: s.end - offset }))
+  return spans
+    .filter((s) => s.start >= offset)
+    .map((s) => ({ ...s, start: s.start - offset, end: s.end - offset }))
 }
 
 /** The spans that lie in the title. */

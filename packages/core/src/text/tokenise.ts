@@ -112,7 +112,10 @@ function mayBeLink(scan: Scan, at: number): boolean {
     scan.nextDot = found < 0 ? Infinity : found
   }
   if (scan.nextDot - at <= 63) return true
-  return (scan.text.charCodeAt(at) | 32) === 0x68 && scan.text.startsWith('://', at + (scan.text[at + 4] === 's' ? 5 : 4))
+  return (
+    (scan.text.charCodeAt(at) | 32) === 0x68 &&
+    scan.text.startsWith('://', at + (scan.text[at + 4] === 's' ? 5 : 4))
+  )
 }
 
 function wordToken(scan: Scan, at: number): Token {
@@ -157,7 +160,10 @@ function tokenAt(scan: Scan, at: number, c: CharClass): Token {
     case CharClass.letter:
     case CharClass.digit: {
       const unit = text.charCodeAt(at)
-      if ((unit === 0x78 || unit === 0x58 || unit === 0x38 || unit === 0x6f || unit === 0x4f) && isBoundaryBefore(text, at)) {
+      if (
+        (unit === 0x78 || unit === 0x58 || unit === 0x38 || unit === 0x6f || unit === 0x4f) &&
+        isBoundaryBefore(text, at)
+      ) {
         const smile = stickyEnd(emoticon, text, at)
         if (smile > 0) return { kind: 'emoticon', start: at, end: smile }
       }
@@ -198,7 +204,15 @@ export function isSoftGap(text: string, from: number, to: number): boolean {
     if (c === CharClass.space || c === CharClass.mark || c === CharClass.newline) continue
     const unit = text.charCodeAt(i)
     if (isDash(unit) || isApostrophe(unit)) continue
-    if (unit === 0x22 || unit === 0x2f || unit === 0x5f || unit === 0x201c || unit === 0x201d || unit === 0x2018) continue
+    if (
+      unit === 0x22 ||
+      unit === 0x2f ||
+      unit === 0x5f ||
+      unit === 0x201c ||
+      unit === 0x201d ||
+      unit === 0x2018
+    )
+      continue
     return false
   }
   return true

@@ -105,7 +105,14 @@ export class Automaton {
     const patterns: (readonly number[])[] = []
     for (const token of tokens) {
       const { kind } = token
-      if (kind === 'punctuation' || kind === 'newline' || kind === 'link' || kind === 'email' || kind === 'emoticon') continue
+      if (
+        kind === 'punctuation' ||
+        kind === 'newline' ||
+        kind === 'link' ||
+        kind === 'email' ||
+        kind === 'emoticon'
+      )
+        continue
       const spelling = this.spelling(text.slice(token.start, token.end), kind)
       if (spelling.isName) {
         this.nameHits(text, token, spelling, starts.length, found)
@@ -120,15 +127,23 @@ export class Automaton {
       }
     }
     for (let i = 0; i < starts.length; i++)
-      if (patterns[i]!.length) this.walk({ text, starts, ends, patterns, found, from: i }, this.root, i, false)
+      if (patterns[i]!.length)
+        this.walk({ text, starts, ends, patterns, found, from: i }, this.root, i, false)
     return found
   }
 
-  private nameHits(text: string, token: Token, spelling: Spelling, word: number, found: Map<number, Occurrence[]>) {
+  private nameHits(
+    text: string,
+    token: Token,
+    spelling: Spelling,
+    word: number,
+    found: Map<number, Occurrence[]>,
+  ) {
     for (const id of spelling.terms) {
       const term = this.terms[id]!
       const written = text.slice(token.start + 1, token.end).replace(/[_-]/g, '')
-      if (term.exactCase && !sameCase(written, term.written.join('').replace(/[_-]/g, ''), term.prefix)) continue
+      if (term.exactCase && !sameCase(written, term.written.join('').replace(/[_-]/g, ''), term.prefix))
+        continue
       record(found, id, { start: token.start, end: token.end, firstWord: word, lastWord: word })
     }
   }

@@ -30,15 +30,23 @@ export function checkQuery(query: Omit<WatchQuery, 'id'>): QueryProblem[] {
   if (count > watchLimits.terms || links.length > watchLimits.links)
     return [{ path: '', code: 'tooManyTerms', value: String(Math.max(count, links.length)) }]
   const problems: QueryProblem[] = []
-  if (!anyOf.length && !allOf.length && !near.length && !links.length) problems.push({ path: '', code: 'nothingAsked' })
+  if (!anyOf.length && !allOf.length && !near.length && !links.length)
+    problems.push({ path: '', code: 'nothingAsked' })
   const lists = { anyOf, allOf, noneOf }
   for (const [name, list] of Object.entries(lists))
     list.forEach((term, i) => problems.push(...checkTerm(term, `${name}[${i}]`)))
   near.forEach((pair, i) => {
-    problems.push(...checkTerm(pair.first, `near[${i}].first`), ...checkTerm(pair.second, `near[${i}].second`))
-    if (sameTerm(pair.first, pair.second)) problems.push({ path: `near[${i}].second`, code: 'nearSame', value: pair.second.text })
+    problems.push(
+      ...checkTerm(pair.first, `near[${i}].first`),
+      ...checkTerm(pair.second, `near[${i}].second`),
+    )
+    if (sameTerm(pair.first, pair.second))
+      problems.push({ path: `near[${i}].second`, code: 'nearSame', value: pair.second.text })
     const { within } = pair
-    if (typeof within === 'number' && !(Number.isInteger(within) && within >= 1 && within <= watchLimits.nearWords))
+    if (
+      typeof within === 'number' &&
+      !(Number.isInteger(within) && within >= 1 && within <= watchLimits.nearWords)
+    )
       problems.push({ path: `near[${i}].within`, code: 'nearWords', value: String(within) })
   })
   links.forEach((link, i) => {
@@ -58,8 +66,10 @@ function checkTerm(term: Term, path: string): QueryProblem[] {
   if (!parsed) return [{ path, code: 'termEmpty', value }]
   if (parsed.words.length > watchLimits.termWords) return [{ path, code: 'termTooLong', value }]
   const last = parsed.words[parsed.words.length - 1] ?? ''
-  if (parsed.prefix && last.length < watchLimits.prefixLetters) return [{ path, code: 'prefixTooShort', value }]
-  if (parsed.slack && !parsed.words.some((w) => w.length >= slackLetters)) return [{ path, code: 'slackTooShort', value }]
+  if (parsed.prefix && last.length < watchLimits.prefixLetters)
+    return [{ path, code: 'prefixTooShort', value }]
+  if (parsed.slack && !parsed.words.some((w) => w.length >= slackLetters))
+    return [{ path, code: 'slackTooShort', value }]
   return []
 }
 

@@ -106,7 +106,9 @@ function compileOne(query: WatchQuery, use: (term: Term | string, role: Role) =>
     if (id < 0 && role !== 'any') impossible = true
     return id
   }
-  const anyOf = (query.anyOf ?? []).map((term, index) => ({ term: wants(term, 'any'), index })).filter((t) => t.term >= 0)
+  const anyOf = (query.anyOf ?? [])
+    .map((term, index) => ({ term: wants(term, 'any'), index }))
+    .filter((t) => t.term >= 0)
   const allOf = (query.allOf ?? []).map((term, index) => ({ term: wants(term, 'all'), index }))
   for (const term of query.noneOf ?? []) use(term, 'none')
   const near = (query.near ?? []).map((pair, index) => ({
@@ -131,7 +133,11 @@ interface Evidence {
 function judge(watch: Compiled, evidence: Evidence, doc: WatchDoc): HitSpan[] | null {
   if (watch.impossible || !suits(watch.query, doc)) return null
   const spans: HitSpan[] = []
-  const add = (list: HitSpan['list'], index: number, occurrences: readonly { start: number; end: number }[]) => {
+  const add = (
+    list: HitSpan['list'],
+    index: number,
+    occurrences: readonly { start: number; end: number }[],
+  ) => {
     for (const { start, end } of occurrences) spans.push({ start, end, list, index })
   }
   for (const { term, index } of watch.allOf) {
@@ -150,7 +156,11 @@ function judge(watch: Compiled, evidence: Evidence, doc: WatchDoc): HitSpan[] | 
     const under = evidence.links.filter(({ link }) => linkUnder(link, pattern))
     if (!under.length) return
     any = true
-    add('links', index, under.filter((l) => l.end > l.start))
+    add(
+      'links',
+      index,
+      under.filter((l) => l.end > l.start),
+    )
   })
   if (!any) return null
   for (const pair of watch.near) {
@@ -167,7 +177,8 @@ function suits({ channels, languages, voices }: WatchQuery, doc: WatchDoc): bool
   if (channels?.length && !(doc.channel !== undefined && channels.includes(doc.channel))) return false
   if (languages?.length && !languages.includes((doc.language ?? 'und').split('-')[0]!)) return false
   const voice = doc.voice === undefined ? undefined : squash(doc.voice.replace(/^@/, ''))
-  const named = (list: readonly string[]) => voice !== undefined && list.some((v) => squash(v.replace(/^@/, '')) === voice)
+  const named = (list: readonly string[]) =>
+    voice !== undefined && list.some((v) => squash(v.replace(/^@/, '')) === voice)
   if (voices?.only?.length && !named(voices.only)) return false
   return !(voices?.without?.length && named(voices.without))
 }

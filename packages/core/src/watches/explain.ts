@@ -15,7 +15,8 @@ export type Reason =
   | { kind: 'nearMissing'; first: string; second: string }
   | { kind: 'channel' | 'language' | 'voice' | 'nothingAsked' }
 
-const hits = (part: Omit<WatchQuery, 'id'>, doc: WatchDoc) => compileWatches([{ id: 0, ...part }]).match(doc).length > 0
+const hits = (part: Omit<WatchQuery, 'id'>, doc: WatchDoc) =>
+  compileWatches([{ id: 0, ...part }]).match(doc).length > 0
 const finds = (term: Term, doc: WatchDoc) => hits({ anyOf: [term] }, doc)
 
 /** Says why a watch did or did not match a text: every condition is tried by itself. */

@@ -1,7 +1,8 @@
 /** Every string that is left when one character is taken out of `word`. */
 export function deletions(word: string): string[] {
   const out: string[] = []
-  for (let i = 0; i < word.length; i++) if (i === 0 || word[i] !== word[i - 1]) out.push(word.slice(0, i) + word.slice(i + 1))
+  for (let i = 0; i < word.length; i++)
+    if (i === 0 || word[i] !== word[i - 1]) out.push(word.slice(0, i) + word.slice(i + 1))
   return out
 }
 

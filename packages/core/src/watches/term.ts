@@ -31,7 +31,12 @@ export function splitApostrophes(word: string): { text: string; offset: number }
 
 /** Reads a term; null when it holds nothing that could be found (no letter, digit or emoji). */
 export function parseTerm(term: Term | string): ParsedTerm | null {
-  const { text, exactCase = false, prefix = false, slack = false } = typeof term === 'string' ? { text: term } : term
+  const {
+    text,
+    exactCase = false,
+    prefix = false,
+    slack = false,
+  } = typeof term === 'string' ? { text: term } : term
   const trimmed = text.trim()
   const starred = trimmed.endsWith('*')
   const body = starred ? trimmed.slice(0, -1) : trimmed

@@ -14,7 +14,11 @@ export class WordIndex {
   private readonly prefixLengths = new Set<number>()
   private readonly near = new Map<string, { word: string; id: number }[]>()
 
-  add(word: string, id: number, { prefix = false, slack = false }: { prefix?: boolean; slack?: boolean } = {}): void {
+  add(
+    word: string,
+    id: number,
+    { prefix = false, slack = false }: { prefix?: boolean; slack?: boolean } = {},
+  ): void {
     push(this.exact, word, id)
     if (prefix) {
       push(this.prefixes, word, id)
@@ -35,7 +39,8 @@ export class WordIndex {
     }
     if (this.near.size && word.length >= slackLetters - 1)
       for (const key of [word, ...deletions(word)])
-        for (const { word: target, id } of this.near.get(key) ?? []) if (withinOneEdit(word, target)) found.add(id)
+        for (const { word: target, id } of this.near.get(key) ?? [])
+          if (withinOneEdit(word, target)) found.add(id)
     return found.size ? [...found] : none
   }
 }

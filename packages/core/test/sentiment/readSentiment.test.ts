@@ -13,7 +13,10 @@ describe('readSentiment on the development sentences', () => {
 
   test('at least 0.9 are right when every one must be called', () => {
     const wrong = readings.filter((r) => !r.right)
-    expect(wrong.length / readings.length, wrong.map((r) => `${r.construction}: ${r.text}`).join('\n')).toBeLessThanOrEqual(0.1)
+    expect(
+      wrong.length / readings.length,
+      wrong.map((r) => `${r.construction}: ${r.text}`).join('\n'),
+    ).toBeLessThanOrEqual(0.1)
   })
 
   test('at least 0.95 of those called are right', () => {
@@ -46,7 +49,24 @@ describe('readSentiment in other languages', () => {
 })
 
 describe('laws of readSentiment', () => {
-  const words = fc.constantFrom('good', 'not', 'bad', 'very', 'but', 'the', 'crew', ',', '.', '!', '😡', 'never', 'too', 'salty', 'wish', '\n')
+  const words = fc.constantFrom(
+    'good',
+    'not',
+    'bad',
+    'very',
+    'but',
+    'the',
+    'crew',
+    ',',
+    '.',
+    '!',
+    '😡',
+    'never',
+    'too',
+    'salty',
+    'wish',
+    '\n',
+  )
   const text = fc.array(words, { maxLength: 30 }).map((list) => list.join(' '))
 
   test('the contributions sum to the raw value, and the score follows from it', () => {
@@ -63,14 +83,23 @@ describe('laws of readSentiment', () => {
     fc.assert(
       fc.property(fc.oneof(text, fc.string({ unit: 'grapheme', maxLength: 60 })), (t) => {
         const { spans, confidence } = readSentiment(t)
-        return confidence >= 0 && confidence <= 1 && spans.every((s, i) => s.start < s.end && s.end <= t.length && (i === 0 || spans[i - 1]!.start <= s.start))
+        return (
+          confidence >= 0 &&
+          confidence <= 1 &&
+          spans.every(
+            (s, i) => s.start < s.end && s.end <= t.length && (i === 0 || spans[i - 1]!.start <= s.start),
+          )
+        )
       }),
     )
   })
 })
 
 test('own words go over the lists', () => {
-  const ownWords = [{ term: 'wild', valence: 0 }, { term: 'storm petrel', valence: -2 }]
+  const ownWords = [
+    { term: 'wild', valence: 0 },
+    { term: 'storm petrel', valence: -2 },
+  ]
   expect(readSentiment('Took the Storm Petrel today', { ownWords }).label).toBe('negative')
 })
 
@@ -79,7 +108,9 @@ test('aspects are read in their own clause', () => {
     { id: 'crew', terms: [{ text: 'crew' }, { text: 'staff' }] },
     { id: 'price', terms: [{ text: 'price', prefix: true }] },
   ]
-  const readings = readAspects('The crew was kind, but the prices are a rip off.', aspects, { language: 'en' })
+  const readings = readAspects('The crew was kind, but the prices are a rip off.', aspects, {
+    language: 'en',
+  })
   expect(readings.map((r) => [r.aspect, r.label])).toEqual([
     ['crew', 'positive'],
     ['price', 'negative'],

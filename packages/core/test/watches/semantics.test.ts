@@ -19,7 +19,13 @@ function parseQuery(cell: string): WatchQuery {
     else if (head === 'link') query.links = body.split(', ')
     else {
       const within = head.replace('near ', '')
-      query.near = [{ first: terms[0]!, second: terms[1]!, within: /\d/.test(within) ? Number(within) : (within as 'sentence') }]
+      query.near = [
+        {
+          first: terms[0]!,
+          second: terms[1]!,
+          within: /\d/.test(within) ? Number(within) : (within as 'sentence'),
+        },
+      ]
     }
   }
   return query

@@ -482,7 +482,8 @@ export const abuse = lines(`
   Stupiiiid clowns run this tub
   Go to h3ll with your ferry`)
 
-export const repeatedComplaint = 'I was promised a full refund for the March sailing and Skerrivane Ferries has ignored eleven letters. Do not give them your money.'
+export const repeatedComplaint =
+  'I was promised a full refund for the March sailing and Skerrivane Ferries has ignored eleven letters. Do not give them your money.'
 
 /** Irrelevant hits of the word Skerrivane: a knitting pattern, a folk song; and a bird. */
 export const knitting = lines(`

@@ -124,9 +124,24 @@ export const german: LanguageBank = {
 
 /** A little of others. */
 export const others: Record<string, { good: string[]; bad: string[] }> = {
-  nl: { good: ['Mooie overtocht en aardige bemanning.', 'Alles netjes op tijd, dank u wel.'], bad: ['Een uur vertraging en niemand zei iets.', 'De boot was vies en veel te duur.'] },
-  it: { good: ['Traversata bellissima, equipaggio gentilissimo.', 'Puntuali e cortesi, torneremo.'], bad: ["Ritardo di un'ora e nessuna spiegazione.", 'Biglietteria chiusa e nessuno che risponde.'] },
-  pt: { good: ['Travessia linda, tripulação muito simpática.', 'Vista maravilhosa do convés.'], bad: ['Barco sujo e atrasado, que pena.', 'Ninguém avisou do cancelamento.'] },
-  da: { good: ['Dejlig tur over sundet, tak for kaffe.', 'Venlige folk og en smuk udsigt.'], bad: ['Færgen var forsinket igen.', 'Ingen svarede på telefonen.'] },
-  ja: { good: ['とても景色がきれいでした 😊', '船員さんが親切でした 👍'], bad: ['船が遅れて困りました 😢', '何の説明もありませんでした 😡'] },
+  nl: {
+    good: ['Mooie overtocht en aardige bemanning.', 'Alles netjes op tijd, dank u wel.'],
+    bad: ['Een uur vertraging en niemand zei iets.', 'De boot was vies en veel te duur.'],
+  },
+  it: {
+    good: ['Traversata bellissima, equipaggio gentilissimo.', 'Puntuali e cortesi, torneremo.'],
+    bad: ["Ritardo di un'ora e nessuna spiegazione.", 'Biglietteria chiusa e nessuno che risponde.'],
+  },
+  pt: {
+    good: ['Travessia linda, tripulação muito simpática.', 'Vista maravilhosa do convés.'],
+    bad: ['Barco sujo e atrasado, que pena.', 'Ninguém avisou do cancelamento.'],
+  },
+  da: {
+    good: ['Dejlig tur over sundet, tak for kaffe.', 'Venlige folk og en smuk udsigt.'],
+    bad: ['Færgen var forsinket igen.', 'Ingen svarede på telefonen.'],
+  },
+  ja: {
+    good: ['とても景色がきれいでした 😊', '船員さんが親切でした 👍'],
+    bad: ['船が遅れて困りました 😢', '何の説明もありませんでした 😡'],
+  },
 }

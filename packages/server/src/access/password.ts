@@ -4,7 +4,11 @@ import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
 const cost = { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 1024 * 1024 }
 
 const derive = (password: string, salt: Buffer) =>
-  new Promise<Buffer>((resolve, reject) => scrypt(password.normalize('NFKC'), salt, 32, cost, (error, key) => (error ? reject(error) : resolve(key))))
+  new Promise<Buffer>((resolve, reject) =>
+    scrypt(password.normalize('NFKC'), salt, 32, cost, (error, key) =>
+      error ? reject(error) : resolve(key),
+    ),
+  )
 
 /** "scrypt$salt$hash", both in base64. */
 export async function hashPassword(password: string): Promise<string> {

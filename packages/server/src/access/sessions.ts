@@ -6,14 +6,15 @@ export const sessionDays = 14
 const hashOf = (token: string) => createHash('sha256').update(token).digest()
 
 /** Opens a session and gives its token, of which only a hash is kept. */
-export async function openSession(db: Database, { colleagueId, brandId }: { colleagueId: number; brandId: number }): Promise<string> {
+export async function openSession(
+  db: Database,
+  { colleagueId, brandId }: { colleagueId: number; brandId: number },
+): Promise<string> {
   const token = randomBytes(32).toString('base64url')
-  await db.rows(`INSERT INTO sessions (token_hash, colleague_id, brand_id, expires_at) VALUES ($1, $2, $3, now() + $4::int * interval '1 day')`, [
-    hashOf(token),
-    colleagueId,
-    brandId,
-    sessionDays,
-  ])
+  await db.rows(
+    `INSERT INTO sessions (token_hash, colleague_id, brand_id, expires_at) VALUES ($1, $2, $3, now() + $4::int * interval '1 day')`,
+    [hashOf(token), colleagueId, brandId, sessionDays],
+  )
   return token
 }
 

@@ -95,8 +95,14 @@ export interface HookSubscription {
 
 /** Requests to a network, with retry, rate budget and error classes around them. */
 export interface NetworkHttp {
-  json<T>(url: string, options?: { method?: string; body?: unknown; token?: string; headers?: Record<string, string> }): Promise<T>
-  text(url: string, options: { headers: Record<string, string>; maxBytes: number }): Promise<{ status: number; body: string; etag?: string; modified?: string; type: string }>
+  json<T>(
+    url: string,
+    options?: { method?: string; body?: unknown; token?: string; headers?: Record<string, string> },
+  ): Promise<T>
+  text(
+    url: string,
+    options: { headers: Record<string, string>; maxBytes: number },
+  ): Promise<{ status: number; body: string; etag?: string; modified?: string; type: string }>
 }
 
 /** One contract for all channels. Nothing outside a connector's folder asks which channel it is. */

@@ -3,7 +3,9 @@ import { mapsConnector } from './maps/index.ts'
 import { newsConnector } from './news/index.ts'
 import { pagesConnector } from './pages/index.ts'
 
-const connectors = new Map<string, Connector>([pagesConnector, mapsConnector, newsConnector].map((c) => [c.channel, c]))
+const connectors = new Map<string, Connector>(
+  [pagesConnector, mapsConnector, newsConnector].map((c) => [c.channel, c]),
+)
 
 /** The connector of a channel; undefined for what came from files. */
 export const connectorOf = (channel: string): Connector | undefined => connectors.get(channel)

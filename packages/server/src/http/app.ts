@@ -17,12 +17,26 @@ import { watchRoutes } from './watches.ts'
 export function createApp(context: Context): Express {
   const app = express()
   app.disable('x-powered-by')
-  app.use(pinoHttp({ logger: context.log, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') }, quietReqLogger: true, customSuccessMessage: () => 'answered' }))
+  app.use(
+    pinoHttp({
+      logger: context.log,
+      autoLogging: { ignore: (req) => !req.url?.startsWith('/api') },
+      quietReqLogger: true,
+      customSuccessMessage: () => 'answered',
+    }),
+  )
   app.use(
     helmet({
       contentSecurityPolicy: {
         // Element Plus sets style attributes; scripts are ours alone.
-        directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:'], scriptSrc: ["'self'"], workerSrc: ["'self'"], upgradeInsecureRequests: null },
+        directives: {
+          defaultSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          upgradeInsecureRequests: null,
+        },
       },
       strictTransportSecurity: context.config.publicAddress.startsWith('https:'),
     }),
@@ -49,7 +63,10 @@ export function createApp(context: Context): Express {
 
 /** The built application: files under names with a hash for ever, its page fresh each time. */
 function webRoutes(app: Express, folder: string): void {
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
+  )
   app.use(express.static(folder, { index: false, maxAge: '1h' }))
   app.get('/{*path}', (_req, res) => {
     res.setHeader('Cache-Control', 'no-cache')

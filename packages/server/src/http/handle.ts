@@ -29,7 +29,11 @@ const parsers: Record<'small' | 'large', RequestHandler> = {
 }
 
 /** Registers a route of the contract: parses, checks rights and body, answers JSON. */
-export function handle<Body, Answer>(app: Express, route: Route<Body, Answer>, { schema, right, large, act }: HandleOptions<Body, Answer>): void {
+export function handle<Body, Answer>(
+  app: Express,
+  route: Route<Body, Answer>,
+  { schema, right, large, act }: HandleOptions<Body, Answer>,
+): void {
   const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
   app[method](route.path, parsers[large ? 'large' : 'small'], async (req, res) => {
     const reader = res.locals.reader as Reader | undefined

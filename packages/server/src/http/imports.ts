@@ -7,7 +7,19 @@ import { handle } from './handle.ts'
 
 export function importRoutes(app: Express, context: Context): void {
   const shared = { right: 'import', large: true } as const
-  handle(app, routes.previewReviews, { ...shared, schema: previewReviewsSchema, act: async ({ body }) => previewTable(body.csv) })
-  handle(app, routes.importReviews, { ...shared, schema: importReviewsSchema, act: ({ reader, body }) => importReviews(context, reader, body) })
-  handle(app, routes.importFeed, { ...shared, schema: importFeedSchema, act: ({ reader, body }) => importFeed(context, reader, body) })
+  handle(app, routes.previewReviews, {
+    ...shared,
+    schema: previewReviewsSchema,
+    act: async ({ body }) => previewTable(body.csv),
+  })
+  handle(app, routes.importReviews, {
+    ...shared,
+    schema: importReviewsSchema,
+    act: ({ reader, body }) => importReviews(context, reader, body),
+  })
+  handle(app, routes.importFeed, {
+    ...shared,
+    schema: importFeedSchema,
+    act: ({ reader, body }) => importFeed(context, reader, body),
+  })
 }

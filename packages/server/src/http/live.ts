@@ -10,9 +10,15 @@ const heartbeatMs = 25_000
 export function liveRoutes(app: Express, context: Context): void {
   handle(app, routes.live, {
     async act({ req, res, reader }) {
-      res.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' })
+      res.writeHead(200, {
+        'Content-Type': 'text/event-stream',
+        'Cache-Control': 'no-store',
+        'X-Accel-Buffering': 'no',
+      })
       res.write('retry: 1000\n\n')
-      const stop = context.live.listen(reader.brandId, (event) => res.write(`data: ${JSON.stringify(event)}\n\n`))
+      const stop = context.live.listen(reader.brandId, (event) =>
+        res.write(`data: ${JSON.stringify(event)}\n\n`),
+      )
       const heartbeat = setInterval(() => res.write(': \n\n'), heartbeatMs)
       req.on('close', () => {
         stop()

@@ -20,7 +20,11 @@ export async function checked<T>(schema: AnySchema, body: unknown): Promise<T> {
 }
 
 const fieldsOf = (error: ValidationError): FieldProblem[] =>
-  (error.inner.length ? error.inner : [error]).map(({ path, type, message }) => ({ field: path ?? '', code: type ?? 'invalid', message }))
+  (error.inner.length ? error.inner : [error]).map(({ path, type, message }) => ({
+    field: path ?? '',
+    code: type ?? 'invalid',
+    message,
+  }))
 
 /** The last middleware: turns what was thrown into problem details; faults are logged under the number that is told. */
 export function problemHandler(log: Logger) {
@@ -29,7 +33,8 @@ export function problemHandler(log: Logger) {
     if (error instanceof Refusal) return sendProblem(res, problemOf(error.code, error.more))
     const { type } = error as { type?: string }
     if (type === 'entity.too.large') return sendProblem(res, problemOf('tooLarge'))
-    if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || error instanceof URIError) return sendProblem(res, problemOf('unreadableBody'))
+    if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || error instanceof URIError)
+      return sendProblem(res, problemOf('unreadableBody'))
     const instance = `urn:uuid:${randomUUID()}`
     log.error({ err: error, instance }, 'fault')
     sendProblem(res, problemOf('broken', { instance }))

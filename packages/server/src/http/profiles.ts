@@ -5,7 +5,14 @@ import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
 import { receiveHook } from '../services/profiles/hooks.ts'
 import { callbackPath, finishOAuth, startOAuth } from '../services/profiles/oauth.ts'
-import { collectNow, connectFeed, disconnectProfile, listNetworks, listProfiles, takeGranted } from '../services/profiles/profiles.ts'
+import {
+  collectNow,
+  connectFeed,
+  disconnectProfile,
+  listNetworks,
+  listProfiles,
+  takeGranted,
+} from '../services/profiles/profiles.ts'
 import { handle } from './handle.ts'
 
 export function profileRoutes(app: Express, context: Context): void {
@@ -16,8 +23,15 @@ export function profileRoutes(app: Express, context: Context): void {
     right: 'setUp',
     act: async ({ reader, body }) => ({ redirect: await startOAuth(context, reader, body.network) }),
   })
-  handle(app, routes.connectFeed, { schema: feedSchema, right: 'setUp', act: ({ reader, body }) => connectFeed(context, reader, body) })
-  handle(app, routes.disconnect, { right: 'setUp', act: ({ reader, id }) => disconnectProfile(context, reader, id()) })
+  handle(app, routes.connectFeed, {
+    schema: feedSchema,
+    right: 'setUp',
+    act: ({ reader, body }) => connectFeed(context, reader, body),
+  })
+  handle(app, routes.disconnect, {
+    right: 'setUp',
+    act: ({ reader, id }) => disconnectProfile(context, reader, id()),
+  })
   handle(app, routes.collectNow, {
     right: 'setUp',
     act: async ({ reader, id }) => {
@@ -31,7 +45,11 @@ export function profileRoutes(app: Express, context: Context): void {
     if (!reader) return res.redirect('/sign-in')
     if (!may(reader, 'setUp')) throw new Refusal('notAllowed')
     try {
-      const granted = await finishOAuth(context, reader, new URL(req.url, context.config.publicAddress).searchParams)
+      const granted = await finishOAuth(
+        context,
+        reader,
+        new URL(req.url, context.config.publicAddress).searchParams,
+      )
       const ids = await takeGranted(context, reader, granted)
       res.redirect(`/set-up/profiles?connected=${ids.join(',')}`)
     } catch (error) {
@@ -45,8 +63,16 @@ export function profileRoutes(app: Express, context: Context): void {
 /** Webhooks come from networks, not from our pages: they are known by their signature. */
 export function hookRoutes(app: Express, context: Context): void {
   app.post('/hooks/:token', express.text({ type: () => true, limit: '1mb' }), async (req, res) => {
-    const headers = Object.fromEntries(Object.entries(req.headers).flatMap(([name, value]) => (typeof value === 'string' ? [[name, value]] : [])))
-    await receiveHook(context, { token: String(req.params.token), body: typeof req.body === 'string' ? req.body : '', headers })
+    const headers = Object.fromEntries(
+      Object.entries(req.headers).flatMap(([name, value]) =>
+        typeof value === 'string' ? [[name, value]] : [],
+      ),
+    )
+    await receiveHook(context, {
+      token: String(req.params.token),
+      body: typeof req.body === 'string' ? req.body : '',
+      headers,
+    })
     res.status(204).end()
   })
 }

@@ -30,13 +30,19 @@ export function sameOrigin({ config }: Context) {
   return (req: Request, _res: Response, next: NextFunction): void => {
     if (['GET', 'HEAD', 'OPTIONS'].includes(req.method)) return next()
     const origin = req.get('origin')
-    const own = origin === config.publicAddress || (origin === undefined && req.get('sec-fetch-site') === 'same-origin')
+    const own =
+      origin === config.publicAddress || (origin === undefined && req.get('sec-fetch-site') === 'same-origin')
     next(own ? undefined : new Refusal('foreignOrigin'))
   }
 }
 
 export function sessionRoutes(app: Express, context: Context): void {
-  const options = { httpOnly: true, sameSite: 'lax' as const, secure: context.config.publicAddress.startsWith('https:'), path: '/' }
+  const options = {
+    httpOnly: true,
+    sameSite: 'lax' as const,
+    secure: context.config.publicAddress.startsWith('https:'),
+    path: '/',
+  }
   const limiter = rateLimit({
     windowMs: 60_000,
     limit: 20,

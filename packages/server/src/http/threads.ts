@@ -8,18 +8,30 @@ import { applyThreadEvent, giveThread, undoThreadEvent } from '../services/threa
 import { threadAnswer } from '../services/threads/threadAnswer.ts'
 import { handle } from './handle.ts'
 
-const eventOf = ({ kind, until }: ThreadEventDraft): ThreadEvent => (kind === 'setAside' ? { kind, until: Date.parse(until ?? '') } : { kind })
+const eventOf = ({ kind, until }: ThreadEventDraft): ThreadEvent =>
+  kind === 'setAside' ? { kind, until: Date.parse(until ?? '') } : { kind }
 
 export function threadRoutes(app: Express, context: Context): void {
   handle(app, routes.thread, { act: ({ reader, id }) => threadAnswer(context, reader, id()) })
-  handle(app, routes.reply, { schema: replySchema, right: 'answer', act: ({ reader, id, body }) => reply(context, reader, id(), body) })
+  handle(app, routes.reply, {
+    schema: replySchema,
+    right: 'answer',
+    act: ({ reader, id, body }) => reply(context, reader, id(), body),
+  })
   handle(app, routes.threadEvent, {
     schema: threadEventSchema,
     right: 'answer',
     act: ({ reader, id, body }) => applyThreadEvent(context, reader, id(), eventOf(body)),
   })
-  handle(app, routes.undo, { right: 'answer', act: ({ reader, id }) => undoThreadEvent(context, reader, id(), id('event')) })
-  handle(app, routes.give, { schema: giveSchema, right: 'answer', act: ({ reader, id, body }) => giveThread(context, reader, id(), body.to) })
+  handle(app, routes.undo, {
+    right: 'answer',
+    act: ({ reader, id }) => undoThreadEvent(context, reader, id(), id('event')),
+  })
+  handle(app, routes.give, {
+    schema: giveSchema,
+    right: 'answer',
+    act: ({ reader, id, body }) => giveThread(context, reader, id(), body.to),
+  })
   handle(app, routes.retrySending, {
     right: 'answer',
     act: async ({ reader, id }) => {

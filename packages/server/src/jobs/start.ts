@@ -26,15 +26,34 @@ interface Started {
  * found again by the sweep: unread entries, replies whose lease ran out, profiles in the middle of their history, watches
  * in the middle of theirs.
  */
-export async function startJobs(db: Database, { onError }: { onError: (error: unknown) => void }): Promise<Started> {
-  const boss = new PgBoss({ connectionString: db.url, max: 3, maintenanceIntervalSeconds: 60, deleteAfterHours: 24 })
+export async function startJobs(
+  db: Database,
+  { onError }: { onError: (error: unknown) => void },
+): Promise<Started> {
+  const boss = new PgBoss({
+    connectionString: db.url,
+    max: 3,
+    maintenanceIntervalSeconds: 60,
+    deleteAfterHours: 24,
+  })
   boss.on('error', onError)
   await boss.start()
   for (const name of Object.values(queues)) await boss.createQueue(name)
-  const inTx = (tx: Tx) => (tx ? { db: { executeSql: async (text: string, values: unknown[]) => ({
-          // Sequelize refuses undefined among bound values.
-          rows: await db.rows(text, values.map((value) => value ?? null), tx),
-        }) } } : {})
+  const inTx = (tx: Tx) =>
+    tx
+      ? {
+          db: {
+            executeSql: async (text: string, values: unknown[]) => ({
+              // Sequelize refuses undefined among bound values.
+              rows: await db.rows(
+                text,
+                values.map((value) => value ?? null),
+                tx,
+              ),
+            }),
+          },
+        }
+      : {}
   let worker: Worker | null = null
 
   const jobs: Jobs = {
@@ -90,9 +109,10 @@ class Worker {
   }
 
   start(): void {
-    const sweep = () => this.track(this.sweep()).finally(() => {
-      if (!this.stopped) this.timer = setTimeout(sweep, sweepMs)
-    })
+    const sweep = () =>
+      this.track(this.sweep()).finally(() => {
+        if (!this.stopped) this.timer = setTimeout(sweep, sweepMs)
+      })
     void sweep()
   }
 
@@ -164,6 +184,9 @@ class Worker {
   async stop(): Promise<void> {
     this.stopped = true
     clearTimeout(this.timer)
-    await Promise.race([Promise.allSettled([...this.running]), new Promise((resolve) => setTimeout(resolve, 5000))])
+    await Promise.race([
+      Promise.allSettled([...this.running]),
+      new Promise((resolve) => setTimeout(resolve, 5000)),
+    ])
   }
 }

@@ -40,7 +40,8 @@ export async function startLive(db: Database, log: Logger): Promise<Live> {
 
   return {
     async tell(brandId, event, tx) {
-      const short = 'threads' in event && event.threads.length > threadLimit ? { ...event, threads: [] } : event
+      const short =
+        'threads' in event && event.threads.length > threadLimit ? { ...event, threads: [] } : event
       await db.rows('SELECT pg_notify($1, $2)', [channel, JSON.stringify({ brandId, event: short })], tx)
     },
     listen(brandId, on) {

@@ -29,7 +29,8 @@ export function openDatabase(url: string, { poolSize = 10 }: { poolSize?: number
     sequelize,
     url,
     rows,
-    one: async <T extends object>(sql: string, bind: unknown[] = [], tx?: Tx) => (await rows<T>(sql, bind, tx))[0],
+    one: async <T extends object>(sql: string, bind: unknown[] = [], tx?: Tx) =>
+      (await rows<T>(sql, bind, tx))[0],
     inTransaction: (work) => sequelize.transaction(work),
     close: () => sequelize.close(),
   }

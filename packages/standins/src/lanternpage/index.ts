@@ -47,7 +47,11 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
   api.use(board.middleware, oauth.authorised)
   api.get('/pages', (_req, res) => {
     const granted = (res.locals.resources as string[]).flatMap((id) => state.pages.get(id) ?? [])
-    res.json({ type: 'Collection', totalItems: granted.length, items: granted.map((p) => pageActor(p, oauth.address)) })
+    res.json({
+      type: 'Collection',
+      totalItems: granted.length,
+      items: granted.map((p) => pageActor(p, oauth.address)),
+    })
   })
   const mayUse = (req: express.Request, res: express.Response, next: express.NextFunction) => {
     if ((res.locals.resources as string[]).includes(String(req.params.page))) next()
@@ -64,7 +68,10 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
       totalItems: stream.length,
       orderedItems: notes.map((n) => activityOf(n, oauth.address)),
       cursor: String(end),
-      next: end < stream.length ? `${oauth.address}/api/pages/${String(req.params.page)}/stream?after=${end}` : undefined,
+      next:
+        end < stream.length
+          ? `${oauth.address}/api/pages/${String(req.params.page)}/stream?after=${end}`
+          : undefined,
     })
   })
   api.post('/pages/:page/stream', mayUse, express.json(), (req, res) => {
@@ -72,7 +79,8 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
     const object = (req.body as { object?: { content?: string; inReplyTo?: string } }).object
     const target = object?.inReplyTo ? state.notes.get(object.inReplyTo.split('/').pop() ?? '') : undefined
     if (!page || !object?.content?.trim()) return problem(res, 422, 'A note needs content')
-    if (object.content.length > noteLength) return problem(res, 422, `A note has at most ${noteLength} characters`)
+    if (object.content.length > noteLength)
+      return problem(res, 422, `A note has at most ${noteLength} characters`)
     if (object.inReplyTo && !target) return problem(res, 410, 'What this answers is gone')
     const key = req.get('Idempotency-Key')
     const { value, repeated } = state.published.once(key, () =>

@@ -4,7 +4,11 @@ import { escapeHtml, page } from '../shared/html.ts'
 import type { LanternpageState, NoteRecord } from './state.ts'
 
 const network = 'Lanternpage'
-const slug = (name: string) => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '.').replace(/^\.|\.$/g, '')
+const slug = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '.')
+    .replace(/^\.|\.$/g, '')
 
 /** What everybody sees, and the forms with which a visitor comments or writes to a page. */
 export function publicPages(state: LanternpageState, publish: (note: NoteRecord) => NoteRecord): Router {
@@ -20,12 +24,15 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
 
   const answersOf = (stream: readonly NoteRecord[]) => {
     const answers = new Map<string, NoteRecord[]>()
-    for (const note of stream) if (note.inReplyTo) answers.set(note.inReplyTo, [...(answers.get(note.inReplyTo) ?? []), note])
+    for (const note of stream)
+      if (note.inReplyTo) answers.set(note.inReplyTo, [...(answers.get(note.inReplyTo) ?? []), note])
     return answers
   }
 
   router.get('/', (_req, res) => {
-    const links = [...state.pages.values()].map((p) => `<li><a href="/pages/${p.id}">${escapeHtml(p.name)}</a></li>`).join('')
+    const links = [...state.pages.values()]
+      .map((p) => `<li><a href="/pages/${p.id}">${escapeHtml(p.name)}</a></li>`)
+      .join('')
     res.send(page(network, `<ul>${links}</ul>`))
   })
   router.get('/pages/:page', (req, res) => {
@@ -33,7 +40,10 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
     const stream = state.streams.get(req.params.page)
     if (!record || !stream) return void res.status(404).send(page(network, '<p>No such page.</p>'))
     const answers = answersOf(stream)
-    const posts = stream.filter((n) => !n.inReplyTo && !n.conversation).slice(-20).reverse()
+    const posts = stream
+      .filter((n) => !n.inReplyTo && !n.conversation)
+      .slice(-20)
+      .reverse()
     res.send(
       page(
         network,
@@ -49,20 +59,42 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
     if (!note || note.conversation) return void res.status(404).send(page(network, '<p>No such note.</p>'))
     res.send(page(network, article(note, answersOf(state.streams.get(note.page) ?? []))))
   })
-  const authorOf = (name: string) => ({ id: createHash('sha1').update(name).digest('hex').slice(0, 10), name, handle: slug(name) })
+  const authorOf = (name: string) => ({
+    id: createHash('sha1').update(name).digest('hex').slice(0, 10),
+    name,
+    handle: slug(name),
+  })
   router.post('/notes/:note/comments', form, (req, res) => {
     const target = state.notes.get(req.params.note)
     const { name = '', content = '' } = req.body as Record<string, string>
-    if (!target || !name.trim() || !content.trim()) return void res.status(422).send(page(network, '<p>Name and comment are needed.</p>'))
-    publish({ op: 'note', id: state.nextId(), page: target.page, author: authorOf(name), content, published: new Date().toISOString(), inReplyTo: target.id })
+    if (!target || !name.trim() || !content.trim())
+      return void res.status(422).send(page(network, '<p>Name and comment are needed.</p>'))
+    publish({
+      op: 'note',
+      id: state.nextId(),
+      page: target.page,
+      author: authorOf(name),
+      content,
+      published: new Date().toISOString(),
+      inReplyTo: target.id,
+    })
     res.redirect(303, `/pages/${target.page}`)
   })
   router.post('/pages/:page/messages', form, (req, res) => {
     const record = state.pages.get(req.params.page)
     const { name = '', content = '' } = req.body as Record<string, string>
-    if (!record || !name.trim() || !content.trim()) return void res.status(422).send(page(network, '<p>Name and message are needed.</p>'))
+    if (!record || !name.trim() || !content.trim())
+      return void res.status(422).send(page(network, '<p>Name and message are needed.</p>'))
     const author = authorOf(name)
-    publish({ op: 'note', id: state.nextId(), page: record.id, author, content, published: new Date().toISOString(), conversation: `${record.id}-${author.id}` })
+    publish({
+      op: 'note',
+      id: state.nextId(),
+      page: record.id,
+      author,
+      content,
+      published: new Date().toISOString(),
+      conversation: `${record.id}-${author.id}`,
+    })
     res.redirect(303, `/pages/${record.id}`)
   })
   return router

@@ -23,7 +23,8 @@ export interface NoteRecord {
   reach?: number
   key?: string
 }
-export type LanternpageRecord = PageRecord | NoteRecord | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+export type LanternpageRecord =
+  PageRecord | NoteRecord | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
 
 /** Everything on Lanternpage: pages and, in the order of arrival, their posts, comments and private messages. */
 export class LanternpageState {

@@ -50,12 +50,28 @@ export async function startPress({ port = 0, journalFile = null }: StandinOption
   }
   for (const record of journal.read()) apply(record)
 
-  const of = (feed: string) => articles.filter((a) => a.feed === feed).sort((a, b) => (a.published < b.published ? 1 : -1))
+  const of = (feed: string) =>
+    articles.filter((a) => a.feed === feed).sort((a, b) => (a.published < b.published ? 1 : -1))
   const print = (record: FeedRecord): string => {
-    const feed = new Feed({ id: `${address}/${record.id}`, link: `${address}/${record.id}`, title: record.title, copyright: record.title, updated: new Date(of(record.id)[0]?.published ?? 0) })
+    const feed = new Feed({
+      id: `${address}/${record.id}`,
+      link: `${address}/${record.id}`,
+      title: record.title,
+      copyright: record.title,
+      updated: new Date(of(record.id)[0]?.published ?? 0),
+    })
     for (const { id, title, text, author, published } of of(record.id)) {
       const link = `${address}/articles/${id}`
-      feed.addItem({ id: link, link, title, content: `<p>${escapeHtml(text).replace(/\n+/g, '</p><p>')}</p>`, description: text, author: [{ name: author }], date: new Date(published) })
+      feed.addItem({
+        id: link,
+        link,
+        title,
+        content: `<p>${escapeHtml(text).replace(/\n+/g, '</p><p>')}</p>`,
+        description: text,
+        author: [{ name: author }],
+        date: new Date(published),
+        published: new Date(published),
+      })
     }
     return formats[record.format].print(feed)
   }
@@ -63,12 +79,22 @@ export async function startPress({ port = 0, journalFile = null }: StandinOption
   const app = networkApp()
   app.use(board.router())
   app.get('/', (_req, res) => {
-    res.send(page('Press', `<ul>${[...feeds.values()].map((f) => `<li>${escapeHtml(f.title)}: <a href="/${f.id}/feed">${address}/${f.id}/feed</a></li>`).join('')}</ul>`))
+    res.send(
+      page(
+        'Press',
+        `<ul>${[...feeds.values()].map((f) => `<li>${escapeHtml(f.title)}: <a href="/${f.id}/feed">${address}/${f.id}/feed</a></li>`).join('')}</ul>`,
+      ),
+    )
   })
   app.get('/articles/:id', (req, res) => {
     const found = articles.find((a) => a.id === req.params.id)
     if (!found) return void res.status(404).send(page('Press', '<p>No such article.</p>'))
-    res.send(page(feeds.get(found.feed)?.title ?? 'Press', `<h1>${escapeHtml(found.title)}</h1><p>${escapeHtml(found.text).replace(/\n+/g, '</p><p>')}</p>`))
+    res.send(
+      page(
+        feeds.get(found.feed)?.title ?? 'Press',
+        `<h1>${escapeHtml(found.title)}</h1><p>${escapeHtml(found.text).replace(/\n+/g, '</p><p>')}</p>`,
+      ),
+    )
   })
   app.get('/:feed/feed', board.middleware, (req, res) => {
     const record = feeds.get(String(req.params.feed))
@@ -87,7 +113,15 @@ export async function startPress({ port = 0, journalFile = null }: StandinOption
   }
   app.post('/:feed/articles', express.json(), (req, res) => {
     const { title = '', text = '', author = '' } = req.body as Record<string, string>
-    publish({ op: 'article', id: `a${articles.length + 1}`, feed: String(req.params.feed), title, text, author, published: new Date().toISOString() })
+    publish({
+      op: 'article',
+      id: `a${articles.length + 1}`,
+      feed: String(req.params.feed),
+      title,
+      text,
+      author,
+      published: new Date().toISOString(),
+    })
     res.status(201).json({})
   })
   const running = await listen(app, port, (value) => (address = value))

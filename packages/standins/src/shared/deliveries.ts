@@ -18,13 +18,16 @@ export class Deliveries {
   constructor(private readonly board: SwitchBoard) {}
 
   subscribe(subscription: Subscription): void {
-    const at = this.subscriptions.findIndex((s) => s.resource === subscription.resource && s.callback === subscription.callback)
+    const at = this.subscriptions.findIndex(
+      (s) => s.resource === subscription.resource && s.callback === subscription.callback,
+    )
     if (at >= 0) this.subscriptions[at] = subscription
     else this.subscriptions.push(subscription)
   }
 
   unsubscribe(resource: string): void {
-    for (let i = this.subscriptions.length - 1; i >= 0; i--) if (this.subscriptions[i]!.resource === resource) this.subscriptions.splice(i, 1)
+    for (let i = this.subscriptions.length - 1; i >= 0; i--)
+      if (this.subscriptions[i]!.resource === resource) this.subscriptions.splice(i, 1)
   }
 
   send(resource: string, data: unknown): void {
@@ -68,7 +71,8 @@ export class Deliveries {
     } catch {
       // Tried again below: the receiver may be starting.
     }
-    if (attempt < 5) setTimeout(() => void this.deliver(subscription, id, data, attempt + 1), 500 * 2 ** attempt).unref()
+    if (attempt < 5)
+      setTimeout(() => void this.deliver(subscription, id, data, attempt + 1), 500 * 2 ** attempt).unref()
   }
 
   close(): void {

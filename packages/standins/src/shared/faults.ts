@@ -86,6 +86,14 @@ export class SwitchBoard {
 }
 
 /** Problem details, RFC 9457. */
-export function problem(res: Response, status: number, title: string, more: Record<string, unknown> = {}): void {
-  res.status(status).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title, status, ...more }))
+export function problem(
+  res: Response,
+  status: number,
+  title: string,
+  more: Record<string, unknown> = {},
+): void {
+  res
+    .status(status)
+    .type('application/problem+json')
+    .send(JSON.stringify({ type: 'about:blank', title, status, ...more }))
 }

@@ -16,7 +16,11 @@ export function networkApp(): Express {
 }
 
 /** Listens on loopback. */
-export async function listen(app: Express, port: number, onAddress: (address: string) => void = () => {}): Promise<Running> {
+export async function listen(
+  app: Express,
+  port: number,
+  onAddress: (address: string) => void = () => {},
+): Promise<Running> {
   const server: Server = createServer(app)
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject)

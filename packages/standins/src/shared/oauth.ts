@@ -77,14 +77,20 @@ export class OAuthServer {
       })
     })
     router.get('/oauth/authorize', (req, res) => this.consentPage(req, res))
-    router.post('/oauth/authorize', express.urlencoded({ extended: true }), (req, res) => this.consent(req, res))
+    router.post('/oauth/authorize', express.urlencoded({ extended: true }), (req, res) =>
+      this.consent(req, res),
+    )
     router.post('/oauth/token', express.urlencoded({ extended: false }), (req, res) => this.token(req, res))
     return router
   }
 
   private consentPage(req: Request, res: Response): void {
     const query = req.query as Record<string, string>
-    if (query.client_id !== this.options.clientId || query.code_challenge_method !== 'S256' || !query.redirect_uri) {
+    if (
+      query.client_id !== this.options.clientId ||
+      query.code_challenge_method !== 'S256' ||
+      !query.redirect_uri
+    ) {
       res.status(400).send(page(this.options.network, '<p>This request to connect is not valid.</p>'))
       return
     }
@@ -93,7 +99,10 @@ export class OAuthServer {
       .join('')
     const boxes = this.options
       .choices()
-      .map(({ id, name }) => `<p><label><input type="checkbox" name="resource" value="${escapeHtml(id)}" checked> ${escapeHtml(name)}</label></p>`)
+      .map(
+        ({ id, name }) =>
+          `<p><label><input type="checkbox" name="resource" value="${escapeHtml(id)}" checked> ${escapeHtml(name)}</label></p>`,
+      )
       .join('')
     res.send(
       page(
@@ -136,11 +145,21 @@ export class OAuthServer {
       res.status(400).json({ error: 'invalid_grant' })
       return
     }
-    const token = { access: base64url(randomBytes(24)), refresh: base64url(randomBytes(24)), expires: Date.now() + 365 * 86_400_000, resources }
+    const token = {
+      access: base64url(randomBytes(24)),
+      refresh: base64url(randomBytes(24)),
+      expires: Date.now() + 365 * 86_400_000,
+      resources,
+    }
     this.keep(token)
     this.options.onGrant(token)
     res.setHeader('Cache-Control', 'no-store')
-    res.json({ access_token: token.access, refresh_token: token.refresh, token_type: 'bearer', expires_in: 365 * 86_400 })
+    res.json({
+      access_token: token.access,
+      refresh_token: token.refresh,
+      token_type: 'bearer',
+      expires_in: 365 * 86_400,
+    })
   }
 
   private refreshed({ refresh_token: refresh = '' }: Record<string, string>): string[] | null {
@@ -149,7 +168,11 @@ export class OAuthServer {
     return old?.resources ?? null
   }
 
-  private exchanged({ code = '', redirect_uri: redirect, code_verifier: verifier = '' }: Record<string, string>): string[] | null {
+  private exchanged({
+    code = '',
+    redirect_uri: redirect,
+    code_verifier: verifier = '',
+  }: Record<string, string>): string[] | null {
     const known = this.codes.get(code)
     this.codes.delete(code)
     if (!known || known.expires < Date.now() || known.redirectUri !== redirect) return null

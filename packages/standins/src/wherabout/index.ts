@@ -45,7 +45,11 @@ export async function startWherabout(options: StandinOptions = {}): Promise<Wher
   api.use(board.middleware, oauth.authorised)
   api.get('/businesses', (_req, res) => {
     const granted = (res.locals.resources as string[]).flatMap((id) => state.businesses.get(id) ?? [])
-    res.json({ '@context': 'https://schema.org', '@type': 'ItemList', itemListElement: granted.map((b) => businessOf(b, oauth.address)) })
+    res.json({
+      '@context': 'https://schema.org',
+      '@type': 'ItemList',
+      itemListElement: granted.map((b) => businessOf(b, oauth.address)),
+    })
   })
   const mayUse = (req: express.Request, res: express.Response, next: express.NextFunction) => {
     if ((res.locals.resources as string[]).includes(String(req.params.business))) next()
@@ -69,9 +73,11 @@ export async function startWherabout(options: StandinOptions = {}): Promise<Wher
     const business = state.businesses.get(String(req.params.business))
     const parent = state.items.get(String(req.params.item))
     const { text = '' } = req.body as { text?: string }
-    if (!business || !parent || parent.op === 'answer' || parent.business !== business.id) return problem(res, 410, 'What this answers is gone')
+    if (!business || !parent || parent.op === 'answer' || parent.business !== business.id)
+      return problem(res, 410, 'What this answers is gone')
     if (!text.trim()) return problem(res, 422, 'An answer needs text')
-    if (text.length > answerLength) return problem(res, 422, `An answer has at most ${answerLength} characters`)
+    if (text.length > answerLength)
+      return problem(res, 422, `An answer has at most ${answerLength} characters`)
     const key = req.get('Idempotency-Key')
     const { value, repeated } = state.answered.once(key, () =>
       publish({

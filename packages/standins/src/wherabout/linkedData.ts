@@ -2,7 +2,11 @@ import type { AnswerRecord, BusinessRecord, WheraboutItem } from './state.ts'
 
 /** An item as a schema.org DataFeedItem. */
 export function feedItemOf(item: WheraboutItem, address: string): Record<string, unknown> {
-  return { '@type': 'DataFeedItem', dateCreated: item.created, item: item.op === 'answer' ? answerOf(item, address) : subjectOf(item, address) }
+  return {
+    '@type': 'DataFeedItem',
+    dateCreated: item.created,
+    item: item.op === 'answer' ? answerOf(item, address) : subjectOf(item, address),
+  }
 }
 
 function subjectOf(item: Exclude<WheraboutItem, AnswerRecord>, address: string): Record<string, unknown> {
@@ -13,7 +17,13 @@ function subjectOf(item: Exclude<WheraboutItem, AnswerRecord>, address: string):
     dateCreated: item.created,
     upvoteCount: item.useful ?? 0,
   }
-  if (item.op === 'question') return { '@type': 'Question', ...shared, text: item.text, about: { '@id': `${address}/businesses/${item.business}` } }
+  if (item.op === 'question')
+    return {
+      '@type': 'Question',
+      ...shared,
+      text: item.text,
+      about: { '@id': `${address}/businesses/${item.business}` },
+    }
   return {
     '@type': 'Review',
     ...shared,
@@ -30,14 +40,23 @@ function answerOf(item: AnswerRecord, address: string): Record<string, unknown> 
     text: item.text,
     dateCreated: item.created,
     parentItem: { '@id': `${address}/items/${item.parent}` },
-    author: item.owner ? { '@type': 'LocalBusiness', '@id': `${address}/businesses/${item.business}`, name: item.author.name } : personOf(item.author, address),
+    author: item.owner
+      ? { '@type': 'LocalBusiness', '@id': `${address}/businesses/${item.business}`, name: item.author.name }
+      : personOf(item.author, address),
     identifier: item.key,
   }
 }
 
-const personOf = ({ id, name }: { id: string; name: string }, address: string) => ({ '@type': 'Person', '@id': `${address}/people/${id}`, name })
+const personOf = ({ id, name }: { id: string; name: string }, address: string) => ({
+  '@type': 'Person',
+  '@id': `${address}/people/${id}`,
+  name,
+})
 
-export function businessOf({ id, name, street, town, phone }: BusinessRecord, address: string): Record<string, unknown> {
+export function businessOf(
+  { id, name, street, town, phone }: BusinessRecord,
+  address: string,
+): Record<string, unknown> {
   return {
     '@type': 'LocalBusiness',
     '@id': `${address}/businesses/${id}`,

@@ -13,11 +13,16 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
     `<article id="${item.id}"><strong>${escapeHtml(item.author.name)}</strong> ${'rating' in item && item.rating ? `${item.rating} of 5` : ''} <small>${item.created}</small>
     <p>${escapeHtml(item.text)}</p>${answers
       .filter((a) => a.parent === item.id)
-      .map((a) => `<article><strong>${a.owner ? 'Answer of the owner' : escapeHtml(a.author.name)}</strong><p>${escapeHtml(a.text)}</p></article>`)
+      .map(
+        (a) =>
+          `<article><strong>${a.owner ? 'Answer of the owner' : escapeHtml(a.author.name)}</strong><p>${escapeHtml(a.text)}</p></article>`,
+      )
       .join('')}</article>`
 
   router.get('/', (_req, res) => {
-    const links = [...state.businesses.values()].map((b) => `<li><a href="/businesses/${b.id}">${escapeHtml(b.name)}</a></li>`).join('')
+    const links = [...state.businesses.values()]
+      .map((b) => `<li><a href="/businesses/${b.id}">${escapeHtml(b.name)}</a></li>`)
+      .join('')
     res.send(page(network, `<ul>${links}</ul>`))
   })
   router.get('/businesses/:business', (req, res) => {
@@ -25,29 +30,47 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
     const stream = state.streams.get(req.params.business)
     if (!business || !stream) return void res.status(404).send(page(network, '<p>No such business.</p>'))
     const answers = stream.filter((i): i is AnswerRecord => i.op === 'answer')
-    const newest = stream.filter((i) => i.op !== 'answer').slice(-30).reverse()
+    const newest = stream
+      .filter((i) => i.op !== 'answer')
+      .slice(-30)
+      .reverse()
     res.send(
       page(
         network,
         `<h1>${escapeHtml(business.name)}</h1><p>${escapeHtml(business.street)}, ${escapeHtml(business.town)}, ${escapeHtml(business.phone)}</p>
-        <form method="post"><input name="name" placeholder="Your name" required> <select name="rating"><option value="">a question</option>${[5, 4, 3, 2, 1]
+        <form method="post"><input name="name" placeholder="Your name" required> <select name="rating"><option value="">a question</option>${[
+          5, 4, 3, 2, 1,
+        ]
           .map((n) => `<option value="${n}">${n} of 5</option>`)
-          .join('')}</select><textarea name="text"></textarea><button>Publish</button></form>${newest.map((i) => article(i, answers)).join('')}`,
+          .join(
+            '',
+          )}</select><textarea name="text"></textarea><button>Publish</button></form>${newest.map((i) => article(i, answers)).join('')}`,
       ),
     )
   })
   router.get('/items/:item', (req, res) => {
     const item = state.items.get(req.params.item)
     if (!item) return void res.status(404).send(page(network, '<p>This is not here.</p>'))
-    const answers = (state.streams.get(item.business) ?? []).filter((i): i is AnswerRecord => i.op === 'answer')
+    const answers = (state.streams.get(item.business) ?? []).filter(
+      (i): i is AnswerRecord => i.op === 'answer',
+    )
     res.send(page(network, article(item, answers)))
   })
   router.post('/businesses/:business', express.urlencoded({ extended: false }), (req, res) => {
     const business = state.businesses.get(req.params.business)
     const { name = '', rating = '', text = '' } = req.body as Record<string, string>
-    if (!business || !name.trim() || (!rating && !text.trim())) return void res.status(422).send(page(network, '<p>A name and a rating or a question are needed.</p>'))
+    if (!business || !name.trim() || (!rating && !text.trim()))
+      return void res.status(422).send(page(network, '<p>A name and a rating or a question are needed.</p>'))
     const author = { id: createHash('sha1').update(name).digest('hex').slice(0, 10), name }
-    publish({ op: rating ? 'review' : 'question', id: state.nextId(), business: business.id, author, rating: rating ? Number(rating) : undefined, text, created: new Date().toISOString() })
+    publish({
+      op: rating ? 'review' : 'question',
+      id: state.nextId(),
+      business: business.id,
+      author,
+      rating: rating ? Number(rating) : undefined,
+      text,
+      created: new Date().toISOString(),
+    })
     res.redirect(303, `/businesses/${business.id}`)
   })
   return router

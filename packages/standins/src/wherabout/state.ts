@@ -36,7 +36,8 @@ export interface AnswerRecord {
   key?: string
 }
 export type WheraboutItem = ReviewRecord | AnswerRecord
-export type WheraboutRecord = BusinessRecord | WheraboutItem | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+export type WheraboutRecord =
+  BusinessRecord | WheraboutItem | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
 
 /** Everything on Wherabout: businesses, and in the order of arrival their reviews, questions and answers. */
 export class WheraboutState {

@@ -3,9 +3,7 @@ import { pathOf, type Problem, type Route } from '@murrabel/contract'
 /** A refusal of the server, or a server that cannot be reached (code "offline"). */
 export class CallProblem extends Error {
   override readonly name = 'CallProblem'
-  constructor(
-    readonly problem: Omit<Problem, 'code'> & { code: Problem['code'] | 'offline' },
-  ) {
+  constructor(readonly problem: Omit<Problem, 'code'> & { code: Problem['code'] | 'offline' }) {
     super(problem.detail)
   }
 }
@@ -23,13 +21,19 @@ export function whenSignedOut(act: () => void): void {
   onSignedOut = act
 }
 
-export function addressOf(route: Route<unknown, unknown>, { params, query }: Pick<CallOptions<unknown>, 'params' | 'query'> = {}): string {
+export function addressOf(
+  route: Route<unknown, unknown>,
+  { params, query }: Pick<CallOptions<unknown>, 'params' | 'query'> = {},
+): string {
   const search = new URLSearchParams([...(query ?? [])].map(([name, value]) => [name, value])).toString()
   return pathOf(route.path, params) + (search ? `?${search}` : '')
 }
 
 /** Calls a route of the contract. @throws CallProblem */
-export async function call<Body, Answer>(route: Route<Body, Answer>, options: CallOptions<Body> = {}): Promise<Answer> {
+export async function call<Body, Answer>(
+  route: Route<Body, Answer>,
+  options: CallOptions<Body> = {},
+): Promise<Answer> {
   const { body, signal } = options
   let response: Response
   try {
@@ -41,11 +45,23 @@ export async function call<Body, Answer>(route: Route<Body, Answer>, options: Ca
     })
   } catch (error) {
     if (signal?.aborted) throw error
-    throw new CallProblem({ type: '', title: 'offline', status: 0, code: 'offline', detail: 'The server cannot be reached.' })
+    throw new CallProblem({
+      type: '',
+      title: 'offline',
+      status: 0,
+      code: 'offline',
+      detail: 'The server cannot be reached.',
+    })
   }
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as Answer
   const problem = (await response.json().catch(() => null)) as Problem | null
-  const shown = problem ?? { type: '', title: 'broken', status: response.status, code: 'broken' as const, detail: `The server answered ${response.status}.` }
+  const shown = problem ?? {
+    type: '',
+    title: 'broken',
+    status: response.status,
+    code: 'broken' as const,
+    detail: `The server answered ${response.status}.`,
+  }
   if (shown.code === 'notSignedIn') onSignedOut()
   throw new CallProblem(shown)
 }

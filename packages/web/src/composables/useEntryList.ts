@@ -62,7 +62,10 @@ export function useEntryList(query: Ref<[string, string][]>) {
     let fresh: EntryRow[] = []
     try {
       do {
-        const pairs: [string, string][] = [...query.value, ['limit', String(Math.min(200, shown - fresh.length))]]
+        const pairs: [string, string][] = [
+          ...query.value,
+          ['limit', String(Math.min(200, shown - fresh.length))],
+        ]
         if (after) pairs.push(['after', after])
         const page: { rows: EntryRow[]; next: string | null } = await call(routes.entries, { query: pairs })
         fresh = [...fresh, ...page.rows]
@@ -83,5 +86,16 @@ export function useEntryList(query: Ref<[string, string][]>) {
   watch(query, (now, before) => {
     if (JSON.stringify(now) !== JSON.stringify(before)) void load()
   })
-  return { rows, count, loading, problem, load, more, refresh, change, fetchCount, hasMore: () => next !== null }
+  return {
+    rows,
+    count,
+    loading,
+    problem,
+    load,
+    more,
+    refresh,
+    change,
+    fetchCount,
+    hasMore: () => next !== null,
+  }
 }

@@ -4,7 +4,15 @@ import { blankLens, lensFields, parseLens, printLens, type Lens, type LensProble
 
 /** The usual lens of each section. */
 export const bases: Record<Lens['unit'], Lens> = {
-  threads: { ...blankLens, unit: 'threads', state: 'open', kinds: ['review', 'comment', 'message', 'question'], givenTo: 'meOrNobody', range: { last: 14 }, order: 'pressing' },
+  threads: {
+    ...blankLens,
+    unit: 'threads',
+    state: 'open',
+    kinds: ['review', 'comment', 'message', 'question'],
+    givenTo: 'meOrNobody',
+    range: { last: 14 },
+    order: 'pressing',
+  },
   entries: { ...blankLens, unit: 'entries', range: { last: 90 }, order: 'newest' },
 }
 
@@ -18,7 +26,10 @@ export interface UseLens {
   reset(): void
 }
 
-export const lensQuery = (lens: Lens): [string, string][] => [['unit', lens.unit], ...printLens(lens, { ...blankLens, unit: lens.unit })]
+export const lensQuery = (lens: Lens): [string, string][] => [
+  ['unit', lens.unit],
+  ...printLens(lens, { ...blankLens, unit: lens.unit }),
+]
 
 /** The lens of the address, on top of the section's usual one. The address is the only place it is kept. */
 export function useLens(unit: Lens['unit']): UseLens {
@@ -26,13 +37,17 @@ export function useLens(unit: Lens['unit']): UseLens {
   const router = useRouter()
   const base = bases[unit]
   const read = computed(() => {
-    const pairs = Object.entries(route.query).flatMap(([name, value]): [string, string][] => (typeof value === 'string' ? [[name, value]] : []))
+    const pairs = Object.entries(route.query).flatMap(([name, value]): [string, string][] =>
+      typeof value === 'string' ? [[name, value]] : [],
+    )
     return parseLens(pairs, base)
   })
   const lens = computed(() => read.value.lens)
 
   function go(next: Lens): void {
-    const kept = Object.fromEntries(Object.entries(route.query).filter(([name]) => !lensFields.includes(name)))
+    const kept = Object.fromEntries(
+      Object.entries(route.query).filter(([name]) => !lensFields.includes(name)),
+    )
     void router.push({ query: { ...kept, ...Object.fromEntries(printLens(next, base)) } })
   }
   return {

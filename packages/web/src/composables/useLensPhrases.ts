@@ -1,5 +1,13 @@
 import { computed, type Ref } from 'vue'
-import { lensKinds, lensOrders, lensParts, lensSentiments, lensStates, type Lens, type LensPart } from '@murrabel/core/lens'
+import {
+  lensKinds,
+  lensOrders,
+  lensParts,
+  lensSentiments,
+  lensStates,
+  type Lens,
+  type LensPart,
+} from '@murrabel/core/lens'
 import { useBrand } from '../stores/brand.ts'
 import { useTexts } from './useTexts.ts'
 
@@ -14,7 +22,13 @@ export interface LensOption {
 export function useLensPhrases(lens: Ref<Lens>) {
   const { t, list, format } = useTexts()
   const brand = useBrand()
-  const local = (text: string) => format(text.length > 10 ? `${text}:00:00Z` : `${text}T00:00:00Z`, { day: 'numeric', month: 'short', timeZone: 'UTC', ...(text.length > 10 ? { hour: '2-digit' } : {}) })
+  const local = (text: string) =>
+    format(text.length > 10 ? `${text}:00:00Z` : `${text}T00:00:00Z`, {
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+      ...(text.length > 10 ? { hour: '2-digit' } : {}),
+    })
 
   const names: Partial<Record<LensField, (value: string | number) => string>> = {
     kinds: (v) => t(`lens.kind.${v}`),
@@ -28,7 +42,10 @@ export function useLensPhrases(lens: Ref<Lens>) {
   function phrase({ field, message, values }: LensPart): string {
     if (field === 'range') {
       if (message === 'last') return t('lens.range.last', { n: values[0] }, Number(values[0]))
-      return t(`lens.range.${message}`, { from: local(String(values[0] ?? '')), to: local(String(values[1] ?? '')) })
+      return t(`lens.range.${message}`, {
+        from: local(String(values[0] ?? '')),
+        to: local(String(values[1] ?? '')),
+      })
     }
     const a = list(values.map((v) => names[field]?.(v) ?? String(v)))
     if (field === 'kinds' && values.length) return a
@@ -48,13 +65,27 @@ export function useLensPhrases(lens: Ref<Lens>) {
       case 'sentiments':
         return lensSentiments.map((value) => ({ value, label: t(`lens.sentiment.${value}`) }))
       case 'givenTo':
-        return [...(['anybody', 'me', 'nobody', 'meOrNobody'] as const).map((value) => ({ value, label: t(`lens.givenTo.${value}`) })), ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name }))]
+        return [
+          ...(['anybody', 'me', 'nobody', 'meOrNobody'] as const).map((value) => ({
+            value,
+            label: t(`lens.givenTo.${value}`),
+          })),
+          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
+        ]
       case 'watch':
-        return [{ value: 0, label: t('lens.watch.all') }, ...brand.watches.map(({ id, name }) => ({ value: id, label: name }))]
+        return [
+          { value: 0, label: t('lens.watch.all') },
+          ...brand.watches.map(({ id, name }) => ({ value: id, label: name })),
+        ]
       case 'order':
-        return lensOrders.filter((value) => lens.value.unit === 'threads' || value !== 'pressing').map((value) => ({ value, label: t(`lens.order.${value}`) }))
+        return lensOrders
+          .filter((value) => lens.value.unit === 'threads' || value !== 'pressing')
+          .map((value) => ({ value, label: t(`lens.order.${value}`) }))
       case 'range':
-        return [7, 14, 30, 90, 365].map((value) => ({ value, label: t('lens.range.last', { n: value }, value) }))
+        return [7, 14, 30, 90, 365].map((value) => ({
+          value,
+          label: t('lens.range.last', { n: value }, value),
+        }))
       default:
         return []
     }
@@ -68,7 +99,9 @@ export function useLensPhrases(lens: Ref<Lens>) {
       .filter(Boolean)
       .map((piece) => {
         const part = parts.get(piece.replace(/^\[|\]$/g, ''))
-        return part ? { text: phrase(part), field: part.field, narrows: part.narrows } : { text: piece, field: null, narrows: false }
+        return part
+          ? { text: phrase(part), field: part.field, narrows: part.narrows }
+          : { text: piece, field: null, narrows: false }
       })
   })
   return { sentence, options }

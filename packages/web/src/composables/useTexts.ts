@@ -6,12 +6,16 @@ export function useTexts() {
   const { t, locale } = useI18n()
   const brand = useBrand()
   const format = (at: string | number | Date, options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat(locale.value === 'en' ? 'en-GB' : locale.value, { timeZone: brand.zone, ...options }).format(new Date(at))
+    new Intl.DateTimeFormat(locale.value === 'en' ? 'en-GB' : locale.value, {
+      timeZone: brand.zone,
+      ...options,
+    }).format(new Date(at))
 
   const clock = (at: string) => format(at, { hour: '2-digit', minute: '2-digit' })
   const day = (at: string | number) => format(at, { day: 'numeric', month: 'short' })
   const exact = (at: string) => format(at, { dateStyle: 'full', timeStyle: 'short' })
-  const dayKey = (at: string | number | Date) => format(at, { year: 'numeric', month: '2-digit', day: '2-digit' })
+  const dayKey = (at: string | number | Date) =>
+    format(at, { year: 'numeric', month: '2-digit', day: '2-digit' })
 
   function when(at: string): string {
     const sameYear = new Date(at).getFullYear() === new Date().getFullYear()
@@ -28,10 +32,12 @@ export function useTexts() {
     if (minutes > 0) return { text: t('time.pastDue', { t: span(minutes) }), past: true }
     const today = dayKey(now)
     if (dayKey(at) === today) return { text: t('time.due', { t: clock(at) }), past: false }
-    if (dayKey(Date.parse(at) - 86_400_000) === today) return { text: t('time.dueTomorrow', { t: clock(at) }), past: false }
+    if (dayKey(Date.parse(at) - 86_400_000) === today)
+      return { text: t('time.dueTomorrow', { t: clock(at) }), past: false }
     return { text: t('time.dueOn', { d: day(at) }), past: false }
   }
-  const list = (items: readonly string[]) => new Intl.ListFormat(locale.value === 'en' ? 'en-GB' : locale.value, { type: 'conjunction' }).format(items)
+  const list = (items: readonly string[]) =>
+    new Intl.ListFormat(locale.value === 'en' ? 'en-GB' : locale.value, { type: 'conjunction' }).format(items)
   const number = (value: number) => new Intl.NumberFormat(locale.value).format(value)
   return { t, locale, clock, day, exact, when, span, due, list, number, format }
 }

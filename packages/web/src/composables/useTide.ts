@@ -17,7 +17,10 @@ export function useTide(lens: Ref<Lens>) {
     const whole: Lens = { ...lens.value, state: 'any', givenTo: 'anybody' }
     const same = lens.value.state === 'any' && lens.value.givenTo === 'anybody'
     try {
-      const [own, all] = await Promise.all([call(routes.tide, { query: lensQuery(lens.value) }), same ? null : call(routes.tide, { query: lensQuery(whole) })])
+      const [own, all] = await Promise.all([
+        call(routes.tide, { query: lensQuery(lens.value) }),
+        same ? null : call(routes.tide, { query: lensQuery(whole) }),
+      ])
       if (mine !== run) return
       tide.value = own
       behind.value = all

@@ -2,7 +2,11 @@
 import { computed } from 'vue'
 import { entryPieces, type PieceMark } from './entryPieces.ts'
 
-const { text, hits = [], spans = [] } = defineProps<{ text: string; hits?: readonly PieceMark[]; spans?: readonly PieceMark[] }>()
+const {
+  text,
+  hits = [],
+  spans = [],
+} = defineProps<{ text: string; hits?: readonly PieceMark[]; spans?: readonly PieceMark[] }>()
 const pieces = computed(() => entryPieces(text, hits, spans))
 </script>
 

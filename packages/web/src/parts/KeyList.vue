@@ -26,7 +26,9 @@ const keys: [string, string][] = [
   <el-drawer v-model="shown" :title="t('keys.title')" size="320px" append-to-body>
     <dl>
       <template v-for="[key, name] in keys" :key="key">
-        <dt><kbd>{{ key }}</kbd></dt>
+        <dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
         <dd>{{ t(`keys.${name}`) }}</dd>
       </template>
     </dl>

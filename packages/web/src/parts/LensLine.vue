@@ -18,7 +18,9 @@ const { sentence, options } = useLensPhrases(toRef(() => lens))
 const open = ref<LensField | null>(null)
 const line = useTemplateRef<HTMLElement>('line')
 
-const countText = computed(() => (count ? t(`lens.count.${lens.unit}`, { n: number(count.count) }, count.count) : ''))
+const countText = computed(() =>
+  count ? t(`lens.count.${lens.unit}`, { n: number(count.count) }, count.count) : '',
+)
 const csv = computed(() => addressOf(routes.exportCsv, { query: lensQuery(lens) }))
 const feed = computed(() => addressOf(routes.exportFeed, { query: lensQuery(lens) }))
 
@@ -42,24 +44,70 @@ defineExpose({ focus })
   <div ref="line" class="lens" :aria-label="t('keys.lens')" role="region">
     <p class="sentence">
       <template v-for="(piece, i) in sentence" :key="i">
-        <el-popover v-if="piece.field" :visible="open === piece.field" trigger="click" placement="bottom-start" :width="piece.field === 'range' ? 320 : 240" :show-arrow="false" :persistent="false" @update:visible="(shown: boolean) => (open = shown ? piece.field : open === piece.field ? null : open)">
+        <el-popover
+          v-if="piece.field"
+          :visible="open === piece.field"
+          trigger="click"
+          placement="bottom-start"
+          :width="piece.field === 'range' ? 320 : 240"
+          :show-arrow="false"
+          :persistent="false"
+          @update:visible="
+            (shown: boolean) => (open = shown ? piece.field : open === piece.field ? null : open)
+          "
+        >
           <template #reference>
-            <button type="button" class="phrase" :class="{ narrows: piece.narrows }" :data-field="piece.field" :aria-expanded="open === piece.field" @click="open = open === piece.field ? null : piece.field" @keydown.esc="open = null">{{ piece.text }}</button>
+            <button
+              type="button"
+              class="phrase"
+              :class="{ narrows: piece.narrows }"
+              :data-field="piece.field"
+              :aria-expanded="open === piece.field"
+              @click="open = open === piece.field ? null : piece.field"
+              @keydown.esc="open = null"
+            >
+              {{ piece.text }}
+            </button>
           </template>
-          <LensPanel :field="piece.field" :lens="lens" :options="options(piece.field)" @change="change" @keydown.esc="open = null" />
+          <LensPanel
+            :field="piece.field"
+            :lens="lens"
+            :options="options(piece.field)"
+            @change="change"
+            @keydown.esc="open = null"
+          />
         </el-popover>
         <span v-else>{{ piece.text }}</span>
       </template>
     </p>
     <div class="right">
-      <span class="count" data-test="count" aria-live="polite">{{ countText }}<template v-if="count?.pastDue">, <b class="past">{{ t('lens.pastDue', { n: number(count.pastDue) }) }}</b></template></span>
-      <button type="button" class="plain icon" :aria-label="t('lens.keep')" :title="t('lens.keep')" @click="keep"><Link :size="16" /></button>
+      <span class="count" data-test="count" aria-live="polite"
+        >{{ countText
+        }}<template v-if="count?.pastDue"
+          >, <b class="past">{{ t('lens.pastDue', { n: number(count.pastDue) }) }}</b></template
+        ></span
+      >
+      <button
+        type="button"
+        class="plain icon"
+        :aria-label="t('lens.keep')"
+        :title="t('lens.keep')"
+        @click="keep"
+      >
+        <Link :size="16" />
+      </button>
       <el-dropdown trigger="click">
-        <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')"><Download :size="16" /></button>
+        <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')">
+          <Download :size="16" />
+        </button>
         <template #dropdown>
           <el-dropdown-menu>
-            <el-dropdown-item><a class="export" :href="csv" download>{{ t('lens.exportCsv') }}</a></el-dropdown-item>
-            <el-dropdown-item><a class="export" :href="feed" download>{{ t('lens.exportFeed') }}</a></el-dropdown-item>
+            <el-dropdown-item
+              ><a class="export" :href="csv" download>{{ t('lens.exportCsv') }}</a></el-dropdown-item
+            >
+            <el-dropdown-item
+              ><a class="export" :href="feed" download>{{ t('lens.exportFeed') }}</a></el-dropdown-item
+            >
           </el-dropdown-menu>
         </template>
       </el-dropdown>

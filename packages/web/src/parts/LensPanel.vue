@@ -11,7 +11,9 @@ const { t } = useI18n()
 const many = computed(() => ['kinds', 'channels', 'places', 'sentiments'].includes(field))
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
 const words = ref(lens.words)
-const dates = ref<[string, string] | null>(lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null)
+const dates = ref<[string, string] | null>(
+  lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null,
+)
 
 function single(value: string | number): void {
   if (field === 'range') emit('change', { range: { last: Number(value) } })
@@ -29,7 +31,12 @@ function applyDates(value: [string, string] | null): void {
 </script>
 
 <template>
-  <form class="panel" @submit.prevent="field === 'words' ? emit('change', { words: words.trim() }) : emit('change', { [field]: chosen })">
+  <form
+    class="panel"
+    @submit.prevent="
+      field === 'words' ? emit('change', { words: words.trim() }) : emit('change', { [field]: chosen })
+    "
+  >
     <h4>{{ t(`lens.field.${field}`) }}</h4>
     <template v-if="field === 'words'">
       <el-input v-model="words" :aria-label="t('lens.field.words')" maxlength="200" clearable autofocus />
@@ -38,20 +45,50 @@ function applyDates(value: [string, string] | null): void {
     </template>
     <template v-else-if="many">
       <el-checkbox-group v-model="chosen" class="many">
-        <el-checkbox v-for="option in options" :key="option.value" :value="option.value" :label="option.label" />
+        <el-checkbox
+          v-for="option in options"
+          :key="option.value"
+          :value="option.value"
+          :label="option.label"
+        />
       </el-checkbox-group>
       <div class="row">
         <button class="button primary" type="submit">{{ t('lens.apply') }}</button>
-        <button class="button" type="button" @click="emit('change', { [field]: [] })">{{ t('lens.all') }}</button>
+        <button class="button" type="button" @click="emit('change', { [field]: [] })">
+          {{ t('lens.all') }}
+        </button>
       </div>
     </template>
     <template v-else>
-      <button v-for="option in options" :key="option.value" type="button" class="option" :class="{ current: current(option.value) }" :aria-pressed="current(option.value)" @click="single(option.value)">
+      <button
+        v-for="option in options"
+        :key="option.value"
+        type="button"
+        class="option"
+        :class="{ current: current(option.value) }"
+        :aria-pressed="current(option.value)"
+        @click="single(option.value)"
+      >
         {{ option.label }}
       </button>
       <template v-if="field === 'range'">
-        <button type="button" class="option" :class="{ current: lens.range === null }" @click="emit('change', { range: null })">{{ t('lens.range.all') }}</button>
-        <el-date-picker v-model="dates" type="daterange" value-format="YYYY-MM-DD" format="YYYY-MM-DD" :clearable="false" class="dates" @change="applyDates" />
+        <button
+          type="button"
+          class="option"
+          :class="{ current: lens.range === null }"
+          @click="emit('change', { range: null })"
+        >
+          {{ t('lens.range.all') }}
+        </button>
+        <el-date-picker
+          v-model="dates"
+          type="daterange"
+          value-format="YYYY-MM-DD"
+          format="YYYY-MM-DD"
+          :clearable="false"
+          class="dates"
+          @change="applyDates"
+        />
       </template>
     </template>
   </form>

@@ -5,7 +5,8 @@ import type { CallProblem } from '../api/call.ts'
 const { problem } = defineProps<{ problem: CallProblem }>()
 const emit = defineEmits<{ again: [] }>()
 const { t, te } = useI18n()
-const sentence = () => (te(`problem.${problem.problem.code}`) ? t(`problem.${problem.problem.code}`) : problem.problem.detail)
+const sentence = () =>
+  te(`problem.${problem.problem.code}`) ? t(`problem.${problem.problem.code}`) : problem.problem.detail
 </script>
 
 <template>
@@ -15,7 +16,14 @@ const sentence = () => (te(`problem.${problem.problem.code}`) ? t(`problem.${pro
       <li v-for="field in problem.problem.fields" :key="field.field + field.code">{{ field.message }}</li>
     </ul>
     <p v-if="problem.problem.instance" class="soft">{{ problem.problem.instance }}</p>
-    <button v-if="problem.problem.status === 0 || problem.problem.status >= 500" class="button" type="button" @click="emit('again')">{{ t('problem.again') }}</button>
+    <button
+      v-if="problem.problem.status === 0 || problem.problem.status >= 500"
+      class="button"
+      type="button"
+      @click="emit('again')"
+    >
+      {{ t('problem.again') }}
+    </button>
   </div>
 </template>
 

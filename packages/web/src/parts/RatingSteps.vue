@@ -8,7 +8,15 @@ const { t } = useI18n()
 <template>
   <span class="rating" role="img" :aria-label="t('rating', { n: rating })">
     <svg viewBox="0 0 24 11" aria-hidden="true">
-      <rect v-for="n in 5" :key="n" :x="(n - 1) * 5" :y="9 - n * 1.7" width="4" :height="2 + n * 1.7" :class="{ full: n <= Math.round(rating) }" />
+      <rect
+        v-for="n in 5"
+        :key="n"
+        :x="(n - 1) * 5"
+        :y="9 - n * 1.7"
+        width="4"
+        :height="2 + n * 1.7"
+        :class="{ full: n <= Math.round(rating) }"
+      />
     </svg>
     <b>{{ rating.toFixed(1) }}</b>
   </span>

@@ -7,7 +7,13 @@ const { t } = useI18n()
 </script>
 
 <template>
-  <svg class="mark" :class="sentiment" viewBox="0 0 12 12" role="img" :aria-label="t(`sentiment.${sentiment}`)">
+  <svg
+    class="mark"
+    :class="sentiment"
+    viewBox="0 0 12 12"
+    role="img"
+    :aria-label="t(`sentiment.${sentiment}`)"
+  >
     <title>{{ t(`sentiment.${sentiment}`) }}</title>
     <path v-if="sentiment === 'positive'" d="M1 9h10L6 2z" />
     <path v-else-if="sentiment === 'negative'" d="M1 3h10L6 10z" />

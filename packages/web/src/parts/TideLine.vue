@@ -8,7 +8,12 @@ import { useTexts } from '../composables/useTexts.ts'
 import { useBrand } from '../stores/brand.ts'
 import { bucketsOfRange, rangeOfBuckets, totalOf } from './tideScale.ts'
 
-const { lens, tide, behind = null, loading } = defineProps<{ lens: Lens; tide: TideAnswer | null; behind?: TideAnswer | null; loading: boolean }>()
+const {
+  lens,
+  tide,
+  behind = null,
+  loading,
+} = defineProps<{ lens: Lens; tide: TideAnswer | null; behind?: TideAnswer | null; loading: boolean }>()
 const emit = defineEmits<{ range: [range: LensRange | null] }>()
 const { t, format, number } = useTexts()
 const brand = useBrand()
@@ -25,11 +30,15 @@ const step = computed(() => (buckets.value.length ? width.value / buckets.value.
 const usual = computed(() => (behind ?? tide)?.usual ?? null)
 const y = computed(() => {
   const most = Math.max(max(whole.value, totalOf) ?? 0, usual.value?.high ?? 0, 1)
-  return scaleLinear().domain([0, most]).range([0, height - 6])
+  return scaleLinear()
+    .domain([0, most])
+    .range([0, height - 6])
 })
 const chosen = computed(() => bucketsOfRange(buckets.value, lens.range, place.value))
 const drag = ref<[number, number] | null>(null)
-const shown = computed(() => (drag.value ? ([Math.min(...drag.value), Math.max(...drag.value)] as [number, number]) : chosen.value))
+const shown = computed(() =>
+  drag.value ? ([Math.min(...drag.value), Math.max(...drag.value)] as [number, number]) : chosen.value,
+)
 
 function stack(bucket: TideBucket) {
   let top = height - 2
@@ -50,9 +59,17 @@ const bars = computed(() =>
 )
 function label(bucket: TideBucket, all: TideBucket | undefined): string {
   const date = dateOf(bucket.at)
-  return behind && all ? t('tide.barOf', { date, n: totalOf(bucket), all: totalOf(all) }) : t('tide.bar', { date, n: totalOf(bucket) })
+  return behind && all
+    ? t('tide.barOf', { date, n: totalOf(bucket), all: totalOf(all) })
+    : t('tide.bar', { date, n: totalOf(bucket) })
 }
-const dateOf = (at: string) => format(at, { weekday: 'short', day: 'numeric', month: 'short', ...(tide?.unit === 'hour' ? { hour: '2-digit' } : {}) })
+const dateOf = (at: string) =>
+  format(at, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    ...(tide?.unit === 'hour' ? { hour: '2-digit' } : {}),
+  })
 const rangeLabel = computed(() => {
   const range = shown.value
   if (!range || !buckets.value.length) return ''
@@ -62,7 +79,10 @@ const rangeLabel = computed(() => {
 
 const indexAt = (event: PointerEvent) => {
   const left = box.value?.getBoundingClientRect().left ?? 0
-  return Math.max(0, Math.min(buckets.value.length - 1, Math.floor((event.clientX - left) / (step.value || 1))))
+  return Math.max(
+    0,
+    Math.min(buckets.value.length - 1, Math.floor((event.clientX - left) / (step.value || 1))),
+  )
 }
 function down(event: PointerEvent): void {
   if (!buckets.value.length || event.button !== 0) return
@@ -95,19 +115,80 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <div class="tide">
-    <div ref="box" class="strip" role="slider" tabindex="0" :aria-label="t('tide.label')" :aria-valuetext="rangeLabel" :aria-valuenow="chosen?.[0] ?? 0" aria-valuemin="0" :aria-valuemax="buckets.length" @pointerdown="down" @pointermove="move" @pointerup="up" @pointercancel="drag = null" @dblclick="emit('range', null)" @keydown="onKey">
+    <div
+      ref="box"
+      class="strip"
+      role="slider"
+      tabindex="0"
+      :aria-label="t('tide.label')"
+      :aria-valuetext="rangeLabel"
+      :aria-valuenow="chosen?.[0] ?? 0"
+      aria-valuemin="0"
+      :aria-valuemax="buckets.length"
+      @pointerdown="down"
+      @pointermove="move"
+      @pointerup="up"
+      @pointercancel="drag = null"
+      @dblclick="emit('range', null)"
+      @keydown="onKey"
+    >
       <svg :width="width" :height="height" aria-hidden="true">
-        <rect v-if="usual" x="0" :width="width" :y="height - 2 - y(usual.high)" :height="Math.max(1, y(usual.high) - y(usual.low))" class="usual" />
+        <rect
+          v-if="usual"
+          x="0"
+          :width="width"
+          :y="height - 2 - y(usual.high)"
+          :height="Math.max(1, y(usual.high) - y(usual.low))"
+          class="usual"
+        />
         <g v-for="(bar, i) in bars" :key="i" :class="{ inside: bar.inside }" data-test="bar">
           <title>{{ bar.label }}</title>
           <rect :x="bar.x - gap / 2" y="0" :width="step" :height="height" class="hand" />
-          <rect v-for="part in bar.all" :key="`a${part.sentiment}`" :x="bar.x" :y="part.y" :width="Math.max(1, step - gap)" :height="part.height" :class="[part.sentiment, 'pale']" />
-          <rect v-for="part in bar.own" :key="part.sentiment" :x="bar.x" :y="part.y" :width="Math.max(1, step - gap)" :height="part.height" :class="[part.sentiment, { pale: !bar.inside }]" />
+          <rect
+            v-for="part in bar.all"
+            :key="`a${part.sentiment}`"
+            :x="bar.x"
+            :y="part.y"
+            :width="Math.max(1, step - gap)"
+            :height="part.height"
+            :class="[part.sentiment, 'pale']"
+          />
+          <rect
+            v-for="part in bar.own"
+            :key="part.sentiment"
+            :x="bar.x"
+            :y="part.y"
+            :width="Math.max(1, step - gap)"
+            :height="part.height"
+            :class="[part.sentiment, { pale: !bar.inside }]"
+          />
         </g>
-        <rect v-if="shown && step" :x="shown[0] * step" y="1" :width="(shown[1] - shown[0] + 1) * step" :height="height - 2" class="frame" />
+        <rect
+          v-if="shown && step"
+          :x="shown[0] * step"
+          y="1"
+          :width="(shown[1] - shown[0] + 1) * step"
+          :height="height - 2"
+          class="frame"
+        />
       </svg>
-      <span v-if="usual" class="note left">{{ t('tide.usual', { low: number(Math.round(usual.low)), high: number(Math.round(usual.high)), unit: t(`tide.unit.${place.unit}`) }) }}</span>
-      <span v-if="shown && rangeLabel" class="note range" :style="shown[0] * step > 130 ? { right: `${width - shown[0] * step + 6}px` } : { left: `${Math.min(width - 120, (shown[1] + 1) * step + 6)}px` }">{{ rangeLabel }}</span>
+      <span v-if="usual" class="note left">{{
+        t('tide.usual', {
+          low: number(Math.round(usual.low)),
+          high: number(Math.round(usual.high)),
+          unit: t(`tide.unit.${place.unit}`),
+        })
+      }}</span>
+      <span
+        v-if="shown && rangeLabel"
+        class="note range"
+        :style="
+          shown[0] * step > 130
+            ? { right: `${width - shown[0] * step + 6}px` }
+            : { left: `${Math.min(width - 120, (shown[1] + 1) * step + 6)}px` }
+        "
+        >{{ rangeLabel }}</span
+      >
       <span v-if="loading && !tide" class="note left">{{ t('tide.loading') }}</span>
     </div>
   </div>
@@ -158,8 +239,9 @@ svg {
 }
 .note {
   position: absolute;
-  top: 1px;
+  top: 3px;
   font-size: 12px;
+  line-height: 16px;
   color: var(--ink-soft);
   pointer-events: none;
   white-space: nowrap;

@@ -20,7 +20,18 @@ const initials = (name: string) =>
     .join('')
     .slice(0, 2)
 function search(): void {
-  if (words.value.trim()) void router.push({ path: '/inbox', query: { words: words.value.trim(), state: 'any', given: 'anybody', time: 'all', kind: 'all', order: 'newest' } })
+  if (words.value.trim())
+    void router.push({
+      path: '/inbox',
+      query: {
+        words: words.value.trim(),
+        state: 'any',
+        given: 'anybody',
+        time: 'all',
+        kind: 'all',
+        order: 'newest',
+      },
+    })
 }
 async function signOut(): Promise<void> {
   await brand.signOut()
@@ -39,25 +50,46 @@ defineExpose({ focusFind: () => find.value?.focus() })
     <el-dropdown trigger="click" placement="bottom-start">
       <button type="button" class="brand" :aria-label="t('band.brandMenu')">
         <b class="words">{{ brand.answer.brand.name }}</b>
-        <small>{{ t('band.places', { n: brand.places.length }, brand.places.length) }} · {{ t('band.profiles', { n: brand.answer.profileCount }, brand.answer.profileCount) }}</small>
+        <small
+          >{{ t('band.places', { n: brand.places.length }, brand.places.length) }} ·
+          {{ t('band.profiles', { n: brand.answer.profileCount }, brand.answer.profileCount) }}</small
+        >
       </button>
       <template #dropdown>
         <el-dropdown-menu>
-          <el-dropdown-item @click="router.push('/set-up/profiles')">{{ t('sections.setUp') }}: {{ t('sections.profiles') }}</el-dropdown-item>
-          <el-dropdown-item @click="router.push('/set-up/import')">{{ t('sections.setUp') }}: {{ t('sections.import') }}</el-dropdown-item>
+          <el-dropdown-item @click="router.push('/set-up/profiles')"
+            >{{ t('sections.setUp') }}: {{ t('sections.profiles') }}</el-dropdown-item
+          >
+          <el-dropdown-item @click="router.push('/set-up/import')"
+            >{{ t('sections.setUp') }}: {{ t('sections.import') }}</el-dropdown-item
+          >
         </el-dropdown-menu>
       </template>
     </el-dropdown>
     <nav>
-      <RouterLink class="section" to="/inbox">{{ t('sections.inbox') }}<sup v-if="counts.pastDue" :title="t('band.pastDue', { n: counts.pastDue })">{{ counts.pastDue }}</sup></RouterLink>
+      <RouterLink class="section" to="/inbox"
+        >{{ t('sections.inbox')
+        }}<sup v-if="counts.pastDue" :title="t('band.pastDue', { n: counts.pastDue })">{{
+          counts.pastDue
+        }}</sup></RouterLink
+      >
       <RouterLink class="section" to="/watch">{{ t('sections.watch') }}</RouterLink>
     </nav>
     <form class="find" role="search" @submit.prevent="search">
-      <input ref="find" v-model="words" type="search" :placeholder="t('band.find')" :aria-label="t('band.findLabel')" maxlength="200" />
+      <input
+        ref="find"
+        v-model="words"
+        type="search"
+        :placeholder="t('band.find')"
+        :aria-label="t('band.findLabel')"
+        maxlength="200"
+      />
       <kbd>/</kbd>
     </form>
     <el-dropdown trigger="click">
-      <button type="button" class="me" :aria-label="t('band.meMenu')">{{ initials(brand.answer.me.name) }}</button>
+      <button type="button" class="me" :aria-label="t('band.meMenu')">
+        {{ initials(brand.answer.me.name) }}
+      </button>
       <template #dropdown>
         <el-dropdown-menu>
           <el-dropdown-item disabled>{{ brand.answer.me.name }}</el-dropdown-item>

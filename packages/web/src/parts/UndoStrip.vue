@@ -10,7 +10,9 @@ const { t } = useI18n()
   <div class="strip" role="status" aria-live="polite">
     <div v-if="undo.notice" class="inner" :class="{ problem: undo.notice.problem }">
       <span>{{ undo.notice.text }}</span>
-      <button v-if="undo.notice.undo" class="undo" type="button" @click="undo.undo()">{{ t('undo.undo') }}<span class="key">u</span></button>
+      <button v-if="undo.notice.undo" class="undo" type="button" @click="undo.undo()">
+        {{ t('undo.undo') }}<span class="key">u</span>
+      </button>
     </div>
   </div>
 </template>

@@ -2,7 +2,12 @@
 import { computed, useTemplateRef, watch } from 'vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 
-const { rows, estimate, label, selected = null } = defineProps<{ rows: readonly T[]; estimate: number; label: string; selected?: number | null }>()
+const {
+  rows,
+  estimate,
+  label,
+  selected = null,
+} = defineProps<{ rows: readonly T[]; estimate: number; label: string; selected?: number | null }>()
 const emit = defineEmits<{ end: [] }>()
 
 const box = useTemplateRef<HTMLElement>('box')
@@ -38,7 +43,15 @@ const measure = (element: unknown) => {
 <template>
   <div ref="box" class="box" role="list" :aria-label="label" tabindex="0">
     <div class="all" :style="{ height: `${total}px` }">
-      <div v-for="item in items" :key="String(item.key)" :ref="measure" :data-index="item.index" class="item" role="listitem" :style="{ transform: `translateY(${item.start}px)` }">
+      <div
+        v-for="item in items"
+        :key="String(item.key)"
+        :ref="measure"
+        :data-index="item.index"
+        class="item"
+        role="listitem"
+        :style="{ transform: `translateY(${item.start}px)` }"
+      >
         <slot :row="rows[item.index]!" :index="item.index" />
       </div>
     </div>

@@ -4,6 +4,7 @@ import { max, scaleLinear } from 'd3'
 import { useElementSize } from '@vueuse/core'
 import type { TideAnswer, TideBucket } from '@murrabel/contract'
 import { useTexts } from '../composables/useTexts.ts'
+import SentimentMark from './SentimentMark.vue'
 import { totalOf } from './tideScale.ts'
 
 const { tide, caption } = defineProps<{ tide: TideAnswer; caption: string }>()
@@ -18,12 +19,25 @@ const bottom = 20
 const order = ['negative', 'neutral', 'positive', 'unread'] as const
 
 const most = computed(() => Math.max(max(tide.buckets, totalOf) ?? 0, 1))
-const y = computed(() => scaleLinear().domain([0, most.value]).nice(3).range([height - bottom, 6]))
+const y = computed(() =>
+  scaleLinear()
+    .domain([0, most.value])
+    .nice(3)
+    .range([height - bottom, 6]),
+)
 const ticks = computed(() => y.value.ticks(3).filter((n) => Number.isInteger(n)))
 const step = computed(() => Math.max(0, (width.value - left) / Math.max(1, tide.buckets.length)))
 const labelEvery = computed(() => Math.max(1, Math.ceil(64 / (step.value || 1))))
 
-const dateOf = (at: string) => format(at, tide.unit === 'hour' ? { day: 'numeric', month: 'short', hour: '2-digit' } : tide.unit === 'month' ? { month: 'short', year: '2-digit' } : { day: 'numeric', month: 'short' })
+const dateOf = (at: string) =>
+  format(
+    at,
+    tide.unit === 'hour'
+      ? { day: 'numeric', month: 'short', hour: '2-digit' }
+      : tide.unit === 'month'
+        ? { month: 'short', year: '2-digit' }
+        : { day: 'numeric', month: 'short' },
+  )
 function stack(bucket: TideBucket) {
   let sum = 0
   return order.map((sentiment) => {
@@ -33,14 +47,24 @@ function stack(bucket: TideBucket) {
   })
 }
 const titleOf = (bucket: TideBucket) =>
-  `${dateOf(bucket.at)}: ${totalOf(bucket)} (${order.filter((s) => bucket[s] > 0).map((s) => `${bucket[s]} ${t(`sentiment.${s}`)}`).join(', ')})`
+  `${dateOf(bucket.at)}: ${totalOf(bucket)} (${order
+    .filter((s) => bucket[s] > 0)
+    .map((s) => `${bucket[s]} ${t(`sentiment.${s}`)}`)
+    .join(', ')})`
 </script>
 
 <template>
   <figure class="chart">
     <figcaption>
       <h4>{{ caption }}</h4>
-      <button type="button" class="plain" @click="table = !table">{{ table ? t('watch.chart') : t('watch.table') }}</button>
+      <span class="legend"
+        ><span v-for="sentiment in order" :key="sentiment"
+          ><SentimentMark :sentiment="sentiment" /> {{ t(`sentiment.${sentiment}`) }}</span
+        ></span
+      >
+      <button type="button" class="plain" @click="table = !table">
+        {{ table ? t('watch.chart') : t('watch.table') }}
+      </button>
     </figcaption>
     <div v-if="table" class="table">
       <table>
@@ -53,7 +77,9 @@ const titleOf = (bucket: TideBucket) =>
         </thead>
         <tbody>
           <tr v-for="(bucket, i) in tide.buckets" :key="bucket.at">
-            <th><button type="button" class="plain" @click="emit('open', i)">{{ dateOf(bucket.at) }}</button></th>
+            <th>
+              <button type="button" class="plain" @click="emit('open', i)">{{ dateOf(bucket.at) }}</button>
+            </th>
             <td v-for="sentiment in order" :key="sentiment">{{ number(bucket[sentiment]) }}</td>
             <td>{{ number(totalOf(bucket)) }}</td>
           </tr>
@@ -66,13 +92,39 @@ const titleOf = (bucket: TideBucket) =>
           <line :x1="left" :x2="width" :y1="y(tick)" :y2="y(tick)" class="grid" />
           <text :x="left - 6" :y="y(tick) + 4" class="axis end">{{ tick }}</text>
         </g>
-        <g v-for="(bucket, i) in tide.buckets" :key="bucket.at" class="bar" role="button" :tabindex="totalOf(bucket) ? 0 : -1" :aria-label="titleOf(bucket)" data-test="volume-bar" :data-total="totalOf(bucket)" @click="emit('open', i)" @keydown.enter="emit('open', i)">
+        <g
+          v-for="(bucket, i) in tide.buckets"
+          :key="bucket.at"
+          class="bar"
+          role="button"
+          :tabindex="totalOf(bucket) ? 0 : -1"
+          :aria-label="titleOf(bucket)"
+          data-test="volume-bar"
+          :data-total="totalOf(bucket)"
+          @click="emit('open', i)"
+          @keydown.enter="emit('open', i)"
+        >
           <title>{{ titleOf(bucket) }}</title>
           <rect :x="left + i * step" y="0" :width="step" :height="height - bottom" class="hand" />
-          <rect v-for="part in stack(bucket)" :key="part.sentiment" :x="left + i * step + 1" :y="part.y" :width="Math.max(1, step - 2)" :height="part.height" :class="part.sentiment" />
+          <rect
+            v-for="part in stack(bucket)"
+            :key="part.sentiment"
+            :x="left + i * step + 1"
+            :y="part.y"
+            :width="Math.max(1, step - 2)"
+            :height="part.height"
+            :class="part.sentiment"
+          />
         </g>
         <template v-for="(bucket, i) in tide.buckets" :key="`t${bucket.at}`">
-          <text v-if="i % labelEvery === 0 && left + i * step + 40 < width" :x="left + i * step" :y="height - 5" class="axis">{{ dateOf(bucket.at) }}</text>
+          <text
+            v-if="i % labelEvery === 0 && left + i * step + 40 < width"
+            :x="left + i * step"
+            :y="height - 5"
+            class="axis"
+          >
+            {{ dateOf(bucket.at) }}
+          </text>
         </template>
       </svg>
     </div>
@@ -87,6 +139,13 @@ figcaption {
   display: flex;
   justify-content: space-between;
   font-size: 13px;
+}
+.legend {
+  display: flex;
+  gap: 14px;
+  margin-left: auto;
+  margin-right: 24px;
+  color: var(--ink-soft);
 }
 .box {
   height: 150px;

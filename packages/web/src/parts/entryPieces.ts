@@ -19,11 +19,16 @@ export function entryPieces(text: string, hits: readonly PieceMark[], spans: rea
     cuts.add(Math.max(0, Math.min(text.length, end)))
   }
   const sorted = [...cuts].sort((a, b) => a - b)
-  const within = (list: readonly PieceMark[], from: number, to: number) => list.find((m) => m.start <= from && m.end >= to)
+  const within = (list: readonly PieceMark[], from: number, to: number) =>
+    list.find((m) => m.start <= from && m.end >= to)
   return sorted.slice(0, -1).map((from, i) => {
     const to = sorted[i + 1]!
     const span = within(spans, from, to)
     const contribution = span?.contribution ?? 0
-    return { text: text.slice(from, to), hit: within(hits, from, to) !== undefined, mood: contribution > 0 ? 'positive' : contribution < 0 ? 'negative' : null }
+    return {
+      text: text.slice(from, to),
+      hit: within(hits, from, to) !== undefined,
+      mood: contribution > 0 ? 'positive' : contribution < 0 ? 'negative' : null,
+    }
   })
 }

@@ -1,19 +1,38 @@
 import type { LensRange } from '@murrabel/core/lens'
 import type { TideBucket } from '@murrabel/contract'
 
-export const totalOf = ({ positive, neutral, negative, unread }: TideBucket) => positive + neutral + negative + unread
+export const totalOf = ({ positive, neutral, negative, unread }: TideBucket) =>
+  positive + neutral + negative + unread
 
 /** The local day (or hour) of an instant in a zone, as a lens writes it. */
-export function localTime(at: string | number, zone: string, unit: 'hour' | 'day' | 'week' | 'month'): string {
+export function localTime(
+  at: string | number,
+  zone: string,
+  unit: 'hour' | 'day' | 'week' | 'month',
+): string {
   const parts = Object.fromEntries(
-    new Intl.DateTimeFormat('en-CA', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', hourCycle: 'h23' }).formatToParts(new Date(at)).map((p) => [p.type, p.value]),
+    new Intl.DateTimeFormat('en-CA', {
+      timeZone: zone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      hourCycle: 'h23',
+    })
+      .formatToParts(new Date(at))
+      .map((p) => [p.type, p.value]),
   )
   const day = `${parts.year}-${parts.month}-${parts.day}`
   return unit === 'hour' ? `${day}T${parts.hour}` : day
 }
 
 /** The lens range that covers the buckets from one index to another, both included. */
-export function rangeOfBuckets(buckets: readonly TideBucket[], first: number, last: number, { zone, unit }: { zone: string; unit: 'hour' | 'day' | 'week' | 'month' }): LensRange {
+export function rangeOfBuckets(
+  buckets: readonly TideBucket[],
+  first: number,
+  last: number,
+  { zone, unit }: { zone: string; unit: 'hour' | 'day' | 'week' | 'month' },
+): LensRange {
   const low = Math.max(0, Math.min(first, last))
   const high = Math.min(buckets.length - 1, Math.max(first, last))
   const from = localTime(buckets[low]!.at, zone, unit)
@@ -25,13 +44,22 @@ export function rangeOfBuckets(buckets: readonly TideBucket[], first: number, la
 }
 
 /** The buckets a range covers: indices, both included; null when none. */
-export function bucketsOfRange(buckets: readonly TideBucket[], range: LensRange | null, { zone, unit }: { zone: string; unit: 'hour' | 'day' | 'week' | 'month' }): [number, number] | null {
+export function bucketsOfRange(
+  buckets: readonly TideBucket[],
+  range: LensRange | null,
+  { zone, unit }: { zone: string; unit: 'hour' | 'day' | 'week' | 'month' },
+): [number, number] | null {
   if (!buckets.length) return null
   if (!range) return [0, buckets.length - 1]
   if ('last' in range && unit === 'day') return [Math.max(0, buckets.length - range.last), buckets.length - 1]
-  const span = 'last' in range ? { from: localTime(Date.now() - (range.last - 1) * 86_400_000, zone, 'day'), to: '9999' } : range
+  const span =
+    'last' in range
+      ? { from: localTime(Date.now() - (range.last - 1) * 86_400_000, zone, 'day'), to: '9999' }
+      : range
   const times = buckets.map((b) => localTime(b.at, zone, unit))
-  const isIn = (time: string, i: number) => (times[i + 1] ?? '9999') > span.from.slice(0, unit === 'hour' ? 13 : 10) && time.slice(0, Math.min(time.length, span.to.length)) <= span.to
+  const isIn = (time: string, i: number) =>
+    (times[i + 1] ?? '9999') > span.from.slice(0, unit === 'hour' ? 13 : 10) &&
+    time.slice(0, Math.min(time.length, span.to.length)) <= span.to
   const first = times.findIndex(isIn)
   if (first < 0) return null
   let last = first

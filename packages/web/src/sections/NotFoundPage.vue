@@ -6,5 +6,7 @@ const { t } = useI18n()
 </script>
 
 <template>
-  <EmptyPlace :text="t('problem.notFoundTitle')"><RouterLink to="/inbox">{{ t('problem.toInbox') }}</RouterLink></EmptyPlace>
+  <EmptyPlace :text="t('problem.notFoundTitle')"
+    ><RouterLink to="/inbox">{{ t('problem.toInbox') }}</RouterLink></EmptyPlace
+  >
 </template>

@@ -3,7 +3,12 @@ import { computed, ref } from 'vue'
 import { routes, type BrandAnswer, type SignIn } from '@murrabel/contract'
 import { call, CallProblem } from '../api/call.ts'
 
-const writes = { answer: ['owner', 'lead', 'specialist', 'placeManager'], watch: ['owner', 'lead', 'specialist'], setUp: ['owner', 'lead'], import: ['owner', 'lead', 'specialist'] }
+const writes = {
+  answer: ['owner', 'lead', 'specialist', 'placeManager'],
+  watch: ['owner', 'lead', 'specialist'],
+  setUp: ['owner', 'lead'],
+  import: ['owner', 'lead', 'specialist'],
+}
 
 /** The brand one works on, and who one is: shared by all sections. */
 export const useBrand = defineStore('brand', () => {
@@ -42,5 +47,20 @@ export const useBrand = defineStore('brand', () => {
   const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
   const watchName = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
   const zone = computed(() => answer.value?.brand.zone ?? 'UTC')
-  return { answer, signedOut, load, signIn, signOut, reloadWatches, may, places, colleagues, watches, placeName, colleagueName, watchName, zone }
+  return {
+    answer,
+    signedOut,
+    load,
+    signIn,
+    signOut,
+    reloadWatches,
+    may,
+    places,
+    colleagues,
+    watches,
+    placeName,
+    colleagueName,
+    watchName,
+    zone,
+  }
 })

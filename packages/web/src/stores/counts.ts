@@ -9,7 +9,10 @@ import { bases } from '../composables/useLens.ts'
 export const useCounts = defineStore('counts', () => {
   const pastDue = ref(0)
   async function load(): Promise<void> {
-    const query: [string, string][] = [['unit', 'threads'], ...printLens(bases.threads, { ...blankLens, unit: 'threads' })]
+    const query: [string, string][] = [
+      ['unit', 'threads'],
+      ...printLens(bases.threads, { ...blankLens, unit: 'threads' }),
+    ]
     pastDue.value = (await call(routes.entryCount, { query })).pastDue
   }
   return { pastDue, load }

@@ -1,6 +1,7 @@
 /** Set phrases whose sense is not the sum of their words. "_" stands for one or two words of any kind. */
 export const englishIdioms: Record<string, string[]> = {
-  '3.2': `blown away|blew me away|blew us away|blows away|second to none|out of this world|to die for|hits the spot|hit the spot|
+  '3.2':
+    `blown away|blew me away|blew us away|blows away|second to none|out of this world|to die for|hits the spot|hit the spot|
     hit it out of the park|knocked it out of the park|above and beyond|extra mile|can't go wrong|cannot go wrong|can not go wrong|
     couldn't be happier|could not be happier|couldn't be more pleased|couldn't be better|could not be better|
     couldn't have been better|could not have been better|couldn't fault|could not fault|can't fault|cannot fault|
@@ -24,9 +25,10 @@ export const englishIdioms: Record<string, string[]> = {
     never get tired|never boring|never bored|long may it|god bless|thank you|many thanks|big thanks|melt in your mouth|melts in your mouth|melted in my mouth|cooked to perfection|
     done to perfection|hidden gem|pleasant surprise|pleasantly surprised|go to place|my go to|here to stay|love at first|in heaven|happy camper|nothing short of|no wonder everyone loves|
     nothing beats|what more could|a steal|great deal|good deal|one of a kind|fell in love|fall in love|in love with|big fan|huge fan|hooked on|five out of five|take my breath away|took my breath away|cheered me up|cheered us up|two thumbs`.split(
-    '|',
-  ),
-  '1.6': `not bad|not bad at all|not too bad|not half bad|not too shabby|not disappointed|won't be disappointed|will not be disappointed|wasn't disappointed|
+      '|',
+    ),
+  '1.6':
+    `not bad|not bad at all|not too bad|not half bad|not too shabby|not disappointed|won't be disappointed|will not be disappointed|wasn't disappointed|
     were not disappointed|was not disappointed|weren't disappointed|wont be disappointed|won't disappoint|doesn't disappoint|does not disappoint|didn't disappoint|did not disappoint|don't regret|do not regret|
     won't regret|will not regret|not regret|what's not to like|what is not to like|what's not to love|no fuss|no nonsense|no hassle|not a problem|not an issue|no worries|problem solved|
     does the job|did the job|gets the job done|got the job done|do the job|does the trick|did the trick|does what it says|does exactly what|does its job|
@@ -38,17 +40,21 @@ export const englishIdioms: Record<string, string[]> = {
     never had a problem|never had any problems|never had an issue|not had any problems|no problem|so far so good|all good|plenty of|nothing to complain|can't complain|cannot complain|
     made sure|took care of|takes care of|take care of us|on top of|in no time|right away|straight away|right on time|in good condition|in great condition|like new|good as new|good as gold|stands out|stood out|kept us informed|kept informed|
     at ease|made us feel|felt welcome|feel welcome|feel at home|felt at home|with a smile|good laugh|fun for all|kept me entertained|holds your attention|held my attention|never felt rushed|easy on the eyes|easy on the wallet|heart warming|clear as a bell|crystal clear|loud and clear`.split(
-    '|',
-  ),
-  '0.1': `kind of|sort of|not only|not just|as well|as well as|at least|at best|thank god|would like to|i'd like to|like to know|a lot like|looks like|
+      '|',
+    ),
+  '0.1':
+    `kind of|sort of|not only|not just|as well|as well as|at least|at best|thank god|would like to|i'd like to|like to know|a lot like|looks like|
     look like|feels like|feel like|seems like|sounds like|tastes like|smells like|something like|like a|like an|like the|like this|like that|like it was|
     good morning|good afternoon|good evening|good day|good luck|good friday|in good time|better half|best friend|best friends|best western|best regards|kind regards|
     worst case|fair enough|fair share|for free|free of charge|no matter|no doubt|no wonder|no time|no less|no longer than|
     a good deal of|great big|a great deal of|pretty much|well known|well aware|super market|happy hour|happy birthday|hot dog|sweet potato|cold drink|cold drinks|cold beer|ice cold|
     fresh air|fast food|long time|dead sea|mean to|means that|i mean|mean that|in mean time|hard drive|hard case|soft drink|light bulb|old friend|bug screen|love story|love stories|love song|love songs|love interest|
     fun fact|funny thing is|play well|bright side|just fine print|fine print|fine dining|right hand|interest rate|value meal|trust fund|fix up|sale price|full price|half price|make sense|no charge|excuse me|if you like|so called|good old|
-    comedy of errors|bad guy|bad guys|good guy|good guys|bad boy|evil dead|lost and found|cool down|warm up|cold day|cold weather|bad weather|rough weather|rough seas|grand total|wait for|waited for|wait to|waiting list|waiting room|waiting for|can't wait|cannot wait|can not wait`.split('|'),
-  '-1.6': `at best average|nothing special|nothing to write home about|nothing great|nothing new|nothing impressive|nothing spectacular|nothing exciting|not impressed|not impressive|not great|not good|not very good|not so good|not worth|
+    comedy of errors|bad guy|bad guys|good guy|good guys|bad boy|evil dead|lost and found|cool down|warm up|cold day|cold weather|bad weather|rough weather|rough seas|grand total|wait for|waited for|wait to|waiting list|waiting room|waiting for|can't wait|cannot wait|can not wait`.split(
+      '|',
+    ),
+  '-1.6':
+    `at best average|nothing special|nothing to write home about|nothing great|nothing new|nothing impressive|nothing spectacular|nothing exciting|not impressed|not impressive|not great|not good|not very good|not so good|not worth|
     isn't worth|ain't worth|not that great|not that good|not all that|not up to|not what i expected|not what we expected|not as good|not as described|not as advertised|not as pictured|not the best|not really good|
     could be better|could have been better|could've been better|should have been better|could do better|could use|could have used|could improve|
     needs work|need work|needs improvement|room for improvement|needs to be fixed|needs to improve|so so|hit or miss|hit and miss|meh|average at best|at best mediocre|middle of the road|run of the mill|nothing more than|
@@ -67,8 +73,11 @@ export const englishIdioms: Record<string, string[]> = {
     if only|i wish|we wish|supposed to be|supposed to|was supposed|were supposed|instead of|rather than|get what you pay for|cost cutting|paid for nothing|nothing happened|
     turned away|nobody told|no one told|nobody came|no one came|nobody answers|no one answers|no answer|no reply|no response|no explanation|no apology|no information|no idea|no help|not sailing|did not sail|didn't sail|missed our|missed my|missed the|
     on hold|ran out|runs out|run out|out of order|out of stock|out of service|sold out|cold food|food was cold|came out cold|arrived cold|came cold|served cold|cold fries|cold inside|
-    too bad|not happy|not pleased|not satisfied|not recommend|not friendly|not helpful|not fresh|not clean|not fun|not funny|not enough|not interested|not even|not once|only one good|the only good|only good thing|first and last time|last time i`.split('|'),
-  '-3.2': `waste of time|waste of money|waste your time|waste your money|waste my time|waste of space|waste of film|waste of talent|complete waste|total waste|wasted my|wasted our|don't waste|do not waste|dont waste|
+    too bad|not happy|not pleased|not satisfied|not recommend|not friendly|not helpful|not fresh|not clean|not fun|not funny|not enough|not interested|not even|not once|only one good|the only good|only good thing|first and last time|last time i`.split(
+      '|',
+    ),
+  '-3.2':
+    `waste of time|waste of money|waste your time|waste your money|waste my time|waste of space|waste of film|waste of talent|complete waste|total waste|wasted my|wasted our|don't waste|do not waste|dont waste|
     save your money|save your time|don't bother|do not bother|dont bother|don't buy|do not buy|dont buy|don't go|do not go|don't eat|don't order|do not order|don't see|stay away|steer clear|keep away|run away|stay clear|avoid at all costs|avoid like the plague|avoid this|
     would not recommend|wouldn't recommend|not recommended|do not recommend|don't recommend|cannot recommend|can't recommend|won't recommend|never recommend|
     won't be back|will not be back|won't be going back|not be back|never be back|not be returning|won't be returning|won't go back|will not go back|never go back|not going back|never going back|never return|not return|won't return|never come back|not come back|won't come back|not coming back|never coming back|wouldn't go back|would not go back|never eat|never order|never buy|never set foot|never step foot|
@@ -76,5 +85,7 @@ export const englishIdioms: Record<string, string[]> = {
     rip off|ripped off|rips off|ripping off|piece of junk|piece of crap|piece of trash|piece of garbage|piece of shit|pile of|load of crap|thumbs down|two thumbs down|shame on|let down|lets down|letting us down|let me down|let us down|big let down|
     slap in the face|kick in the teeth|last straw|final straw|food poisoning|made me sick|made us sick|got sick|feel sick|threw up|throw up|hair in my|fly in my|bug in my|a bug in|rotten apple|
     fed up|sick of|tired of|sick and tired|had enough|pissed off|ticked off|beyond annoyed|at the end of my|pulling my hair|lost it|gone wrong|went wrong|goes wrong|go wrong|nothing works|nothing worked|
-    nothing good|not a good|no good|no better|no good at all|not good at all|not at all good|good for nothing|not even worth|isn't even worth|not worth it|not worth the|no stars|not a fan|asleep at the wheel|fake tickets|horror show|in the garbage|in the trash|in the bin|down the drain|hot mess|a mess|make me sick|insult to|no excuse|disgrace|gross|joke`.split('|'),
+    nothing good|not a good|no good|no better|no good at all|not good at all|not at all good|good for nothing|not even worth|isn't even worth|not worth it|not worth the|no stars|not a fan|asleep at the wheel|fake tickets|horror show|in the garbage|in the trash|in the bin|down the drain|hot mess|a mess|make me sick|insult to|no excuse|disgrace|gross|joke`.split(
+      '|',
+    ),
 }

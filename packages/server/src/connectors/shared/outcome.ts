@@ -18,9 +18,14 @@ export class NetworkFailure extends Error {
  * Names the case of an answer: 401 is an expired key, 403 and other 4xx a refusal, 404 and 410 gone, 429 rate limited
  * (RFC 6585, with Retry-After of RFC 9110 as seconds or a date), 5xx and 408 transient. Null for success.
  */
-export function classify(status: number, retryAfter: string | null, now: number): { kind: FailureKind; waitMs: number | null } | null {
+export function classify(
+  status: number,
+  retryAfter: string | null,
+  now: number,
+): { kind: FailureKind; waitMs: number | null } | null {
   if (status < 400) return null
-  if (status === 429 || (status === 503 && retryAfter)) return { kind: 'rateLimited', waitMs: waitOf(retryAfter, now) }
+  if (status === 429 || (status === 503 && retryAfter))
+    return { kind: 'rateLimited', waitMs: waitOf(retryAfter, now) }
   if (status === 401) return { kind: 'keyExpired', waitMs: null }
   if (status === 404 || status === 410) return { kind: 'gone', waitMs: null }
   if (status === 408 || status >= 500) return { kind: 'transient', waitMs: null }
@@ -35,6 +40,10 @@ function waitOf(retryAfter: string | null, now: number): number {
 }
 
 /** Exponential backoff with full jitter: up to base * 2^attempt, capped. `random` is 0 to 1. */
-export function backoffMs(attempt: number, random: number, { baseMs = 300, capMs = 60_000 }: { baseMs?: number; capMs?: number } = {}): number {
+export function backoffMs(
+  attempt: number,
+  random: number,
+  { baseMs = 300, capMs = 60_000 }: { baseMs?: number; capMs?: number } = {},
+): number {
   return Math.round(Math.min(capMs, baseMs * 2 ** attempt) * (0.5 + 0.5 * random))
 }

@@ -64,7 +64,10 @@ export function createAnalysis(context: Pick<Context, 'db' | 'live' | 'now'>): A
   }
 }
 
-async function batch({ db, live, now }: Pick<Context, 'db' | 'live' | 'now'>, books: Map<number, WatchBook>): Promise<number> {
+async function batch(
+  { db, live, now }: Pick<Context, 'db' | 'live' | 'now'>,
+  books: Map<number, WatchBook>,
+): Promise<number> {
   return db.inTransaction(async (tx) => {
     const pending = await db.rows<Pending>(
       `SELECT e.id, e.brand_id AS "brandId", e.thread_id AS "threadId", e.direction, e.channel, e.title, e.text, e.rating, e.at,
@@ -82,7 +85,11 @@ async function batch({ db, live, now }: Pick<Context, 'db' | 'live' | 'now'>, bo
       const incoming = own.filter((r) => r.entry.direction === 'in')
       const book = books.get(brandId) ?? new WatchBook(brandId)
       books.set(brandId, book)
-      await book.mark(db, incoming.map(({ entry, language }) => ({ ...entry, language })), tx)
+      await book.mark(
+        db,
+        incoming.map(({ entry, language }) => ({ ...entry, language })),
+        tx,
+      )
       const threads = [...new Set(own.map((r) => r.entry.threadId))]
       await refreshThreads(db, threads, await hoursOf(db, brandId, tx), tx)
       await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
@@ -112,7 +119,11 @@ async function store(db: Database, reads: readonly Read[], at: Date, tx: Tx): Pr
       reads.map((r) => r.label),
       reads.map((r) => r.reading.score),
       reads.map((r) => r.reading.confidence),
-      reads.map((r) => JSON.stringify(r.reading.spans.map((s) => ({ ...s, contribution: Math.round(s.contribution * 100) / 100 })))),
+      reads.map((r) =>
+        JSON.stringify(
+          r.reading.spans.map((s) => ({ ...s, contribution: Math.round(s.contribution * 100) / 100 })),
+        ),
+      ),
       reads.map((r) => JSON.stringify(r.words)),
     ],
     tx,

@@ -14,7 +14,10 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
       'SELECT c.id, c.name, m.role FROM memberships m JOIN colleagues c ON c.id = m.colleague_id WHERE m.brand_id = $1 ORDER BY c.name COLLATE "und-x-icu"',
       [reader.brandId],
     ),
-    db.rows<PlaceAnswer>('SELECT id, name FROM places WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2)) ORDER BY id', [reader.brandId, reader.placeIds]),
+    db.rows<PlaceAnswer>(
+      'SELECT id, name FROM places WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2)) ORDER BY id',
+      [reader.brandId, reader.placeIds],
+    ),
     db.rows<{ channel: string; n: number }>(
       'SELECT channel, count(*) AS n FROM profiles WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2)) GROUP BY 1 ORDER BY 1',
       [reader.brandId, reader.profileIds],

@@ -17,11 +17,19 @@ export async function createBrand(db: Database, seed: BrandSeed): Promise<number
   return db.inTransaction(async (tx) => {
     const known = await db.one<{ id: number }>('SELECT id FROM brands WHERE name = $1', [seed.name], tx)
     if (known) return known.id
-    const brand = await db.one<{ id: number }>('INSERT INTO brands (name, zone, languages) VALUES ($1, $2, $3) RETURNING id', [seed.name, seed.zone, seed.languages], tx)
+    const brand = await db.one<{ id: number }>(
+      'INSERT INTO brands (name, zone, languages) VALUES ($1, $2, $3) RETURNING id',
+      [seed.name, seed.zone, seed.languages],
+      tx,
+    )
     const brandId = brand!.id
     const placeIds = new Map<string, number>()
     for (const { name, address, phone, week } of seed.places) {
-      const place = await db.one<{ id: number }>('INSERT INTO places (brand_id, name, address, phone, week) VALUES ($1, $2, $3, $4, $5) RETURNING id', [brandId, name, address, phone, JSON.stringify(week)], tx)
+      const place = await db.one<{ id: number }>(
+        'INSERT INTO places (brand_id, name, address, phone, week) VALUES ($1, $2, $3, $4, $5) RETURNING id',
+        [brandId, name, address, phone, JSON.stringify(week)],
+        tx,
+      )
       placeIds.set(name, place!.id)
     }
     for (const [i, { email, name, role, places }] of seed.colleagues.entries()) {
@@ -30,7 +38,11 @@ export async function createBrand(db: Database, seed: BrandSeed): Promise<number
         [email.toLowerCase(), name, hashes[i]],
         tx,
       )
-      await db.rows('INSERT INTO memberships (colleague_id, brand_id, role, place_ids) VALUES ($1, $2, $3, $4)', [colleague!.id, brandId, role, places?.map((p) => placeIds.get(p)) ?? null], tx)
+      await db.rows(
+        'INSERT INTO memberships (colleague_id, brand_id, role, place_ids) VALUES ($1, $2, $3, $4)',
+        [colleague!.id, brandId, role, places?.map((p) => placeIds.get(p)) ?? null],
+        tx,
+      )
     }
     return brandId
   })

@@ -12,7 +12,9 @@ const nobody = hashPassword('nobody')
 export async function signIn({ db, models }: Context, { email, password }: SignIn): Promise<string> {
   const colleague = await models.Colleague.findOne({ where: { email: email.trim().toLowerCase() } })
   const right = await checkPassword(password, colleague?.passwordHash ?? (await nobody))
-  const membership = colleague && (await models.Membership.findOne({ where: { colleagueId: colleague.id }, order: ['brandId'] }))
+  const membership =
+    colleague &&
+    (await models.Membership.findOne({ where: { colleagueId: colleague.id }, order: ['brandId'] }))
   if (!right || !colleague || !membership) throw new Refusal('signInFailed')
   const who = { colleagueId: colleague.id, brandId: membership.brandId }
   await audit(db, who, 'signIn', `colleague ${colleague.id}`)

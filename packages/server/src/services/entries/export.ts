@@ -7,11 +7,15 @@ import { parseKey } from '../../store/queries/entryPage.ts'
 import { lensContext, lensOf } from './list.ts'
 
 /** All rows of a lens, page by page, up to the limit of one export. */
-export async function* exportRows(parts: Pick<Context, 'db' | 'now'>, reader: Reader, query: Record<string, unknown>): AsyncGenerator<EntryRow[]> {
+export async function* exportRows(
+  parts: Pick<Context, 'db' | 'now'>,
+  reader: Reader,
+  query: Record<string, unknown>,
+): AsyncGenerator<EntryRow[]> {
   const lens = lensOf(query)
   const context = await lensContext(parts, reader)
   let after: PageKey | null = null
-  for (let count = 0; count < limits.exportRows; ) {
+  for (let count = 0; count < limits.exportRows;) {
     const page = await entryPage(parts.db, { lens, context, reader, after, limit: 1000 })
     count += page.rows.length
     yield page.rows
@@ -20,15 +24,35 @@ export async function* exportRows(parts: Pick<Context, 'db' | 'now'>, reader: Re
   }
 }
 
-export const exportColumns = ['id', 'at', 'channel', 'network', 'profile', 'kind', 'author', 'rating', 'sentiment', 'state', 'title', 'text', 'url'] as const
+export const exportColumns = [
+  'id',
+  'at',
+  'channel',
+  'network',
+  'profile',
+  'kind',
+  'author',
+  'rating',
+  'sentiment',
+  'state',
+  'title',
+  'text',
+  'url',
+] as const
 
 /** Spreadsheets run cells that begin so as formulas; an apostrophe before them makes them text. */
-const safeCell = (value: unknown) => (typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value)
+const safeCell = (value: unknown) =>
+  typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value
 
 export function csvOf(rows: readonly EntryRow[], { header }: { header: boolean }): string {
-  const data = rows.map((row) => exportColumns.map((name) => safeCell(name === 'at' ? new Date(row.at).toISOString() : (row[name] ?? ''))))
+  const data = rows.map((row) =>
+    exportColumns.map((name) => safeCell(name === 'at' ? new Date(row.at).toISOString() : (row[name] ?? ''))),
+  )
   const fields = header ? [...exportColumns] : []
-  return Papa.unparse(header ? { fields, data } : data, { newline: '\r\n' }) + (data.length || header ? '\r\n' : '')
+  return (
+    Papa.unparse(header ? { fields, data } : data, { newline: '\r\n' }) +
+    (data.length || header ? '\r\n' : '')
+  )
 }
 
 /** One entry as an item of a JSON Feed 1.1. */
@@ -41,6 +65,12 @@ export function feedItemOf(row: EntryRow): Record<string, unknown> {
     date_published: new Date(row.at).toISOString(),
     authors: row.author ? [{ name: row.author }] : undefined,
     tags: [row.kind, row.sentiment],
-    _murrabel: { channel: row.channel, network: row.network, profile: row.profile, rating: row.rating, state: row.state },
+    _murrabel: {
+      channel: row.channel,
+      network: row.network,
+      profile: row.profile,
+      rating: row.rating,
+      state: row.state,
+    },
   }
 }

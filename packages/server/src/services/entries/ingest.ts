@@ -24,7 +24,12 @@ export type Together = (tx: Tx, result: IngestResult) => Promise<void>
  * Stores a page of items in one transaction: raw items kept, accounts and threads found or made, entries put in under
  * their (profile, outside id) key. Anything repeated changes nothing. One page of a profile is stored at a time.
  */
-export async function ingest({ db }: Pick<Context, 'db'>, profile: IngestProfile, given: readonly CollectedItem[], together: Together = async () => {}): Promise<IngestResult> {
+export async function ingest(
+  { db }: Pick<Context, 'db'>,
+  profile: IngestProfile,
+  given: readonly CollectedItem[],
+  together: Together = async () => {},
+): Promise<IngestResult> {
   // Later ones win: a network may name the same thing twice on a page.
   const items = [...new Map(given.map((item) => [item.outsideId, item])).values()]
   return db.inTransaction(async (tx) => {
@@ -33,7 +38,9 @@ export async function ingest({ db }: Pick<Context, 'db'>, profile: IngestProfile
     const own = await confirmOwn(db, profile, items, tx)
     const known = await knownTexts(db, profile, items, tx)
     const fresh = items.filter((item) => !known.has(item.outsideId) && !own.has(item.outsideId))
-    const altered = items.filter((item) => known.has(item.outsideId) && known.get(item.outsideId) !== item.text)
+    const altered = items.filter(
+      (item) => known.has(item.outsideId) && known.get(item.outsideId) !== item.text,
+    )
     if (altered.length) await changeTexts(db, profile, altered, tx)
     if (fresh.length) await addEntries(db, profile, fresh, tx)
     const result = { added: fresh.length, changed: altered.length }
@@ -42,7 +49,12 @@ export async function ingest({ db }: Pick<Context, 'db'>, profile: IngestProfile
   })
 }
 
-async function keepRaw(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<void> {
+async function keepRaw(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  tx: Tx,
+): Promise<void> {
   await db.rows(
     `INSERT INTO raw_items AS r (profile_id, outside_id, payload) SELECT $1, * FROM unnest($2::text[], $3::jsonb[])
      ON CONFLICT (profile_id, outside_id) DO UPDATE SET payload = excluded.payload WHERE r.payload IS DISTINCT FROM excluded.payload`,
@@ -52,8 +64,15 @@ async function keepRaw(db: Database, profile: IngestProfile, items: readonly Col
 }
 
 /** Our own replies that come back before their sending was confirmed: the waiting entry gets its outside id. */
-async function confirmOwn(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Set<string>> {
-  const keyed = items.filter((item) => item.direction === 'out' && item.replyKey && /^[0-9a-f-]{36}$/i.test(item.replyKey))
+async function confirmOwn(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  tx: Tx,
+): Promise<Set<string>> {
+  const keyed = items.filter(
+    (item) => item.direction === 'out' && item.replyKey && /^[0-9a-f-]{36}$/i.test(item.replyKey),
+  )
   if (!keyed.length) return new Set()
   const rows = await db.rows<{ outsideId: string }>(
     `WITH back AS (SELECT * FROM unnest($2::uuid[], $3::text[], $4::text[]) AS b (key, outside_id, url)),
@@ -61,13 +80,23 @@ async function confirmOwn(db: Database, profile: IngestProfile, items: readonly 
          WHERE o.key = back.key AND o.profile_id = $1 RETURNING o.entry_id, back.outside_id, back.url)
      UPDATE entries e SET outside_id = sent.outside_id, url = coalesce(sent.url, e.url) FROM sent
      WHERE e.id = sent.entry_id RETURNING sent.outside_id AS "outsideId"`,
-    [profile.id, keyed.map((i) => i.replyKey), keyed.map((i) => i.outsideId), keyed.map((i) => i.url ?? null)],
+    [
+      profile.id,
+      keyed.map((i) => i.replyKey),
+      keyed.map((i) => i.outsideId),
+      keyed.map((i) => i.url ?? null),
+    ],
     tx,
   )
   return new Set(rows.map((r) => r.outsideId))
 }
 
-async function knownTexts(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Map<string, string>> {
+async function knownTexts(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  tx: Tx,
+): Promise<Map<string, string>> {
   const rows = await db.rows<{ outsideId: string; text: string }>(
     `SELECT outside_id AS "outsideId", text FROM entries WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
     [profile.id, items.map((i) => i.outsideId)],
@@ -76,7 +105,12 @@ async function knownTexts(db: Database, profile: IngestProfile, items: readonly 
   return new Map(rows.map((r) => [r.outsideId, r.text]))
 }
 
-async function changeTexts(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<void> {
+async function changeTexts(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  tx: Tx,
+): Promise<void> {
   await db.rows(
     `UPDATE entries e SET text = n.text, rating = coalesce(n.rating, e.rating), analysed_at = NULL
      FROM unnest($2::text[], $3::text[], $4::real[]) AS n (outside_id, text, rating) WHERE e.profile_id = $1 AND e.outside_id = n.outside_id`,
@@ -85,10 +119,15 @@ async function changeTexts(db: Database, profile: IngestProfile, items: readonly
   )
 }
 
-async function addEntries(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<void> {
+async function addEntries(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  tx: Tx,
+): Promise<void> {
   const accounts = await accountIds(db, profile, items, tx)
-  const threadNames = await resolveThreads(db, profile, items, tx)
-  const threads = await threadIds(db, profile, items, threadNames, tx)
+  const { threadNames, posts } = await resolveThreads(db, profile, items, tx)
+  const threads = await threadIds(db, profile, items, { threadNames, posts }, tx)
   const column = <T>(of: (item: CollectedItem) => T) => items.map(of)
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id, direction, kind, title, text, rating, at, url, reach, private, paid)
@@ -121,16 +160,40 @@ async function addEntries(db: Database, profile: IngestProfile, items: readonly 
 // eslint-disable-next-line no-control-regex -- NUL is what is meant
 const clean = (text: string) => text.replace(/\u0000/g, '').slice(0, 100_000)
 
-async function accountIds(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Map<string, number>> {
-  const authors = [...new Map(items.map((i) => [i.author.outsideId, i.author])).values()].sort((a, b) => (a.outsideId < b.outsideId ? -1 : 1))
+async function accountIds(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  tx: Tx,
+): Promise<Map<string, number>> {
+  const authors = [...new Map(items.map((i) => [i.author.outsideId, i.author])).values()].sort((a, b) =>
+    a.outsideId < b.outsideId ? -1 : 1,
+  )
   const rows = await db.rows<{ id: number; outsideId: string }>(
     `INSERT INTO accounts AS a (brand_id, network, outside_id, name, handle, url) SELECT $1, $2, * FROM unnest($3::text[], $4::text[], $5::text[], $6::text[])
      ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET name = excluded.name, handle = coalesce(excluded.handle, a.handle)
      RETURNING id, outside_id AS "outsideId"`,
-    [profile.brandId, profile.network, authors.map((a) => a.outsideId), authors.map((a) => a.name), authors.map((a) => a.handle ?? null), authors.map((a) => a.url ?? null)],
+    [
+      profile.brandId,
+      profile.network,
+      authors.map((a) => a.outsideId),
+      authors.map((a) => a.name),
+      authors.map((a) => a.handle ?? null),
+      authors.map((a) => a.url ?? null),
+    ],
     tx,
   )
   return new Map(rows.map((r) => [r.outsideId, r.id]))
+}
+
+/** Characters of a post that are kept beside the comments on it. */
+const postLength = 240
+
+interface ResolvedThreads {
+  /** Thread by the item's outside id. */
+  threadNames: Map<string, string>
+  /** Text of the post a thread of comments stands under. */
+  posts: Map<string, string>
 }
 
 /**
@@ -138,23 +201,33 @@ async function accountIds(db: Database, profile: IngestProfile, items: readonly 
  * which every comment opens a thread. A parent that has not come yet is taken for such a comment; when it turns out to lie
  * deeper, `joinOrphans` brings the two together.
  */
-async function resolveThreads(db: Database, profile: IngestProfile, items: readonly CollectedItem[], tx: Tx): Promise<Map<string, string>> {
+async function resolveThreads(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CollectedItem[],
+  tx: Tx,
+): Promise<ResolvedThreads> {
   const parents = items.flatMap((i) => i.parentId ?? [])
-  const stored = await db.rows<{ outsideId: string; thread: string }>(
-    `SELECT e.outside_id AS "outsideId", t.outside_id AS thread FROM entries e JOIN threads t ON t.id = e.thread_id
+  const stored = await db.rows<{ outsideId: string; thread: string; text: string }>(
+    `SELECT e.outside_id AS "outsideId", t.outside_id AS thread, left(e.text, ${postLength}) AS text FROM entries e JOIN threads t ON t.id = e.thread_id
      WHERE e.profile_id = $1 AND e.outside_id = ANY($2::text[])`,
     [profile.id, parents],
     tx,
   )
   const threadOf = new Map(stored.map((r) => [r.outsideId, r.thread]))
+  const texts = new Map([...stored, ...items].map((r) => [r.outsideId, r.text.slice(0, postLength)]))
+  const posts = new Map<string, string>()
   const orphans = new Map<string, string>()
   for (const item of items) {
     const thread = threadFor(item, threadOf)
     threadOf.set(item.outsideId, thread)
+    const post =
+      item.parentId !== undefined && thread === item.threadId ? texts.get(item.parentId) : undefined
+    if (post !== undefined) posts.set(thread, post)
     if (thread !== item.threadId && item.threadId.startsWith('comment/')) orphans.set(item.threadId, thread)
   }
   await joinOrphans(db, profile, orphans, tx)
-  return threadOf
+  return { threadNames: threadOf, posts }
 }
 
 function threadFor(item: CollectedItem, threadOf: ReadonlyMap<string, string>): string {
@@ -164,7 +237,12 @@ function threadFor(item: CollectedItem, threadOf: ReadonlyMap<string, string>): 
   return parent.startsWith('post/') ? item.threadId : parent
 }
 
-async function joinOrphans(db: Database, profile: IngestProfile, orphans: ReadonlyMap<string, string>, tx: Tx): Promise<void> {
+async function joinOrphans(
+  db: Database,
+  profile: IngestProfile,
+  orphans: ReadonlyMap<string, string>,
+  tx: Tx,
+): Promise<void> {
   for (const [orphan, thread] of orphans)
     await db.rows(
       `WITH lost AS (SELECT id FROM threads WHERE profile_id = $1 AND outside_id = $2), home AS (SELECT id FROM threads WHERE profile_id = $1 AND outside_id = $3),
@@ -179,15 +257,15 @@ async function threadIds(
   db: Database,
   profile: IngestProfile,
   items: readonly CollectedItem[],
-  names: ReadonlyMap<string, string>,
+  { threadNames, posts }: ResolvedThreads,
   tx: Tx,
 ): Promise<Map<string, number>> {
   const threads = new Map<string, { title: string | null; url: string | null; at: number }>()
   for (const item of items) {
-    const name = names.get(item.outsideId)!
+    const name = threadNames.get(item.outsideId)!
     const known = threads.get(name)
     threads.set(name, {
-      title: known?.title ?? item.threadTitle ?? null,
+      title: known?.title ?? item.threadTitle ?? posts.get(name) ?? null,
       url: known?.url ?? item.url ?? null,
       at: Math.max(known?.at ?? 0, item.at),
     })
@@ -198,7 +276,15 @@ async function threadIds(
      SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[], $7::timestamptz[])
      ON CONFLICT (profile_id, outside_id) DO UPDATE SET last_at = greatest(t.last_at, excluded.last_at)
      RETURNING id, outside_id AS "outsideId"`,
-    [profile.brandId, profile.id, profile.placeId, rows.map(([name]) => name), rows.map(([, t]) => t.title), rows.map(([, t]) => t.url), rows.map(([, t]) => new Date(t.at))],
+    [
+      profile.brandId,
+      profile.id,
+      profile.placeId,
+      rows.map(([name]) => name),
+      rows.map(([, t]) => t.title),
+      rows.map(([, t]) => t.url),
+      rows.map(([, t]) => new Date(t.at)),
+    ],
     tx,
   )
   return new Map(found.map((r) => [r.outsideId, r.id]))

@@ -1,6 +1,12 @@
 import { bucketStarts, usualRange, type BucketUnit } from '@murrabel/core/measures'
 import { blankLens, instantsOf, parseLens, type Lens, type LensContext } from '@murrabel/core/lens'
-import { limits, type CountAnswer, type EntryPage, type TideAnswer, type TideBucket } from '@murrabel/contract'
+import {
+  limits,
+  type CountAnswer,
+  type EntryPage,
+  type TideAnswer,
+  type TideBucket,
+} from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -12,11 +18,20 @@ type Parts = Pick<Context, 'db' | 'now'>
 
 /** The lens an address asks for. @throws Refusal lensUnknown, naming each part that cannot be read */
 export function lensOf(query: Record<string, unknown>): Lens {
-  const pairs = Object.entries(query).flatMap(([name, value]): [string, string][] => (typeof value === 'string' ? [[name, value]] : [[name, '\u0000']]))
+  const pairs = Object.entries(query).flatMap(([name, value]): [string, string][] =>
+    typeof value === 'string' ? [[name, value]] : [[name, '\u0000']],
+  )
   const unit = query.unit === 'threads' ? 'threads' : 'entries'
   const { lens, problems } = parseLens(pairs, { ...blankLens, unit })
   if (problems.length)
-    throw new Refusal('lensUnknown', { fields: problems.map(({ field, value }) => ({ field, code: 'unknown', message: `"${value}" is not understood here.`, value })) })
+    throw new Refusal('lensUnknown', {
+      fields: problems.map(({ field, value }) => ({
+        field,
+        code: 'unknown',
+        message: `"${value}" is not understood here.`,
+        value,
+      })),
+    })
   return lens
 }
 
@@ -25,15 +40,26 @@ export async function lensContext({ db, now }: Parts, reader: Reader): Promise<L
   return { now: now(), zone: brand?.zone ?? 'UTC', me: reader.colleagueId }
 }
 
-export async function listEntries(parts: Parts, reader: Reader, query: Record<string, unknown>): Promise<EntryPage> {
+export async function listEntries(
+  parts: Parts,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<EntryPage> {
   const lens = lensOf(query)
   const after = typeof query.after === 'string' ? parseKey(query.after) : null
-  if (query.after !== undefined && !after) throw new Refusal('invalid', { fields: [{ field: 'after', code: 'unknown', message: 'This is no place in the list.' }] })
+  if (query.after !== undefined && !after)
+    throw new Refusal('invalid', {
+      fields: [{ field: 'after', code: 'unknown', message: 'This is no place in the list.' }],
+    })
   const limit = Math.min(limits.pageRows, Math.max(1, Number(query.limit ?? 50) || 50))
   return entryPage(parts.db, { lens, context: await lensContext(parts, reader), reader, after, limit })
 }
 
-export async function countEntries(parts: Parts, reader: Reader, query: Record<string, unknown>): Promise<CountAnswer> {
+export async function countEntries(
+  parts: Parts,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<CountAnswer> {
   return entryCount(parts.db, { lens: lensOf(query), context: await lensContext(parts, reader), reader })
 }
 
@@ -44,31 +70,55 @@ const tideDays = 90
  * Volume by sentiment around the lens's range: hours when `hours` asks for them, otherwise days, weeks or months, so that
  * the strip has at most about a hundred bars. The usual range is that of the six periods before the lens's own.
  */
-export async function tideOf(parts: Parts, reader: Reader, query: Record<string, unknown>): Promise<TideAnswer> {
+export async function tideOf(
+  parts: Parts,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<TideAnswer> {
   const lens = lensOf(query)
   const context = await lensContext(parts, reader)
   const window = tideWindow(lens, context, query.span === 'range')
   const starts = bucketStarts({ ...window, zone: context.zone })
-  const rows = await tide(parts.db, { lens, context, reader, from: starts[0]!, to: window.to, unit: window.unit })
+  const rows = await tide(parts.db, {
+    lens,
+    context,
+    reader,
+    from: starts[0]!,
+    to: window.to,
+    unit: window.unit,
+  })
   const buckets = fill(starts, rows)
   return { unit: window.unit, buckets, usual: usualOf(buckets, lens, context) }
 }
 
-function tideWindow(lens: Lens, context: LensContext, rangeOnly: boolean): { from: number; to: number; unit: BucketUnit } {
+function tideWindow(
+  lens: Lens,
+  context: LensContext,
+  rangeOnly: boolean,
+): { from: number; to: number; unit: BucketUnit } {
   const range = instantsOf(lens.range, context)
   const end = Math.max(context.now + 1, range && !rangeOnly ? 0 : (range?.to ?? 0))
   const day = 86_400_000
   if (rangeOnly && range) {
     const days = (range.to - range.from) / day
-    return { from: range.from, to: range.to, unit: days <= 3 ? 'hour' : days <= 190 ? 'day' : days <= 1100 ? 'week' : 'month' }
+    return {
+      from: range.from,
+      to: range.to,
+      unit: days <= 3 ? 'hour' : days <= 190 ? 'day' : days <= 1100 ? 'week' : 'month',
+    }
   }
   const back = range ? Math.max(tideDays, (context.now - range.from) / day + 1) : 370
-  return { from: context.now - (back - 1) * day, to: Math.min(end, context.now + 1), unit: back <= 120 ? 'day' : back <= 800 ? 'week' : 'month' }
+  return {
+    from: context.now - (back - 1) * day,
+    to: Math.min(end, context.now + 1),
+    unit: back <= 120 ? 'day' : back <= 800 ? 'week' : 'month',
+  }
 }
 
 function fill(starts: readonly number[], rows: readonly TideRow[]): TideBucket[] {
   const buckets = new Map<number, TideBucket>()
-  for (const at of starts) buckets.set(at, { at: new Date(at).toISOString(), positive: 0, neutral: 0, negative: 0, unread: 0 })
+  for (const at of starts)
+    buckets.set(at, { at: new Date(at).toISOString(), positive: 0, neutral: 0, negative: 0, unread: 0 })
   for (const { at, sentiment, n } of rows) {
     const bucket = buckets.get(at)
     if (bucket) bucket[sentiment] += n

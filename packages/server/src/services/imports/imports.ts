@@ -12,11 +12,22 @@ import { readReviews } from './reviewsCsv.ts'
 const batch = 1000
 
 /** Brings in a table of reviews. The good rows are kept, the bad ones told; the same file again adds nothing. */
-export async function importReviews(context: Context, reader: Reader, { name, csv, mapping }: ImportReviewsDraft): Promise<ImportAnswer> {
+export async function importReviews(
+  context: Context,
+  reader: Reader,
+  { name, csv, mapping }: ImportReviewsDraft,
+): Promise<ImportAnswer> {
   const { db, now } = context
   const brand = await db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId])
-  const places = await db.rows<{ id: number; name: string }>('SELECT id, name FROM places WHERE brand_id = $1', [reader.brandId])
-  const read = readReviews(csv, mapping, { zone: brand?.zone ?? 'UTC', places: places.map((p) => p.name), now: now() })
+  const places = await db.rows<{ id: number; name: string }>(
+    'SELECT id, name FROM places WHERE brand_id = $1',
+    [reader.brandId],
+  )
+  const read = readReviews(csv, mapping, {
+    zone: brand?.zone ?? 'UTC',
+    places: places.map((p) => p.name),
+    now: now(),
+  })
   let added = 0
   for (const placeName of new Set(read.items.map((i) => i.place))) {
     const place = places.find((p) => p.name === placeName) ?? null
@@ -25,22 +36,46 @@ export async function importReviews(context: Context, reader: Reader, { name, cs
     added += await store(context, reader, { name, channel: 'import', place, items })
   }
   await audit(db, reader, 'importReviews', name, { added, refused: read.problems.length })
-  return { added, known: read.items.length - added, refused: read.problems.length, problems: read.problems.slice(0, 500) }
+  return {
+    added,
+    known: read.items.length - added,
+    refused: read.problems.length,
+    problems: read.problems.slice(0, 500),
+  }
 }
 
 /** Brings in the articles of a feed file. */
-export async function importFeed(context: Context, reader: Reader, { name, document }: { name: string; document: string }): Promise<ImportAnswer> {
+export async function importFeed(
+  context: Context,
+  reader: Reader,
+  { name, document }: { name: string; document: string },
+): Promise<ImportAnswer> {
   let feed: ReturnType<typeof parseFeed>
   try {
     feed = parseFeed(document)
   } catch (error) {
     if (!(error instanceof FeedError)) throw error
-    throw new Refusal('feedUnreadable', { fields: [{ field: 'document', code: 'unreadable', message: `The file is ${error.message}.` }] }, { cause: error })
+    throw new Refusal(
+      'feedUnreadable',
+      { fields: [{ field: 'document', code: 'unreadable', message: `The file is ${error.message}.` }] },
+      { cause: error },
+    )
   }
-  const items = feed.entries.map((entry) => itemOfEntry(entry, { id: `file:${name}`, title: feed.title || name }, context.now()))
+  const items = feed.entries.map((entry) =>
+    itemOfEntry(entry, { id: `file:${name}`, title: feed.title || name }, context.now()),
+  )
   const added = await store(context, reader, { name, channel: 'news', place: null, items })
   const undated = feed.entries.flatMap((entry, i) =>
-    entry.at === null ? [{ line: i + 1, field: 'at', reason: 'the article has no date; today was put in its place', value: entry.title.slice(0, 80) }] : [],
+    entry.at === null
+      ? [
+          {
+            line: i + 1,
+            field: 'at',
+            reason: 'the article has no date; today was put in its place',
+            value: entry.title.slice(0, 80),
+          },
+        ]
+      : [],
   )
   await audit(context.db, reader, 'importFeed', name, { added })
   return { added, known: items.length - added, refused: 0, problems: undated.slice(0, 500) }
@@ -53,15 +88,27 @@ interface Store {
   items: CollectedItem[]
 }
 
-async function store(context: Context, reader: Reader, { name, channel, place, items }: Store): Promise<number> {
+async function store(
+  context: Context,
+  reader: Reader,
+  { name, channel, place, items }: Store,
+): Promise<number> {
   const profile = await context.db.one<IngestProfile>(
     `INSERT INTO profiles AS p (brand_id, place_id, channel, network, outside_id, name, status, hook_token) VALUES ($1, $2, $3, 'file', $4, $5, 'connected', $6)
      ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET collected_at = now()
      RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network`,
-    [reader.brandId, place?.id ?? null, channel, `${name}|${place?.name ?? ''}`, place ? `${name}, ${place.name}` : name, randomBytes(18).toString('base64url')],
+    [
+      reader.brandId,
+      place?.id ?? null,
+      channel,
+      `${name}|${place?.name ?? ''}`,
+      place ? `${name}, ${place.name}` : name,
+      randomBytes(18).toString('base64url'),
+    ],
   )
   let added = 0
-  for (let i = 0; i < items.length; i += batch) added += (await ingest(context, profile!, items.slice(i, i + batch))).added
+  for (let i = 0; i < items.length; i += batch)
+    added += (await ingest(context, profile!, items.slice(i, i + batch))).added
   context.jobs.nudge('analyse')
   await context.live.tell(reader.brandId, { kind: 'profiles' })
   return added

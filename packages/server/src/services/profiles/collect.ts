@@ -1,4 +1,10 @@
-import { connectorOf, FeedError, InnerAddressError, NetworkFailure, TooLargeError } from '../../connectors/index.ts'
+import {
+  connectorOf,
+  FeedError,
+  InnerAddressError,
+  NetworkFailure,
+  TooLargeError,
+} from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { ingest } from '../entries/ingest.ts'
 import { withProfileKey } from './keys.ts'
@@ -14,7 +20,11 @@ export type CollectOutcome = 'done' | 'waiting' | 'expired' | 'failing' | 'gone'
  * Fetches everything that is new of one profile, page by page. Each page is stored together with its cursor, so a crash
  * loses at most the page in hand, which is then fetched again and changes nothing twice.
  */
-export async function collectProfile(context: Context, profileId: number, { onStored }: CollectHooks): Promise<CollectOutcome> {
+export async function collectProfile(
+  context: Context,
+  profileId: number,
+  { onStored }: CollectHooks,
+): Promise<CollectOutcome> {
   const { models, db, live, log } = context
   const profile = await models.Profile.findByPk(profileId)
   const connector = profile && connectorOf(profile.channel)
@@ -31,7 +41,8 @@ export async function collectProfile(context: Context, profileId: number, { onSt
           [profileId, page.cursor, page.items.length, page.total ?? null, page.more, page.cursor !== cursor],
           tx,
         )
-        if (added || page.more || profile.status !== 'connected') await live.tell(profile.brandId, { kind: 'profiles' }, tx)
+        if (added || page.more || profile.status !== 'connected')
+          await live.tell(profile.brandId, { kind: 'profiles' }, tx)
       })
       cursor = page.cursor
       if (result.added || result.changed) onStored()
@@ -44,7 +55,10 @@ export async function collectProfile(context: Context, profileId: number, { onSt
       await db.rows('UPDATE profiles SET error = $2 WHERE id = $1', [profileId, (error as Error).message])
       return outcome
     }
-    await db.rows(`UPDATE profiles SET status = 'failing', error = $2 WHERE id = $1 AND status <> 'disconnected'`, [profileId, (error as Error).message])
+    await db.rows(
+      `UPDATE profiles SET status = 'failing', error = $2 WHERE id = $1 AND status <> 'disconnected'`,
+      [profileId, (error as Error).message],
+    )
     await live.tell(profile.brandId, { kind: 'profiles' })
     return outcome
   }
@@ -56,6 +70,7 @@ export function outcomeOf(error: unknown): CollectOutcome {
     if (error.kind === 'transient' || error.kind === 'rateLimited') return 'waiting'
     return error.kind === 'keyExpired' ? 'expired' : 'failing'
   }
-  if (error instanceof FeedError || error instanceof InnerAddressError || error instanceof TooLargeError) return 'failing'
+  if (error instanceof FeedError || error instanceof InnerAddressError || error instanceof TooLargeError)
+    return 'failing'
   throw error
 }

@@ -21,19 +21,30 @@ export async function receiveHook(context: Context, { token, body, headers }: De
   const { db, models, config } = context
   const profile = await models.Profile.findOne({ where: { hookToken: token } })
   const connector = profile && connectorOf(profile.channel)
-  if (!profile?.hookSecretSealed || !connector?.receive || profile.status === 'disconnected') throw new Refusal('notFound')
+  if (!profile?.hookSecretSealed || !connector?.receive || profile.status === 'disconnected')
+    throw new Refusal('notFound')
   try {
     new Webhook(unseal(profile.hookSecretSealed, config.sealingKey)).verify(body, headers)
   } catch (error) {
     if (error instanceof WebhookVerificationError) throw new Refusal('signatureWrong', {}, { cause: error })
     throw new Refusal('unreadableBody', {}, { cause: error })
   }
-  const items = connector.receive({ id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken: '' }, parse(body))
+  const items = connector.receive(
+    { id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken: '' },
+    parse(body),
+  )
   const id = headers['webhook-id'] ?? ''
-  const seen = await db.one('SELECT 1 FROM deliveries WHERE profile_id = $1 AND delivery_id = $2', [profile.id, id])
+  const seen = await db.one('SELECT 1 FROM deliveries WHERE profile_id = $1 AND delivery_id = $2', [
+    profile.id,
+    id,
+  ])
   if (seen || !items.length) return
   await ingest(context, profile, items, async (tx) => {
-    await db.rows('INSERT INTO deliveries (profile_id, delivery_id) VALUES ($1, $2) ON CONFLICT DO NOTHING', [profile.id, id], tx)
+    await db.rows(
+      'INSERT INTO deliveries (profile_id, delivery_id) VALUES ($1, $2) ON CONFLICT DO NOTHING',
+      [profile.id, id],
+      tx,
+    )
   })
   context.jobs.nudge('analyse')
 }

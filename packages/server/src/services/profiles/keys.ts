@@ -12,11 +12,16 @@ export interface ProfileKey {
 export const sealKey = (key: ProfileKey, sealingKey: Buffer) => seal(JSON.stringify(key), sealingKey)
 
 function keyOf(profile: Profile, sealingKey: Buffer): ProfileKey {
-  return profile.keySealed ? (JSON.parse(unseal(profile.keySealed, sealingKey)) as ProfileKey) : { access: '', refresh: null }
+  return profile.keySealed
+    ? (JSON.parse(unseal(profile.keySealed, sealingKey)) as ProfileKey)
+    : { access: '', refresh: null }
 }
 
 /** Base address of the profile's network; of a feed, its own. */
-export function addressOf({ config }: Pick<Context, 'config'>, { network, outsideId }: Pick<Profile, 'network' | 'outsideId'>): string {
+export function addressOf(
+  { config }: Pick<Context, 'config'>,
+  { network, outsideId }: Pick<Profile, 'network' | 'outsideId'>,
+): string {
   return config.networks.find((n) => n.network === network)?.address ?? outsideId
 }
 
@@ -24,13 +29,22 @@ export function addressOf({ config }: Pick<Context, 'config'>, { network, outsid
  * Does something with a profile's key. An expired key is renewed once by its refresh token; when that fails, the profile
  * is marked so that a person renews it, and the failure goes on to the caller.
  */
-export async function withProfileKey<T>(context: Context, profileId: number, act: (profile: ConnectorProfile, http: NetworkHttp) => Promise<T>): Promise<T> {
+export async function withProfileKey<T>(
+  context: Context,
+  profileId: number,
+  act: (profile: ConnectorProfile, http: NetworkHttp) => Promise<T>,
+): Promise<T> {
   const { models, config, live } = context
   const profile = await models.Profile.findByPk(profileId)
-  if (!profile || profile.status === 'disconnected') throw new NetworkFailure('refused', 'the profile is disconnected')
+  if (!profile || profile.status === 'disconnected')
+    throw new NetworkFailure('refused', 'the profile is disconnected')
   const http = context.httpFor(profile.network === 'feed' ? profile.outsideId : profile.network)
   const key = keyOf(profile, config.sealingKey)
-  const run = (accessToken: string) => act({ id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken }, http)
+  const run = (accessToken: string) =>
+    act(
+      { id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken },
+      http,
+    )
   try {
     return await run(key.access)
   } catch (error) {

@@ -15,12 +15,18 @@ export function networkOf({ config }: Pick<Context, 'config'>, name: string): Ne
 }
 
 /** Plain http is spoken to networks on this machine alone. */
-const insecure = (network: NetworkConfig) => ({ [oauth.allowInsecureRequests]: network.address.startsWith('http://127.0.0.1') })
+const insecure = (network: NetworkConfig) => ({
+  [oauth.allowInsecureRequests]: network.address.startsWith('http://127.0.0.1'),
+})
 
 async function discover(network: NetworkConfig): Promise<oauth.AuthorizationServer> {
   try {
     const issuer = new URL(network.address)
-    const response = await oauth.discoveryRequest(issuer, { algorithm: 'oauth2', signal: () => AbortSignal.timeout(10_000), ...insecure(network) })
+    const response = await oauth.discoveryRequest(issuer, {
+      algorithm: 'oauth2',
+      signal: () => AbortSignal.timeout(10_000),
+      ...insecure(network),
+    })
     return await oauth.processDiscoveryResponse(issuer, response)
   } catch (error) {
     throw new Refusal('networkDown', {}, { cause: error })
@@ -35,13 +41,10 @@ export async function startOAuth(context: Context, reader: Reader, name: string)
   const server = await discover(network)
   const verifier = oauth.generateRandomCodeVerifier()
   const state = oauth.generateRandomState()
-  await context.db.rows('INSERT INTO oauth_flows (state, brand_id, colleague_id, network, verifier) VALUES ($1, $2, $3, $4, $5)', [
-    state,
-    reader.brandId,
-    reader.colleagueId,
-    name,
-    verifier,
-  ])
+  await context.db.rows(
+    'INSERT INTO oauth_flows (state, brand_id, colleague_id, network, verifier) VALUES ($1, $2, $3, $4, $5)',
+    [state, reader.brandId, reader.colleagueId, name, verifier],
+  )
   const url = new URL(server.authorization_endpoint!)
   url.search = new URLSearchParams({
     client_id: network.clientId,
@@ -60,7 +63,11 @@ export interface Granted {
 }
 
 /** Takes the browser's way back: the flow must be the reader's own, and is used up by it. */
-export async function finishOAuth(context: Context, reader: Reader, params: URLSearchParams): Promise<Granted> {
+export async function finishOAuth(
+  context: Context,
+  reader: Reader,
+  params: URLSearchParams,
+): Promise<Granted> {
   const state = params.get('state') ?? ''
   const flow = await context.db.one<{ network: string; verifier: string }>(
     `DELETE FROM oauth_flows WHERE state = $1 AND brand_id = $2 AND colleague_id = $3 AND created_at > now() - $4::int * interval '1 minute' RETURNING network, verifier`,
@@ -89,13 +96,23 @@ export async function finishOAuth(context: Context, reader: Reader, params: URLS
 }
 
 /** A new key for a refresh token; null when the network refuses it. */
-export async function refreshKey(context: Context, name: string, refresh: string): Promise<ProfileKey | null> {
+export async function refreshKey(
+  context: Context,
+  name: string,
+  refresh: string,
+): Promise<ProfileKey | null> {
   const network = context.config.networks.find((n) => n.network === name)
   if (!network) return null
   const server = await discover(network)
   const client: oauth.Client = { client_id: network.clientId }
   try {
-    const response = await oauth.refreshTokenGrantRequest(server, client, oauth.ClientSecretPost(network.clientSecret), refresh, insecure(network))
+    const response = await oauth.refreshTokenGrantRequest(
+      server,
+      client,
+      oauth.ClientSecretPost(network.clientSecret),
+      refresh,
+      insecure(network),
+    )
     const token = await oauth.processRefreshTokenResponse(server, client, response)
     return { access: token.access_token, refresh: token.refresh_token ?? refresh }
   } catch {

@@ -2,7 +2,15 @@ import { randomBytes } from 'node:crypto'
 import type { NetworkAnswer, ProfileAnswer, ProfileStatus } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { seal, unseal } from '../../access/seal.ts'
-import { connectorOf, FeedError, InnerAddressError, NetworkFailure, parseFeed, TooLargeError, type OutsideProfile } from '../../connectors/index.ts'
+import {
+  connectorOf,
+  FeedError,
+  InnerAddressError,
+  NetworkFailure,
+  parseFeed,
+  TooLargeError,
+  type OutsideProfile,
+} from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { audit } from '../brand/audit.ts'
@@ -23,7 +31,11 @@ export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader):
   )
   return rows.map((row) => {
     const capabilities = connectorOf(row.channel)?.capabilities
-    return { ...row, collectedAt: row.collectedAt?.toISOString() ?? null, capabilities: { reply: capabilities?.reply ?? false, live: capabilities?.live ?? false } }
+    return {
+      ...row,
+      collectedAt: row.collectedAt?.toISOString() ?? null,
+      capabilities: { reply: capabilities?.reply ?? false, live: capabilities?.live ?? false },
+    }
   })
 }
 
@@ -38,19 +50,35 @@ export async function listNetworks({ db, config }: Context, reader: Reader): Pro
     `SELECT network, count(*) AS n FROM profiles WHERE brand_id = $1 AND status <> 'disconnected' GROUP BY 1`,
     [reader.brandId],
   )
-  return config.networks.map(({ network, name, channel }) => ({ network, name, channel, connectedProfiles: counts.find((c) => c.network === network)?.n ?? 0 }))
+  return config.networks.map(({ network, name, channel }) => ({
+    network,
+    name,
+    channel,
+    connectedProfiles: counts.find((c) => c.network === network)?.n ?? 0,
+  }))
 }
 
 /** Takes in the profiles that a fresh key opens: new ones begin their history, known ones go on where they stopped. */
-export async function takeGranted(context: Context, reader: Reader, { network, key }: Granted): Promise<number[]> {
+export async function takeGranted(
+  context: Context,
+  reader: Reader,
+  { network, key }: Granted,
+): Promise<number[]> {
   const connector = connectorOf(network.channel)
   if (!connector?.profiles) throw new Refusal('networkUnknown')
-  const found = await connector.profiles(network.address, key.access, context.httpFor(network.network)).catch((error: unknown) => {
-    throw new Refusal('networkDown', {}, { cause: error })
-  })
+  const found = await connector
+    .profiles(network.address, key.access, context.httpFor(network.network))
+    .catch((error: unknown) => {
+      throw new Refusal('networkDown', {}, { cause: error })
+    })
   const ids: number[] = []
   for (const outside of found) {
-    const id = await putProfile(context, reader, { channel: network.channel, network: network.network, outside, key })
+    const id = await putProfile(context, reader, {
+      channel: network.channel,
+      network: network.network,
+      outside,
+      key,
+    })
     await subscribe(context, id)
     ids.push(id)
   }
@@ -67,9 +95,17 @@ interface PutProfile {
 }
 
 /** The profile and its place: a listing that bears a place's name belongs to that place. */
-async function putProfile({ db, config }: Context, reader: Reader, { channel, network, outside, key }: PutProfile): Promise<number> {
+async function putProfile(
+  { db, config }: Context,
+  reader: Reader,
+  { channel, network, outside, key }: PutProfile,
+): Promise<number> {
   return db.inTransaction(async (tx) => {
-    const place = await db.one<{ id: number }>('SELECT id FROM places WHERE brand_id = $1 AND position(lower(name) in lower($2)) > 0 ORDER BY length(name) DESC LIMIT 1', [reader.brandId, outside.name], tx)
+    const place = await db.one<{ id: number }>(
+      'SELECT id FROM places WHERE brand_id = $1 AND position(lower(name) in lower($2)) > 0 ORDER BY length(name) DESC LIMIT 1',
+      [reader.brandId, outside.name],
+      tx,
+    )
     const secret = `whsec_${randomBytes(24).toString('base64')}`
     const row = await db.one<{ id: number }>(
       `INSERT INTO profiles AS p (brand_id, place_id, channel, network, outside_id, name, url, status, key_sealed, hook_token, hook_secret_sealed)
@@ -91,7 +127,11 @@ async function putProfile({ db, config }: Context, reader: Reader, { channel, ne
       tx,
     )
     // Replies that waited for the key go out now.
-    await db.rows(`UPDATE outbox SET next_at = now() WHERE profile_id = $1 AND state = 'waiting'`, [row!.id], tx)
+    await db.rows(
+      `UPDATE outbox SET next_at = now() WHERE profile_id = $1 AND state = 'waiting'`,
+      [row!.id],
+      tx,
+    )
     await audit(db, reader, 'connectProfile', `profile ${row!.id}`, { name: outside.name, network }, tx)
     return row!.id
   })
@@ -113,15 +153,26 @@ async function subscribe(context: Context, id: number): Promise<void> {
 }
 
 /** Adds a feed by its address, after reading it once. */
-export async function connectFeed(context: Context, reader: Reader, { address, name }: { address: string; name?: string }): Promise<ProfileAnswer> {
+export async function connectFeed(
+  context: Context,
+  reader: Reader,
+  { address, name }: { address: string; name?: string },
+): Promise<ProfileAnswer> {
   let url: URL
   try {
     url = new URL(/^[a-z]+:/i.test(address) ? address : `https://${address}`)
   } catch {
-    throw new Refusal('feedAddress', { fields: [{ field: 'address', code: 'invalid', message: 'This is not a web address.', value: address }] })
+    throw new Refusal('feedAddress', {
+      fields: [{ field: 'address', code: 'invalid', message: 'This is not a web address.', value: address }],
+    })
   }
   const title = await readFeedTitle(context, url.href)
-  const id = await putProfile(context, reader, { channel: 'news', network: 'feed', outside: { outsideId: url.href, name: name?.trim() || title || url.host, url: url.href }, key: null })
+  const id = await putProfile(context, reader, {
+    channel: 'news',
+    network: 'feed',
+    outside: { outsideId: url.href, name: name?.trim() || title || url.host, url: url.href },
+    key: null,
+  })
   await context.jobs.collect([id])
   await context.live.tell(reader.brandId, { kind: 'profiles' })
   return profileAnswer(context, reader, id)
@@ -129,22 +180,37 @@ export async function connectFeed(context: Context, reader: Reader, { address, n
 
 async function readFeedTitle(context: Context, address: string): Promise<string> {
   const http = context.httpFor(address)
-  const refused = (code: 'feedAddress' | 'feedTooLarge' | 'feedUnreadable' | 'feedNotFetched', reason: string, error: unknown) =>
-    new Refusal(code, { fields: [{ field: 'address', code, message: reason, value: address }] }, { cause: error })
+  const refused = (
+    code: 'feedAddress' | 'feedTooLarge' | 'feedUnreadable' | 'feedNotFetched',
+    reason: string,
+    error: unknown,
+  ) =>
+    new Refusal(
+      code,
+      { fields: [{ field: 'address', code, message: reason, value: address }] },
+      { cause: error },
+    )
   try {
     const { body } = await http.text(address, { headers: { accept: '*/*' }, maxBytes: 10_000_000 })
     return parseFeed(body).title.trim().slice(0, 80)
   } catch (error) {
-    if (error instanceof InnerAddressError) throw refused('feedAddress', `${error.message}; only public addresses are fetched.`, error)
-    if (error instanceof TooLargeError) throw refused('feedTooLarge', 'The document is larger than 10 MB.', error)
+    if (error instanceof InnerAddressError)
+      throw refused('feedAddress', `${error.message}; only public addresses are fetched.`, error)
+    if (error instanceof TooLargeError)
+      throw refused('feedTooLarge', 'The document is larger than 10 MB.', error)
     if (error instanceof FeedError) throw refused('feedUnreadable', `This is ${error.message}.`, error)
-    if (error instanceof NetworkFailure) throw refused('feedNotFetched', `The address answered: ${error.message}.`, error)
+    if (error instanceof NetworkFailure)
+      throw refused('feedNotFetched', `The address answered: ${error.message}.`, error)
     throw error
   }
 }
 
 /** Stops collecting and forgets the key; what was collected stays. */
-export async function disconnectProfile(context: Context, reader: Reader, id: number): Promise<ProfileAnswer> {
+export async function disconnectProfile(
+  context: Context,
+  reader: Reader,
+  id: number,
+): Promise<ProfileAnswer> {
   const { db, models, live } = context
   const profile = await models.Profile.findOne({ where: { id, brandId: reader.brandId } })
   if (!profile) throw new Refusal('notFound')

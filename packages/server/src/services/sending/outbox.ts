@@ -28,7 +28,11 @@ interface OutboxRow {
 export type AfterFailure = { state: 'failed' } | { state: 'waiting'; waitMs: number }
 
 /** What becomes of a reply whose sending failed: a refusal is final, everything else is tried again for a while. */
-export function afterFailure(failure: Pick<NetworkFailure, 'kind' | 'waitMs'>, attempts: number, random: number): AfterFailure {
+export function afterFailure(
+  failure: Pick<NetworkFailure, 'kind' | 'waitMs'>,
+  attempts: number,
+  random: number,
+): AfterFailure {
   if (failure.kind === 'refused' || failure.kind === 'gone') return { state: 'failed' }
   // An expired key is renewed by a person; the reply waits for that, however long.
   if (failure.kind === 'keyExpired') return { state: 'waiting', waitMs: 300_000 }
@@ -65,30 +69,54 @@ async function sendOne(context: Context, row: OutboxRow): Promise<void> {
     if (!connector?.send) throw new NetworkFailure('refused', 'this channel takes no replies')
     const send = connector.send.bind(connector)
     const sent = await withProfileKey(context, row.profileId, (profile, http) =>
-      send(profile, { threadId: row.thread, entryId: row.lead, kind: row.kind, text: row.text, key: row.key }, http),
+      send(
+        profile,
+        { threadId: row.thread, entryId: row.lead, kind: row.kind, text: row.text, key: row.key },
+        http,
+      ),
     )
     await confirm(context, row, sent)
   } catch (error) {
-    const failure = error instanceof NetworkFailure ? error : new NetworkFailure('transient', (error as Error).message)
+    const failure =
+      error instanceof NetworkFailure ? error : new NetworkFailure('transient', (error as Error).message)
     if (!(error instanceof NetworkFailure)) log.error({ err: error, outbox: row.id }, 'sending broke')
     const next = afterFailure(failure, row.attempts, Math.random())
-    await db.rows(`UPDATE outbox SET state = $2, error = $3, next_at = now() + $4::int * interval '1 millisecond' WHERE id = $1`, [
-      row.id,
-      next.state,
-      `${failure.kind}: ${failure.message}`,
-      next.state === 'waiting' ? Math.round(next.waitMs) : 0,
-    ])
+    await db.rows(
+      `UPDATE outbox SET state = $2, error = $3, next_at = now() + $4::int * interval '1 millisecond' WHERE id = $1`,
+      [
+        row.id,
+        next.state,
+        `${failure.kind}: ${failure.message}`,
+        next.state === 'waiting' ? Math.round(next.waitMs) : 0,
+      ],
+    )
     await live.tell(row.brandId, { kind: 'thread', threads: [row.threadId] })
   }
 }
 
 /** The entry takes its id on the network; when the network's own copy came in first, that copy makes way. */
-async function confirm({ db, live }: Context, row: OutboxRow, sent: { outsideId: string; url?: string; at: number }): Promise<void> {
+async function confirm(
+  { db, live }: Context,
+  row: OutboxRow,
+  sent: { outsideId: string; url?: string; at: number },
+): Promise<void> {
   await db.inTransaction(async (tx) => {
     await db.rows('SELECT pg_advisory_xact_lock(41, $1)', [row.profileId], tx)
-    await db.rows('DELETE FROM entries WHERE profile_id = $1 AND outside_id = $2 AND id <> $3', [row.profileId, sent.outsideId, row.entryId], tx)
-    await db.rows('UPDATE entries SET outside_id = $2, url = $3 WHERE id = $1', [row.entryId, sent.outsideId, sent.url ?? null], tx)
-    await db.rows(`UPDATE outbox SET state = 'sent', error = NULL, sent_at = now() WHERE id = $1`, [row.id], tx)
+    await db.rows(
+      'DELETE FROM entries WHERE profile_id = $1 AND outside_id = $2 AND id <> $3',
+      [row.profileId, sent.outsideId, row.entryId],
+      tx,
+    )
+    await db.rows(
+      'UPDATE entries SET outside_id = $2, url = $3 WHERE id = $1',
+      [row.entryId, sent.outsideId, sent.url ?? null],
+      tx,
+    )
+    await db.rows(
+      `UPDATE outbox SET state = 'sent', error = NULL, sent_at = now() WHERE id = $1`,
+      [row.id],
+      tx,
+    )
     await live.tell(row.brandId, { kind: 'thread', threads: [row.threadId] }, tx)
   })
 }

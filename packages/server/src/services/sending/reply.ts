@@ -19,11 +19,20 @@ interface ReplyTarget {
  *
  * @throws Refusal threadChanged when a colleague or the customer acted since the writer looked, unless `anyway`
  */
-export async function reply(context: Context, reader: Reader, threadId: number, draft: ReplyDraft): Promise<ThreadChangeAnswer> {
+export async function reply(
+  context: Context,
+  reader: Reader,
+  threadId: number,
+  draft: ReplyDraft,
+): Promise<ThreadChangeAnswer> {
   const { db, jobs, now } = context
   const answer = await db.inTransaction(async (tx) => {
     const thread = await lockThread(db, reader, threadId, tx)
-    const repeated = await db.one<{ threadId: number }>('SELECT thread_id AS "threadId" FROM outbox WHERE key = $1', [draft.key], tx)
+    const repeated = await db.one<{ threadId: number }>(
+      'SELECT thread_id AS "threadId" FROM outbox WHERE key = $1',
+      [draft.key],
+      tx,
+    )
     if (repeated) return answerOf(thread)
     if (thread.version !== draft.version && !draft.anyway) throw new Refusal('threadChanged')
     const target = await db.one<ReplyTarget>(
@@ -38,19 +47,26 @@ export async function reply(context: Context, reader: Reader, threadId: number, 
       [threadId, target!.channel, target!.kind, draft.text, new Date(now()), target!.private],
       tx,
     )
-    await db.rows('INSERT INTO outbox (brand_id, profile_id, thread_id, entry_id, key, text, created_by) VALUES ($1, $2, $3, $4, $5, $6, $7)', [
-      reader.brandId,
-      thread.profileId,
-      threadId,
-      entry!.id,
-      draft.key,
-      draft.text,
-      reader.colleagueId,
-    ], tx)
+    await db.rows(
+      'INSERT INTO outbox (brand_id, profile_id, thread_id, entry_id, key, text, created_by) VALUES ($1, $2, $3, $4, $5, $6, $7)',
+      [reader.brandId, thread.profileId, threadId, entry!.id, draft.key, draft.text, reader.colleagueId],
+      tx,
+    )
     const position = { state: thread.state, setAsideUntil: thread.setAsideUntil?.getTime() ?? null }
     const moved = transition(position, { kind: draft.finish ? 'finish' : 'replied' }, now())
     const state = moved.changed ? moved.next.state : thread.state
-    const change = await writeChange(context, reader, thread, { kind: draft.finish ? 'replyAndFinish' : 'reply', state, setAsideUntil: null, detail: { entry: entry!.id } }, tx)
+    const change = await writeChange(
+      context,
+      reader,
+      thread,
+      {
+        kind: draft.finish ? 'replyAndFinish' : 'reply',
+        state,
+        setAsideUntil: null,
+        detail: { entry: entry!.id },
+      },
+      tx,
+    )
     await jobs.send(tx)
     return change
   })
@@ -60,14 +76,27 @@ export async function reply(context: Context, reader: Reader, threadId: number, 
 
 function checkReply(target: ReplyTarget | undefined, draft: ReplyDraft): void {
   const capabilities = target && connectorOf(target.channel)?.capabilities
-  if (!target || !capabilities?.repliesTo.includes(target.kind) || target.status === 'disconnected') throw new Refusal('replyNotPossible')
+  if (!target || !capabilities?.repliesTo.includes(target.kind) || target.status === 'disconnected')
+    throw new Refusal('replyNotPossible')
   if (draft.text.length > capabilities.replyLength)
     throw new Refusal('replyTooLong', {
-      fields: [{ field: 'text', code: 'tooLong', message: `At most ${capabilities.replyLength} characters fit here; the reply has ${draft.text.length}.` }],
+      fields: [
+        {
+          field: 'text',
+          code: 'tooLong',
+          message: `At most ${capabilities.replyLength} characters fit here; the reply has ${draft.text.length}.`,
+        },
+      ],
     })
 }
 
 const answerOf = (thread: LockedThread): ThreadChangeAnswer => ({
-  thread: { id: thread.id, state: thread.state, version: thread.version, setAsideUntil: thread.setAsideUntil?.toISOString() ?? null, givenTo: thread.givenTo },
+  thread: {
+    id: thread.id,
+    state: thread.state,
+    version: thread.version,
+    setAsideUntil: thread.setAsideUntil?.toISOString() ?? null,
+    givenTo: thread.givenTo,
+  },
   eventId: null,
 })

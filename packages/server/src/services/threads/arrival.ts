@@ -19,7 +19,15 @@ export interface Arrival {
 export const historyDays = 14
 
 /** The state of a thread after entries arrived. A mention has nobody waiting; what we answered elsewhere waits for them. */
-export function stateOnArrival({ state, kind, leadAt, answeredAt, leadIsNew, connectedAt, historyMs }: Arrival): ThreadState {
+export function stateOnArrival({
+  state,
+  kind,
+  leadAt,
+  answeredAt,
+  leadIsNew,
+  connectedAt,
+  historyMs,
+}: Arrival): ThreadState {
   if (kind === null || leadAt === null || kind === 'mention') return 'done'
   const answered = answeredAt !== null && answeredAt >= leadAt
   if (!leadIsNew) return state === 'open' && answered ? 'waiting' : state

@@ -22,10 +22,23 @@ export async function correctSentiment(
       tx,
     )
     if (!entry) throw new Refusal('notFound')
-    if (label === null) await db.rows('UPDATE entries SET corrected_by = NULL, analysed_at = NULL WHERE id = $1', [entryId], tx)
-    else await db.rows('UPDATE entries SET corrected_by = $2, sentiment = $3 WHERE id = $1', [entryId, reader.colleagueId, label], tx)
+    if (label === null)
+      await db.rows('UPDATE entries SET corrected_by = NULL, analysed_at = NULL WHERE id = $1', [entryId], tx)
+    else
+      await db.rows(
+        'UPDATE entries SET corrected_by = $2, sentiment = $3 WHERE id = $1',
+        [entryId, reader.colleagueId, label],
+        tx,
+      )
     await refreshThreads(db, [entry.threadId], await hoursOf(db, reader.brandId, tx), tx)
-    await audit(db, reader, 'correctSentiment', `entry ${entryId}`, { before: entry.sentiment, after: label }, tx)
+    await audit(
+      db,
+      reader,
+      'correctSentiment',
+      `entry ${entryId}`,
+      { before: entry.sentiment, after: label },
+      tx,
+    )
     await live.tell(reader.brandId, { kind: 'thread', threads: [entry.threadId] }, tx)
     return { sentiment: label ?? entry.sentiment }
   })

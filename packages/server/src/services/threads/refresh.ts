@@ -1,4 +1,11 @@
-import { defaultDuePolicy, dueAt, pressingAt, type BusinessHours, type DayHours, type DuePolicy } from '@murrabel/core/inbox'
+import {
+  defaultDuePolicy,
+  dueAt,
+  pressingAt,
+  type BusinessHours,
+  type DayHours,
+  type DuePolicy,
+} from '@murrabel/core/inbox'
 import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
 import type { Database, Tx } from '../../store/database.ts'
 import { historyDays, stateOnArrival } from './arrival.ts'
@@ -21,23 +28,30 @@ interface ThreadFacts {
   waiting: number
 }
 
-/** Opening hours by place; places without, and profiles without a place, run day and night. */
+/** Opening hours by place; a place without runs day and night. What belongs to no place goes by the first that has hours. */
 export interface HoursTable {
   zone: string
   policy: DuePolicy
   byPlace: Map<number, BusinessHours>
+  withoutPlace: BusinessHours
 }
 
 export async function hoursOf(db: Database, brandId: number, tx?: Tx): Promise<HoursTable> {
-  const brand = await db.one<{ zone: string; policy: Partial<DuePolicy> }>('SELECT zone, due_policy AS policy FROM brands WHERE id = $1', [brandId], tx)
+  const brand = await db.one<{ zone: string; policy: Partial<DuePolicy> }>(
+    'SELECT zone, due_policy AS policy FROM brands WHERE id = $1',
+    [brandId],
+    tx,
+  )
   const places = await db.rows<{ id: number; week: DayHours[] | null; closedDays: string[] }>(
-    'SELECT id, week, closed_days AS "closedDays" FROM places WHERE brand_id = $1',
+    'SELECT id, week, closed_days AS "closedDays" FROM places WHERE brand_id = $1 ORDER BY id',
     [brandId],
     tx,
   )
   const zone = brand?.zone ?? 'UTC'
+  const main = places.find((p) => p.week)
   return {
     zone,
+    withoutPlace: { week: main?.week ?? null, closedDays: main?.closedDays ?? [], zone },
     policy: { ...defaultDuePolicy, ...brand?.policy },
     byPlace: new Map(places.map(({ id, week, closedDays }) => [id, { week, closedDays, zone }])),
   }
@@ -57,7 +71,12 @@ const factsSql = `
   WHERE t.id = ANY($1::bigint[])`
 
 /** Brings lead, state, due time and order of threads up to date after entries arrived or were read anew. */
-export async function refreshThreads(db: Database, ids: readonly number[], hours: HoursTable, tx: Tx): Promise<void> {
+export async function refreshThreads(
+  db: Database,
+  ids: readonly number[],
+  hours: HoursTable,
+  tx: Tx,
+): Promise<void> {
   if (!ids.length) return
   const facts = await db.rows<ThreadFacts>(factsSql, [ids], tx)
   const next = facts.map((fact) => nextOf(fact, hours))
@@ -66,7 +85,14 @@ export async function refreshThreads(db: Database, ids: readonly number[], hours
        set_aside_until = CASE WHEN n.state = 'aside' THEN t.set_aside_until END, version = t.version + n.moved::int
      FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[]) AS n (id, lead, state, due, pressing, moved)
      WHERE t.id = n.id`,
-    [next.map((n) => n.id), next.map((n) => n.lead), next.map((n) => n.state), next.map((n) => n.due), next.map((n) => n.pressing), next.map((n) => n.moved)],
+    [
+      next.map((n) => n.id),
+      next.map((n) => n.lead),
+      next.map((n) => n.state),
+      next.map((n) => n.due),
+      next.map((n) => n.pressing),
+      next.map((n) => n.moved),
+    ],
     tx,
   )
   await db.rows(
@@ -77,7 +103,7 @@ export async function refreshThreads(db: Database, ids: readonly number[], hours
   )
 }
 
-function nextOf(fact: ThreadFacts, { policy, byPlace, zone }: HoursTable) {
+function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable) {
   const leadIsNew = fact.leadId !== fact.oldLead
   const state = stateOnArrival({
     state: fact.state,
@@ -90,10 +116,11 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, zone }: HoursTable) {
   })
   if (fact.leadId === null || fact.leadAt === null || fact.kind === null)
     return { id: fact.id, lead: null, state, due: null, pressing: null, moved: leadIsNew }
-  const hours = (fact.placeId !== null && byPlace.get(fact.placeId)) || { week: null, closedDays: [], zone }
+  const hours = (fact.placeId !== null && byPlace.get(fact.placeId)) || withoutPlace
   // The answer has been owed since the first of theirs that we did not answer.
   const since = (fact.firstWaitingAt ?? fact.leadAt).getTime()
-  const due = fact.waiting > 0 ? dueAt({ kind: fact.kind, rating: fact.rating, at: since }, policy, hours) : null
+  const due =
+    fact.waiting > 0 ? dueAt({ kind: fact.kind, rating: fact.rating, at: since }, policy, hours) : null
   const pressing = pressingAt(
     {
       kind: fact.kind,
@@ -106,5 +133,12 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, zone }: HoursTable) {
     },
     fact.leadAt.getTime(),
   )
-  return { id: fact.id, lead: fact.leadId, state, due: due === null ? null : new Date(due), pressing: new Date(pressing), moved: leadIsNew || state !== fact.state }
+  return {
+    id: fact.id,
+    lead: fact.leadId,
+    state,
+    due: due === null ? null : new Date(due),
+    pressing: new Date(pressing),
+    moved: leadIsNew || state !== fact.state,
+  }
 }

@@ -29,7 +29,11 @@ interface ThreadRow {
 }
 
 /** A thread with everything beside it: its entries, what was done with it, who it is and what they said before. */
-export async function threadAnswer({ db, now }: Pick<Context, 'db' | 'now'>, reader: Reader, id: number): Promise<ThreadAnswer> {
+export async function threadAnswer(
+  { db, now }: Pick<Context, 'db' | 'now'>,
+  reader: Reader,
+  id: number,
+): Promise<ThreadAnswer> {
   const where = new Where()
   addAccess(where, reader, 't')
   where.add(`t.id = ${where.bind(id)}`)
@@ -51,7 +55,15 @@ export async function threadAnswer({ db, now }: Pick<Context, 'db' | 'now'>, rea
   const waitingMessages = waitingAtTheEnd(entries)
   const why = lead
     ? urgency(
-        { kind, sentiment: lead.sentiment, rating: lead.rating, reach: lead.reach, priority: thread.priority, waitingMessages, dueAt: thread.dueAt?.getTime() ?? null },
+        {
+          kind,
+          sentiment: lead.sentiment,
+          rating: lead.rating,
+          reach: lead.reach,
+          priority: thread.priority,
+          waitingMessages,
+          dueAt: thread.dueAt?.getTime() ?? null,
+        },
         { now: now(), receivedAt: lead.at.getTime() },
       )
     : null
@@ -84,7 +96,13 @@ export async function threadAnswer({ db, now }: Pick<Context, 'db' | 'now'>, rea
 function replyOf({ channel, profileStatus }: ThreadRow, kind: EntryKind): ThreadAnswer['reply'] {
   const capabilities = connectorOf(channel)?.capabilities
   const possible = capabilities?.repliesTo.includes(kind) ?? false
-  const reason = !possible ? 'channel' : profileStatus === 'disconnected' ? 'disconnected' : profileStatus === 'expired' ? 'expired' : undefined
+  const reason = !possible
+    ? 'channel'
+    : profileStatus === 'disconnected'
+      ? 'disconnected'
+      : profileStatus === 'expired'
+        ? 'expired'
+        : undefined
   return {
     possible: possible && profileStatus !== 'disconnected',
     maxLength: capabilities?.replyLength ?? 0,
@@ -103,7 +121,14 @@ function waitingAtTheEnd(entries: readonly ThreadEntry[]): number {
 const entryLimit = 200
 
 async function entriesOf(db: Database, threadId: number): Promise<ThreadEntry[]> {
-  const rows = await db.rows<ThreadEntry & { outboxId: number | null; outboxState: NonNullable<ThreadEntry['outbox']>['state']; attempts: number; error: string | null }>(
+  const rows = await db.rows<
+    ThreadEntry & {
+      outboxId: number | null
+      outboxState: NonNullable<ThreadEntry['outbox']>['state']
+      attempts: number
+      error: string | null
+    }
+  >(
     `SELECT * FROM (
        SELECT e.id, e.direction, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at, e.language, e.sentiment, c.name AS "correctedBy",
          e.confidence, e.spans, e.url, o.id AS "outboxId", o.state AS "outboxState", o.attempts, o.error
@@ -128,10 +153,15 @@ const eventsOf = (db: Database, threadId: number) =>
 const leadOf = (db: Database, leadId: number | null) =>
   leadId === null
     ? undefined
-    : db.one<{ kind: EntryKind; sentiment: LensSentiment; rating: number | null; reach: number; at: Date; private: boolean; paid: boolean }>(
-        'SELECT kind, sentiment, rating, reach, at, private, paid FROM entries WHERE id = $1',
-        [leadId],
-      )
+    : db.one<{
+        kind: EntryKind
+        sentiment: LensSentiment
+        rating: number | null
+        reach: number
+        at: Date
+        private: boolean
+        paid: boolean
+      }>('SELECT kind, sentiment, rating, reach, at, private, paid FROM entries WHERE id = $1', [leadId])
 
 const watchesOf = (db: Database, leadId: number | null) =>
   leadId === null
@@ -141,20 +171,36 @@ const watchesOf = (db: Database, leadId: number | null) =>
         [leadId],
       )
 
-async function personOf(db: Database, reader: Reader, { accountId, id, network }: ThreadRow): Promise<ThreadAnswer['person']> {
+async function personOf(
+  db: Database,
+  reader: Reader,
+  { accountId, id, network }: ThreadRow,
+): Promise<ThreadAnswer['person']> {
   if (accountId === null) return null
-  const account = await db.one<{ id: number; name: string; handle: string | null }>('SELECT id, name, handle FROM accounts WHERE id = $1', [accountId])
+  const account = await db.one<{ id: number; name: string; handle: string | null }>(
+    'SELECT id, name, handle FROM accounts WHERE id = $1',
+    [accountId],
+  )
   if (!account) return null
   const where = new Where()
   addAccess(where, reader, 'e')
   where.add(`e.account_id = ${where.bind(accountId)} AND e.direction = 'in'`)
   const [sum, before] = await Promise.all([
-    db.one<{ since: Date; count: number }>(`SELECT min(e.at) AS since, count(*) AS count FROM entries e WHERE ${where.toString()}`, where.values),
+    db.one<{ since: Date; count: number }>(
+      `SELECT min(e.at) AS since, count(*) AS count FROM entries e WHERE ${where.toString()}`,
+      where.values,
+    ),
     db.rows<NonNullable<ThreadAnswer['person']>['before'][number]>(
       `SELECT e.id, e.thread_id AS "threadId", left(e.text, 200) AS text, e.at, e.sentiment, e.channel, e.rating FROM entries e
        WHERE ${where.toString()} AND e.thread_id <> ${where.bind(id)} ORDER BY e.at DESC LIMIT 5`,
       where.values,
     ),
   ])
-  return { ...account, network, since: (sum?.since ?? new Date(0)).toISOString(), count: sum?.count ?? 0, before }
+  return {
+    ...account,
+    network,
+    since: (sum?.since ?? new Date(0)).toISOString(),
+    count: sum?.count ?? 0,
+    before,
+  }
 }

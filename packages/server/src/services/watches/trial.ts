@@ -14,11 +14,20 @@ const sampleSize = 30
 const readLimit = 100_000
 
 /** Tries a watch on the last 90 days without saving it: hits, hits a day, and a sample spread over the time. */
-export async function tryWatch({ db, now }: Pick<Context, 'db' | 'now'>, reader: Reader, query: WatchQueryDraft): Promise<TrialAnswer> {
+export async function tryWatch(
+  { db, now }: Pick<Context, 'db' | 'now'>,
+  reader: Reader,
+  query: WatchQueryDraft,
+): Promise<TrialAnswer> {
   const fields = watchProblems(query)
   if (fields.length) throw new Refusal('invalid', { fields })
   const brand = await db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId])
-  const starts = bucketStarts({ from: now() - (days - 1) * 86_400_000, to: now() + 1, unit: 'day', zone: brand?.zone ?? 'UTC' })
+  const starts = bucketStarts({
+    from: now() - (days - 1) * 86_400_000,
+    to: now() + 1,
+    unit: 'day',
+    zone: brand?.zone ?? 'UTC',
+  })
   const where = new Where()
   addAccess(where, reader, 'e')
   where.add(`e.direction = 'in' AND e.at >= ${where.bind(new Date(starts[0]!))}`)
@@ -28,7 +37,9 @@ export async function tryWatch({ db, now }: Pick<Context, 'db' | 'now'>, reader:
     where.values,
   )
   const compiled = compileWatches([{ ...query, id: 0 }])
-  const hits = entries.flatMap((entry) => compiled.match(docOf(entry)).map((hit) => ({ entry, spans: hitSpans(hit) })))
+  const hits = entries.flatMap((entry) =>
+    compiled.match(docOf(entry)).map((hit) => ({ entry, spans: hitSpans(hit) })),
+  )
   const perDay = starts.map((at) => ({ at: new Date(at).toISOString(), count: 0 }))
   for (const { entry } of hits) {
     const day = perDay[bucketIndex(starts, entry.at.getTime())]

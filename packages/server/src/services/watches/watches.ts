@@ -8,11 +8,17 @@ const columns = `w.id, w.name, w.query, w.history_done AS "historyDone", w.histo
   (SELECT count(*) FROM mentions m WHERE m.watch_id = w.id) AS mentions`
 
 export function listWatches({ db }: Pick<Context, 'db'>, reader: Reader): Promise<WatchAnswer[]> {
-  return db.rows<WatchAnswer>(`SELECT ${columns} FROM watches w WHERE w.brand_id = $1 AND w.deleted_at IS NULL ORDER BY w.name COLLATE "und-x-icu", w.id`, [reader.brandId])
+  return db.rows<WatchAnswer>(
+    `SELECT ${columns} FROM watches w WHERE w.brand_id = $1 AND w.deleted_at IS NULL ORDER BY w.name COLLATE "und-x-icu", w.id`,
+    [reader.brandId],
+  )
 }
 
 async function watchAnswer({ db }: Pick<Context, 'db'>, id: number): Promise<WatchAnswer> {
-  const watch = await db.one<WatchAnswer>(`SELECT ${columns} FROM watches w WHERE w.id = $1 AND w.deleted_at IS NULL`, [id])
+  const watch = await db.one<WatchAnswer>(
+    `SELECT ${columns} FROM watches w WHERE w.id = $1 AND w.deleted_at IS NULL`,
+    [id],
+  )
   if (!watch) throw new Refusal('notFound')
   return watch
 }
@@ -42,7 +48,12 @@ export async function createWatch(context: Context, reader: Reader, draft: Watch
   return watchAnswer(context, id)
 }
 
-export async function updateWatch(context: Context, reader: Reader, id: number, draft: WatchDraft): Promise<WatchAnswer> {
+export async function updateWatch(
+  context: Context,
+  reader: Reader,
+  id: number,
+  draft: WatchDraft,
+): Promise<WatchAnswer> {
   check(draft)
   const { db, jobs, live } = context
   await db.inTransaction(async (tx) => {
@@ -52,10 +63,22 @@ export async function updateWatch(context: Context, reader: Reader, id: number, 
       tx,
     )
     if (!old) throw new Refusal('notFound')
-    await audit(db, reader, 'updateWatch', `watch ${id}`, { before: { name: old.name, query: old.query } }, tx)
-    if (old.same) await db.rows('UPDATE watches SET name = $2, updated_at = now() WHERE id = $1', [id, draft.name], tx)
+    await audit(
+      db,
+      reader,
+      'updateWatch',
+      `watch ${id}`,
+      { before: { name: old.name, query: old.query } },
+      tx,
+    )
+    if (old.same)
+      await db.rows('UPDATE watches SET name = $2, updated_at = now() WHERE id = $1', [id, draft.name], tx)
     else {
-      await db.rows('UPDATE watches SET name = $2, query = $3, version = version + 1, history_done = 0, updated_at = now() WHERE id = $1', [id, draft.name, JSON.stringify(draft.query)], tx)
+      await db.rows(
+        'UPDATE watches SET name = $2, query = $3, version = version + 1, history_done = 0, updated_at = now() WHERE id = $1',
+        [id, draft.name, JSON.stringify(draft.query)],
+        tx,
+      )
       await jobs.watchHistory({ watchId: id, version: old.version + 1 }, tx)
     }
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
@@ -66,7 +89,10 @@ export async function updateWatch(context: Context, reader: Reader, id: number, 
 
 /** Deleting keeps the row, so that it can be brought back. */
 export async function deleteWatch({ db, live }: Context, reader: Reader, id: number): Promise<void> {
-  const rows = await db.rows('UPDATE watches SET deleted_at = now() WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id', [id, reader.brandId])
+  const rows = await db.rows(
+    'UPDATE watches SET deleted_at = now() WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id',
+    [id, reader.brandId],
+  )
   if (!rows.length) throw new Refusal('notFound')
   await audit(db, reader, 'deleteWatch', `watch ${id}`)
   await live.tell(reader.brandId, { kind: 'watches' })

@@ -90,10 +90,26 @@ const whole = () => ({ type: DataTypes.INTEGER, allowNull: false })
 
 /** Columns and associations only; every question that is asked often is hand-written SQL in `store/queries`. */
 export function defineModels(sequelize: Sequelize): Models {
-  const options = <T extends string>(tableName: T) => ({ sequelize, tableName, underscored: true, timestamps: false })
-  Brand.init({ id: id(), name: text(), zone: text(), languages: DataTypes.ARRAY(DataTypes.TEXT) }, options('brands'))
+  const options = <T extends string>(tableName: T) => ({
+    sequelize,
+    tableName,
+    underscored: true,
+    timestamps: false,
+  })
+  Brand.init(
+    { id: id(), name: text(), zone: text(), languages: DataTypes.ARRAY(DataTypes.TEXT) },
+    options('brands'),
+  )
   Place.init(
-    { id: id(), brandId: whole(), name: text(), address: optionalText(), phone: optionalText(), week: DataTypes.JSONB, closedDays: DataTypes.JSONB },
+    {
+      id: id(),
+      brandId: whole(),
+      name: text(),
+      address: optionalText(),
+      phone: optionalText(),
+      week: DataTypes.JSONB,
+      closedDays: DataTypes.JSONB,
+    },
     options('places'),
   )
   Colleague.init({ id: id(), email: text(), name: text(), passwordHash: text() }, options('colleagues'))

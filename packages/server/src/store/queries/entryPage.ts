@@ -15,7 +15,9 @@ export const printKey = ({ at, id }: PageKey) => Buffer.from(JSON.stringify([at,
 export function parseKey(text: string): PageKey | null {
   try {
     const [at, id] = JSON.parse(Buffer.from(text, 'base64url').toString()) as [unknown, unknown]
-    return typeof at === 'string' && !Number.isNaN(Date.parse(at)) && typeof id === 'number' ? { at, id } : null
+    return typeof at === 'string' && !Number.isNaN(Date.parse(at)) && typeof id === 'number'
+      ? { at, id }
+      : null
   } catch {
     return null
   }
@@ -38,13 +40,22 @@ const orders = {
  */
 export async function entryPage(
   db: Database,
-  { lens, context, reader, after, limit }: { lens: Lens; context: LensContext; reader: Reader; after: PageKey | null; limit: number },
+  {
+    lens,
+    context,
+    reader,
+    after,
+    limit,
+  }: { lens: Lens; context: LensContext; reader: Reader; after: PageKey | null; limit: number },
 ): Promise<EntryPage> {
   const { from, where } = lensWhere(lens, context, reader)
   const order = orders[lens.order]
   // A watch's mentions carry their time, so that its index gives the order.
   const key = lens.watch !== null && lens.order !== 'pressing' ? 'm.at' : order.key
-  if (after) where.add(`(${key}, e.id) ${order.compare} (${where.bind(new Date(after.at))}, ${where.bind(after.id)}::bigint)`)
+  if (after)
+    where.add(
+      `(${key}, e.id) ${order.compare} (${where.bind(new Date(after.at))}, ${where.bind(after.id)}::bigint)`,
+    )
   const hits = lens.watch === null ? '' : ', m.spans AS hits'
   const rows = await db.rows<EntryRow & { key: Date }>(
     `WITH page AS (SELECT e.id, ${key} AS key ${hits} FROM ${from} WHERE ${where.toString()}

@@ -24,7 +24,8 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   addGiven(where, lens.givenTo, context.me)
   const range = instantsOf(lens.range, context)
   const at = lens.watch === null ? 'e.at' : 'm.at'
-  if (range) where.add(`${at} >= ${where.bind(new Date(range.from))} AND ${at} < ${where.bind(new Date(range.to))}`)
+  if (range)
+    where.add(`${at} >= ${where.bind(new Date(range.from))} AND ${at} < ${where.bind(new Date(range.to))}`)
   if (lens.watch !== null) where.add(`m.watch_id = ${where.bind(lens.watch)}`)
   const mentions = lens.watch === null ? '' : 'JOIN mentions m ON m.entry_id = e.id'
   const needsThread = lens.state !== 'any' || lens.givenTo !== 'anybody' || lens.order === 'pressing'

@@ -30,19 +30,29 @@ const wholeHours = (zone: string, at: number) => {
 /** Whether the roll-ups hold everything this lens asks for. */
 function fromRollups(lens: Lens, zone: string, from: number): boolean {
   return (
-    lens.unit === 'entries' && lens.state === 'any' && lens.givenTo === 'anybody' && lens.watch === null && lens.words === '' && wholeHours(zone, from)
+    lens.unit === 'entries' &&
+    lens.state === 'any' &&
+    lens.givenTo === 'anybody' &&
+    lens.watch === null &&
+    lens.words === '' &&
+    wholeHours(zone, from)
   )
 }
 
 /** Entries of a lens by local period and sentiment, between two instants. The lens's own time range is left aside. */
 export async function tide(db: Database, question: TideQuestion): Promise<TideRow[]> {
-  const rows = fromRollups(question.lens, question.context.zone, question.from) ? await countRollups(db, question) : await countEntries(db, question)
+  const rows = fromRollups(question.lens, question.context.zone, question.from)
+    ? await countRollups(db, question)
+    : await countEntries(db, question)
   return rows.map((row) => ({ ...row, at: row.at.getTime() }))
 }
 
 type DatedRow = Omit<TideRow, 'at'> & { at: Date }
 
-function countRollups(db: Database, { lens, context, reader, from, to, unit }: TideQuestion): Promise<DatedRow[]> {
+function countRollups(
+  db: Database,
+  { lens, context, reader, from, to, unit }: TideQuestion,
+): Promise<DatedRow[]> {
   const where = new Where()
   addAccess(where, { ...reader, placeIds: null, profileIds: null }, 'r')
   if (reader.profileIds) where.add(`r.profile_id = ANY(${where.bind(reader.profileIds)}::int[])`)
@@ -59,7 +69,10 @@ function countRollups(db: Database, { lens, context, reader, from, to, unit }: T
   )
 }
 
-function countEntries(db: Database, { lens, context, reader, from, to, unit }: TideQuestion): Promise<DatedRow[]> {
+function countEntries(
+  db: Database,
+  { lens, context, reader, from, to, unit }: TideQuestion,
+): Promise<DatedRow[]> {
   const { from: tables, where } = lensWhere({ ...lens, range: null }, context, reader)
   const at = lens.watch === null ? 'e.at' : 'm.at'
   where.add(`${at} >= ${where.bind(new Date(from))} AND ${at} < ${where.bind(new Date(to))}`)

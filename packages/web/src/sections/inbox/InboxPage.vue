@@ -103,7 +103,10 @@ const event = (kind: 'finish' | 'reopen' | 'setAside', until?: string) => {
 }
 function give(to: number | null): void {
   if (!thread.value) return
-  void act(call(routes.give, { params: { id: thread.value.id }, body: { to } }), t('undo.give', { name: to === null ? t('inbox.nobody') : brand.colleagueName(to) }))
+  void act(
+    call(routes.give, { params: { id: thread.value.id }, body: { to } }),
+    t('undo.give', { name: to === null ? t('inbox.nobody') : brand.colleagueName(to) }),
+  )
 }
 async function onSent(answer: ThreadChangeAnswer, finished: boolean): Promise<void> {
   undo.tell({ text: finished ? t('undo.sent') : t('undo.sentOpen') })
@@ -116,7 +119,10 @@ async function judge(entry: ThreadEntry, label: 'positive' | 'neutral' | 'negati
     await call(routes.correct, { params: { id: entry.id }, body: { label } })
     if (label) {
       entries.change(entry.id, { sentiment: label })
-      undo.tell({ text: t('undo.corrected', { label: t(`sentiment.${label}`) }), undo: () => judge({ ...entry, correctedBy: '' }, before) })
+      undo.tell({
+        text: t('undo.corrected', { label: t(`sentiment.${label}`) }),
+        undo: () => judge({ ...entry, correctedBy: '' }, before),
+      })
     }
     await loadThread()
     void tide.load()
@@ -146,8 +152,10 @@ const refresh = gathered(() => {
 })
 useLive((live) => {
   if (live.kind !== 'entries' && live.kind !== 'thread') return
-  if (threadId.value !== null && (live.threads.includes(threadId.value) || !live.threads.length)) void loadThread()
-  if (live.kind === 'entries' && live.count > 0 && lens.value.order !== 'pressing' && index.value > 0) fresh.value += live.count
+  if (threadId.value !== null && (live.threads.includes(threadId.value) || !live.threads.length))
+    void loadThread()
+  if (live.kind === 'entries' && live.count > 0 && lens.value.order !== 'pressing' && index.value > 0)
+    fresh.value += live.count
   else refresh()
 })
 async function showFresh(): Promise<void> {
@@ -174,7 +182,8 @@ useKeys({
 onMounted(async () => {
   void tide.load()
   await entries.load()
-  if (threadId.value === null && rows.value.length && window.innerWidth >= 720) await open(rows.value[0], true)
+  if (threadId.value === null && rows.value.length && window.innerWidth >= 720)
+    await open(rows.value[0], true)
 })
 watch(query, async () => {
   fresh.value = 0
@@ -183,27 +192,69 @@ watch(query, async () => {
 
 <template>
   <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset" />
-  <TideLine :lens="lens" :tide="tide.tide.value" :behind="tide.behind.value" :loading="tide.loading.value" @range="(range) => change({ range })" />
+  <TideLine
+    :lens="lens"
+    :tide="tide.tide.value"
+    :behind="tide.behind.value"
+    :loading="tide.loading.value"
+    @range="(range) => change({ range })"
+  />
   <main class="body" :class="{ reading: threadId !== null }">
     <section class="list" :aria-label="t('inbox.list')">
-      <LensProblem v-if="problems.length" :what="joined(problems.map((p) => `${p.field}=${p.value}`))" @reset="reset" />
+      <LensProblem
+        v-if="problems.length"
+        :what="joined(problems.map((p) => `${p.field}=${p.value}`))"
+        @reset="reset"
+      />
       <ProblemNote v-if="entries.problem.value" :problem="entries.problem.value" @again="entries.load" />
-      <button v-if="fresh" type="button" class="fresh" @click="showFresh">{{ t('inbox.newOnes', { n: fresh }, fresh) }}</button>
-      <VirtualList v-if="rows.length" :rows="rows" :estimate="75" :label="t('inbox.list')" :selected="selectedRow" @end="entries.more">
-        <template #default="{ row }"><ThreadRow :row="row" :selected="row.threadId === threadId" @open="open(row)" /></template>
+      <button v-if="fresh" type="button" class="fresh" @click="showFresh">
+        {{ t('inbox.newOnes', { n: fresh }, fresh) }}
+      </button>
+      <VirtualList
+        v-if="rows.length"
+        :rows="rows"
+        :estimate="75"
+        :label="t('inbox.list')"
+        :selected="selectedRow"
+        @end="entries.more"
+      >
+        <template #default="{ row }"
+          ><ThreadRow :row="row" :selected="row.threadId === threadId" @open="open(row)"
+        /></template>
       </VirtualList>
-      <EmptyPlace v-else-if="!entries.loading.value && !entries.problem.value" :title="t('inbox.emptyTitle')" :text="brand.answer?.profileCount ? emptyText : t('inbox.emptyNoProfile')">
-        <RouterLink v-if="!brand.answer?.profileCount" to="/set-up/profiles">{{ t('inbox.connect') }}</RouterLink>
+      <EmptyPlace
+        v-else-if="!entries.loading.value && !entries.problem.value"
+        :title="t('inbox.emptyTitle')"
+        :text="brand.answer?.profileCount ? emptyText : t('inbox.emptyNoProfile')"
+      >
+        <RouterLink v-if="!brand.answer?.profileCount" to="/set-up/profiles">{{
+          t('inbox.connect')
+        }}</RouterLink>
         <button v-else type="button" class="button" @click="reset">{{ t('lens.reset') }}</button>
       </EmptyPlace>
     </section>
     <template v-if="thread">
       <section class="reading-column" :aria-label="thread.person?.name ?? thread.profile">
         <div class="scroll">
-          <RouterLink class="back" :to="{ path: '/inbox', query: route.query }">{{ t('inbox.list') }}</RouterLink>
-          <ThreadEntries :thread="thread" :may="mayAnswer" @judge="judge" @retry="retry" @call-back="callBack" />
+          <RouterLink class="back" :to="{ path: '/inbox', query: route.query }">{{
+            t('inbox.list')
+          }}</RouterLink>
+          <ThreadEntries
+            :thread="thread"
+            :may="mayAnswer"
+            @judge="judge"
+            @retry="retry"
+            @call-back="callBack"
+          />
         </div>
-        <ReplyBox v-if="thread.reply.possible && mayAnswer" :key="thread.id" ref="replyBox" :thread="thread" @sent="onSent" @changed="loadThread">
+        <ReplyBox
+          v-if="thread.reply.possible && mayAnswer"
+          :key="thread.id"
+          ref="replyBox"
+          :thread="thread"
+          @sent="onSent"
+          @changed="loadThread"
+        >
           <ThreadActions ref="actions" :thread="thread" @event="event" @give="give" />
         </ReplyBox>
         <div v-else class="no-reply">
@@ -213,7 +264,12 @@ watch(query, async () => {
       </section>
       <PersonPanel class="side" :thread="thread" />
     </template>
-    <section v-else class="reading-column"><ProblemNote v-if="problem" :problem="problem" @again="loadThread" /><EmptyPlace v-else-if="rows.length" :text="t('inbox.choose')" /></section>
+    <section v-else class="reading-column">
+      <ProblemNote v-if="problem" :problem="problem" @again="loadThread" /><EmptyPlace
+        v-else-if="rows.length"
+        :text="t('inbox.choose')"
+      />
+    </section>
   </main>
 </template>
 

@@ -17,7 +17,8 @@ const text = computed(() => {
   const label = t(`sentiment.${entry.sentiment}`)
   if (entry.correctedBy) return t('inbox.correctedBy', { name: entry.correctedBy, label })
   const words = entry.spans.length
-  if (words === 0 && entry.rating !== null && entry.sentiment !== 'unread') return t('inbox.readByStars', { label })
+  if (words === 0 && entry.rating !== null && entry.sentiment !== 'unread')
+    return t('inbox.readByStars', { label })
   return words === 0 ? t('inbox.readNothing') : t('inbox.readAs', { label, n: words }, words)
 })
 </script>
@@ -27,10 +28,25 @@ const text = computed(() => {
     <SentimentMark :sentiment="entry.sentiment" />
     <span data-test="reading">{{ text }}</span>
     <template v-if="may">
-      <button v-for="[label, key] in labels" :key="label" type="button" class="button small" :aria-pressed="entry.sentiment === label" :title="t(`keys.${label}`)" :aria-label="t(`keys.${label}`)" @click="emit('judge', label)">{{ key }}</button>
-      <button v-if="entry.correctedBy" type="button" class="plain" @click="emit('judge', null)">{{ t('inbox.giveBack') }}</button>
+      <button
+        v-for="[label, key] in labels"
+        :key="label"
+        type="button"
+        class="button small"
+        :aria-pressed="entry.sentiment === label"
+        :title="t(`keys.${label}`)"
+        :aria-label="t(`keys.${label}`)"
+        @click="emit('judge', label)"
+      >
+        {{ key }}
+      </button>
+      <button v-if="entry.correctedBy" type="button" class="plain" @click="emit('judge', null)">
+        {{ t('inbox.giveBack') }}
+      </button>
     </template>
-    <span v-if="entry.language && entry.language !== 'und'" class="language">{{ t('inbox.language', { l: entry.language }) }}</span>
+    <span v-if="entry.language && entry.language !== 'und'" class="language">{{
+      t('inbox.language', { l: entry.language })
+    }}</span>
   </div>
 </template>
 

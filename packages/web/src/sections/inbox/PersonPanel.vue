@@ -12,17 +12,32 @@ function partText({ name, amount }: UrgencyPart): string {
   const isTime = name === 'pastDue' || name === 'nearDue'
   return t(`inbox.part.${name}`, isTime ? { t: span(amount) } : { n: amount })
 }
-const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) => [t(`inbox.event.${kind}`), by, when(at)].filter(Boolean).join(', ')
+const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
+  [t(`inbox.event.${kind}`), by, when(at)].filter(Boolean).join(', ')
 </script>
 
 <template>
   <aside class="panel" :aria-label="t('inbox.who')">
     <section v-if="thread.person">
       <h3>{{ thread.person.name }}</h3>
-      <p class="soft">{{ thread.person.handle ? `@${thread.person.handle} · ` : '' }}{{ t('inbox.saidTimes', { n: thread.person.count, date: day(thread.person.since) }, thread.person.count) }}</p>
+      <p class="soft">
+        {{ thread.person.handle ? `@${thread.person.handle} · ` : ''
+        }}{{
+          t(
+            'inbox.saidTimes',
+            { n: thread.person.count, date: day(thread.person.since) },
+            thread.person.count,
+          )
+        }}
+      </p>
       <h4>{{ t('inbox.before') }}</h4>
       <p v-if="!thread.person.before.length" class="soft">{{ t('inbox.nothingBefore') }}</p>
-      <RouterLink v-for="said in thread.person.before" :key="said.id" class="said" :to="{ path: `/inbox/${said.threadId}`, query: $route.query }">
+      <RouterLink
+        v-for="said in thread.person.before"
+        :key="said.id"
+        class="said"
+        :to="{ path: `/inbox/${said.threadId}`, query: $route.query }"
+      >
         <SentimentMark :sentiment="said.sentiment" />
         <span>
           <span v-if="said.text" class="words">“{{ said.text }}”</span>
@@ -44,11 +59,21 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) => [t(`inbo
     </section>
     <section v-if="thread.watches.length">
       <h4>{{ t('inbox.watches') }}</h4>
-      <p><RouterLink v-for="watch in thread.watches" :key="watch.id" class="watch" :to="{ path: '/watch', query: { watch: watch.id } }">{{ watch.name }}</RouterLink></p>
+      <p>
+        <RouterLink
+          v-for="watch in thread.watches"
+          :key="watch.id"
+          class="watch"
+          :to="{ path: '/watch', query: { watch: watch.id } }"
+          >{{ watch.name }}</RouterLink
+        >
+      </p>
     </section>
     <section v-if="thread.events.length">
       <h4>{{ t('inbox.events') }}</h4>
-      <p v-for="event in thread.events" :key="event.id" class="event" :title="exact(event.at)">{{ eventText(event) }}</p>
+      <p v-for="event in thread.events" :key="event.id" class="event" :title="exact(event.at)">
+        {{ eventText(event) }}
+      </p>
     </section>
   </aside>
 </template>
@@ -92,11 +117,12 @@ h4 {
 dl {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 4px 12px;
+  row-gap: 4px;
   margin: 0;
   font-size: 13px;
 }
 dd {
+  padding-left: 12px;
   margin: 0;
   font-weight: 600;
   text-align: right;

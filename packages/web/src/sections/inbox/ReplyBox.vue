@@ -32,7 +32,13 @@ async function send(finish: boolean, anyway = false): Promise<void> {
   busy.value = true
   problem.value = null
   try {
-    const body = { text: text.value, key: key.value, version: anyway ? thread.version : seen.value, finish, anyway }
+    const body = {
+      text: text.value,
+      key: key.value,
+      version: anyway ? thread.version : seen.value,
+      finish,
+      anyway,
+    }
     const answer = await call(routes.reply, { params: { id: thread.id }, body })
     text.value = ''
     keepDraft(thread.id, '')
@@ -62,17 +68,46 @@ defineExpose({
 <template>
   <form class="reply" @submit.prevent="send(true)">
     <p class="as">
-      {{ thread.reply.public ? t('inbox.publicAnswer', { profile: thread.profile }) : t('inbox.privateAnswer', { profile: thread.profile }) }}
-      <span v-if="thread.reply.reason === 'expired'" class="past">{{ t('inbox.noReply.expired') }} <RouterLink to="/set-up/profiles">{{ t('inbox.renew') }}</RouterLink></span>
+      {{
+        thread.reply.public
+          ? t('inbox.publicAnswer', { profile: thread.profile })
+          : t('inbox.privateAnswer', { profile: thread.profile })
+      }}
+      <span v-if="thread.reply.reason === 'expired'" class="past"
+        >{{ t('inbox.noReply.expired') }}
+        <RouterLink to="/set-up/profiles">{{ t('inbox.renew') }}</RouterLink></span
+      >
+      <span class="size" :class="{ past: left < 0 }">{{
+        left < 0
+          ? t('inbox.tooLong', { n: -left })
+          : t('inbox.of', { n: text.length, max: thread.reply.maxLength })
+      }}</span>
     </p>
-    <textarea ref="area" v-model="text" rows="3" :placeholder="t('inbox.placeholder')" :aria-label="t('inbox.placeholder')" @keydown="onKey" />
+    <textarea
+      ref="area"
+      v-model="text"
+      rows="3"
+      :placeholder="t('inbox.placeholder')"
+      :aria-label="t('inbox.placeholder')"
+      @keydown="onKey"
+    />
     <ProblemNote v-if="problem" :problem="problem" @again="send(true)" />
     <div class="actions">
-      <button type="submit" class="button primary" :disabled="!text.trim() || left < 0 || busy">{{ t('inbox.sendFinish') }}<span class="key">Ctrl ↵</span></button>
-      <button type="button" class="button" :disabled="!text.trim() || left < 0 || busy" @click="send(false)">{{ t('inbox.send') }}</button>
-      <button v-if="problem?.problem.code === 'threadChanged'" type="button" class="button" @click="send(true, true)">{{ t('inbox.sendAnyway') }}</button>
+      <button type="submit" class="button primary" :disabled="!text.trim() || left < 0 || busy">
+        {{ t('inbox.sendFinish') }}<span class="key">Ctrl ↵</span>
+      </button>
+      <button type="button" class="button" :disabled="!text.trim() || left < 0 || busy" @click="send(false)">
+        {{ t('inbox.send') }}
+      </button>
+      <button
+        v-if="problem?.problem.code === 'threadChanged'"
+        type="button"
+        class="button"
+        @click="send(true, true)"
+      >
+        {{ t('inbox.sendAnyway') }}
+      </button>
       <slot />
-      <span class="size" :class="{ past: left < 0 }">{{ left < 0 ? t('inbox.tooLong', { n: -left }) : t('inbox.of', { n: text.length, max: thread.reply.maxLength }) }}</span>
     </div>
   </form>
 </template>
@@ -84,6 +119,8 @@ defineExpose({
   padding: 12px 28px 14px;
 }
 .as {
+  display: flex;
+  gap: 12px;
   font-size: 13px;
   color: var(--ink-soft);
   margin-bottom: 6px;

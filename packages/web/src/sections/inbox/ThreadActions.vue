@@ -7,7 +7,10 @@ import { useBrand } from '../../stores/brand.ts'
 import { asideTimes } from './asideTimes.ts'
 
 const { thread } = defineProps<{ thread: ThreadAnswer }>()
-const emit = defineEmits<{ event: [kind: 'finish' | 'reopen' | 'setAside', until?: string]; give: [to: number | null] }>()
+const emit = defineEmits<{
+  event: [kind: 'finish' | 'reopen' | 'setAside', until?: string]
+  give: [to: number | null]
+}>()
 const { t } = useI18n()
 const brand = useBrand()
 const giveMenu = useTemplateRef<DropdownInstance>('giveMenu')
@@ -17,21 +20,41 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
 </script>
 
 <template>
-  <button v-if="thread.state !== 'done'" type="button" class="button" @click="emit('event', 'finish')">{{ t('inbox.finish') }}<span class="key">f</span></button>
-  <button v-if="thread.state !== 'open'" type="button" class="button" @click="emit('event', 'reopen')">{{ t('inbox.reopen') }}</button>
-  <el-dropdown ref="asideMenu" trigger="click" placement="top-start" @command="(until: string) => emit('event', 'setAside', until)">
+  <button v-if="thread.state !== 'done'" type="button" class="button" @click="emit('event', 'finish')">
+    {{ t('inbox.finish') }}<span class="key">f</span>
+  </button>
+  <button v-if="thread.state !== 'open'" type="button" class="button" @click="emit('event', 'reopen')">
+    {{ t('inbox.reopen') }}
+  </button>
+  <el-dropdown
+    ref="asideMenu"
+    trigger="click"
+    placement="top-start"
+    @command="(until: string) => emit('event', 'setAside', until)"
+  >
     <button type="button" class="button">{{ t('inbox.setAside') }}<span class="key">s</span></button>
     <template #dropdown>
       <el-dropdown-menu>
-        <el-dropdown-item v-for="time in times" :key="time.name" :command="time.until">{{ t(`inbox.${time.name}`) }}</el-dropdown-item>
+        <el-dropdown-item v-for="time in times" :key="time.name" :command="time.until">{{
+          t(`inbox.${time.name}`)
+        }}</el-dropdown-item>
       </el-dropdown-menu>
     </template>
   </el-dropdown>
-  <el-dropdown ref="giveMenu" trigger="click" placement="top-start" @command="(to: number) => emit('give', to || null)">
-    <button type="button" class="button">{{ thread.givenTo ? brand.colleagueName(thread.givenTo) : t('inbox.give') }}<span class="key">g</span></button>
+  <el-dropdown
+    ref="giveMenu"
+    trigger="click"
+    placement="top-start"
+    @command="(to: number) => emit('give', to || null)"
+  >
+    <button type="button" class="button">
+      {{ thread.givenTo ? brand.colleagueName(thread.givenTo) : t('inbox.give') }}<span class="key">g</span>
+    </button>
     <template #dropdown>
       <el-dropdown-menu>
-        <el-dropdown-item v-for="colleague in brand.colleagues" :key="colleague.id" :command="colleague.id">{{ colleague.name }}</el-dropdown-item>
+        <el-dropdown-item v-for="colleague in brand.colleagues" :key="colleague.id" :command="colleague.id">{{
+          colleague.name
+        }}</el-dropdown-item>
         <el-dropdown-item divided :command="0">{{ t('inbox.nobody') }}</el-dropdown-item>
       </el-dropdown-menu>
     </template>

@@ -8,48 +8,111 @@ import RatingSteps from '../../parts/RatingSteps.vue'
 import JudgeLine from './JudgeLine.vue'
 
 const { thread, may } = defineProps<{ thread: ThreadAnswer; may: boolean }>()
-const emit = defineEmits<{ judge: [entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null]; retry: [id: number]; callBack: [entry: ThreadEntry] }>()
+const emit = defineEmits<{
+  judge: [entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null]
+  retry: [id: number]
+  callBack: [entry: ThreadEntry]
+}>()
 const { t, when, exact } = useTexts()
 
 const lead = computed(() => thread.entries.findLast((e) => e.direction === 'in')?.id)
 const hits = computed(() => thread.watches.flatMap((w) => w.hits))
-const networkName = computed(() => (thread.network === 'feed' ? thread.profile : thread.network.charAt(0).toUpperCase() + thread.network.slice(1)))
+const networkName = computed(() =>
+  thread.network === 'feed'
+    ? thread.profile
+    : thread.network.charAt(0).toUpperCase() + thread.network.slice(1),
+)
 </script>
 
 <template>
   <div>
-    <article v-for="entry in thread.entries" :key="entry.id" class="entry" :class="{ ours: entry.direction === 'out', lead: entry.id === lead }" :data-entry="entry.id">
+    <p v-if="thread.kind === 'comment' && thread.title" class="post">
+      <b>{{ t('inbox.onPost') }}</b> {{ thread.title }}
+    </p>
+    <article
+      v-for="entry in thread.entries"
+      :key="entry.id"
+      class="entry"
+      :class="{ ours: entry.direction === 'out', lead: entry.id === lead }"
+      :data-entry="entry.id"
+    >
       <header>
         <b>{{ entry.direction === 'out' ? entry.author || t('inbox.us') : entry.author }}</b>
         <RatingSteps v-if="entry.rating !== null" :rating="entry.rating" />
         <time class="soft" :datetime="entry.at" :title="exact(entry.at)">{{ when(entry.at) }}</time>
       </header>
-      <h3 v-if="entry.title" class="words title"><EntryText :text="entry.title" :hits="entry.id === lead ? spansOfTitle(entry.title, hits) : []" /></h3>
+      <h3 v-if="entry.title" class="words title">
+        <EntryText :text="entry.title" :hits="entry.id === lead ? spansOfTitle(entry.title, hits) : []" />
+      </h3>
       <p v-if="entry.direction === 'out'" class="out">{{ entry.text }}</p>
       <p v-else-if="entry.text" class="said">
-        <EntryText :text="entry.text" :spans="spansOfText(entry.title, entry.spans)" :hits="entry.id === lead ? spansOfText(entry.title, hits) : []" />
+        <EntryText
+          :text="entry.text"
+          :spans="spansOfText(entry.title, entry.spans)"
+          :hits="entry.id === lead ? spansOfText(entry.title, hits) : []"
+        />
       </p>
       <p v-else class="soft">{{ t('inbox.noWords') }}</p>
-      <JudgeLine v-if="entry.direction === 'in'" :entry="entry" :may="may" @judge="(label) => emit('judge', entry, label)" />
+      <JudgeLine
+        v-if="entry.direction === 'in'"
+        :entry="entry"
+        :may="may"
+        @judge="(label) => emit('judge', entry, label)"
+      />
       <p v-if="entry.outbox" class="outbox" :class="entry.outbox.state" data-test="outbox">
-        {{ t(`inbox.outbox.${entry.outbox.state}`) }}<template v-if="entry.outbox.attempts > 1">, {{ t('inbox.tries', { n: entry.outbox.attempts }) }}</template>
+        {{ t(`inbox.outbox.${entry.outbox.state}`)
+        }}<template v-if="entry.outbox.attempts > 1"
+          >, {{ t('inbox.tries', { n: entry.outbox.attempts }) }}</template
+        >
         <template v-if="entry.outbox.error">: {{ entry.outbox.error }}</template>
         <template v-if="may && (entry.outbox.state === 'failed' || entry.outbox.state === 'waiting')">
-          <button type="button" class="plain" @click="emit('retry', entry.outbox.id)">{{ t('inbox.retry') }}</button>
-          <button type="button" class="plain" @click="emit('callBack', entry)">{{ t('inbox.callBack') }}</button>
+          <button type="button" class="plain" @click="emit('retry', entry.outbox.id)">
+            {{ t('inbox.retry') }}
+          </button>
+          <button type="button" class="plain" @click="emit('callBack', entry)">
+            {{ t('inbox.callBack') }}
+          </button>
         </template>
       </p>
-      <a v-if="entry.url" class="original" :href="entry.url" target="_blank" rel="noopener noreferrer">{{ t('inbox.original', { network: networkName }) }}</a>
+      <a v-if="entry.url" class="original" :href="entry.url" target="_blank" rel="noopener noreferrer">{{
+        t('inbox.original', { network: networkName })
+      }}</a>
     </article>
   </div>
 </template>
 
 <style scoped>
+.post {
+  max-width: 640px;
+  margin-top: 10px;
+  padding: 8px 12px;
+  background: var(--paper);
+  border-left: 3px solid var(--line);
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.post b {
+  font-weight: 600;
+  margin-right: 4px;
+}
 .entry {
   max-width: 640px;
   padding: 14px 0;
 }
-.entry + .entry {
+.entry + .post {
+  max-width: 640px;
+  margin-top: 10px;
+  padding: 8px 12px;
+  background: var(--paper);
+  border-left: 3px solid var(--line);
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.post b {
+  font-weight: 600;
+  margin-right: 4px;
+}
+.entry {
   border-top: 1px solid var(--line);
 }
 header {

@@ -11,16 +11,32 @@ const emit = defineEmits<{ open: [] }>()
 const { t, due, exact, when } = useTexts()
 const brand = useBrand()
 
-const owed = computed(() => (row.state === 'open' ? due(row.dueAt) : { text: t(`state.${row.state}`), past: false }))
+const owed = computed(() =>
+  row.state === 'open' ? due(row.dueAt) : { text: t(`state.${row.state}`), past: false },
+)
 const where = computed(() =>
-  [brand.placeName(row.placeId), row.network === 'feed' || row.network === 'file' ? row.profile : row.network.charAt(0).toUpperCase() + row.network.slice(1), row.private ? t('inbox.private') : '', row.paid ? t('inbox.onPaid') : '']
+  [
+    brand.placeName(row.placeId),
+    row.network === 'feed' || row.network === 'file'
+      ? row.profile
+      : row.network.charAt(0).toUpperCase() + row.network.slice(1),
+    row.private ? t('inbox.private') : '',
+    row.paid ? t('inbox.onPaid') : '',
+  ]
     .filter(Boolean)
     .join(' · '),
 )
 </script>
 
 <template>
-  <button type="button" class="row" :class="{ selected }" :aria-current="selected" :data-thread="row.threadId" @click="emit('open')">
+  <button
+    type="button"
+    class="row"
+    :class="{ selected }"
+    :aria-current="selected"
+    :data-thread="row.threadId"
+    @click="emit('open')"
+  >
     <span class="top">
       <span :class="{ past: owed.past }" :title="row.dueAt ? exact(row.dueAt) : ''">{{ owed.text }}</span>
       <span class="where">{{ where }}</span>

@@ -15,7 +15,16 @@ type Mapping = ImportReviewsDraft['mapping']
 const kind = ref<'reviews' | 'feed'>('reviews')
 const file = ref<{ name: string; text: string } | null>(null)
 const preview = ref<ImportPreview | null>(null)
-const mapping = ref<Mapping>({ text: null, rating: null, at: null, author: null, title: null, place: null, outsideId: null, url: null })
+const mapping = ref<Mapping>({
+  text: null,
+  rating: null,
+  at: null,
+  author: null,
+  title: null,
+  place: null,
+  outsideId: null,
+  url: null,
+})
 const busy = ref(false)
 const problem = ref<CallProblem | null>(null)
 const result = ref<ImportAnswer | null>(null)
@@ -59,7 +68,10 @@ async function choose(event: Event): Promise<void> {
 const bringIn = () =>
   guard(async () => {
     const { name, text } = file.value!
-    result.value = kind.value === 'reviews' ? await call(routes.importReviews, { body: { name, csv: text, mapping: mapping.value } }) : await call(routes.importFeed, { body: { name, document: text } })
+    result.value =
+      kind.value === 'reviews'
+        ? await call(routes.importReviews, { body: { name, csv: text, mapping: mapping.value } })
+        : await call(routes.importFeed, { body: { name, document: text } })
     await brand.load()
   })
 function restart(): void {
@@ -68,7 +80,14 @@ function restart(): void {
   result.value = null
   problem.value = null
 }
-const link = computed(() => (kind.value === 'reviews' ? { path: '/inbox', query: { state: 'any', given: 'anybody', channel: 'import', time: 'all', order: 'newest' } } : { path: '/watch', query: { channel: 'news', time: 'all' } }))
+const link = computed(() =>
+  kind.value === 'reviews'
+    ? {
+        path: '/inbox',
+        query: { state: 'any', given: 'anybody', channel: 'import', time: 'all', order: 'newest' },
+      }
+    : { path: '/watch', query: { channel: 'news', time: 'all' } },
+)
 </script>
 
 <template>
@@ -79,38 +98,96 @@ const link = computed(() => (kind.value === 'reviews' ? { path: '/inbox', query:
         <el-radio value="reviews">{{ t('import.reviews') }}</el-radio>
         <el-radio value="feed">{{ t('import.feed') }}</el-radio>
       </el-radio-group>
-      <label class="button file">{{ t('import.choose') }}<input type="file" class="reader-only" :accept="kind === 'reviews' ? '.csv,.tsv,.txt,text/csv' : '.xml,.rss,.atom,.json'" data-test="file" @change="choose" /></label>
+      <label class="button file"
+        >{{ t('import.choose')
+        }}<input
+          type="file"
+          class="reader-only"
+          :accept="kind === 'reviews' ? '.csv,.tsv,.txt,text/csv' : '.xml,.rss,.atom,.json'"
+          data-test="file"
+          @change="choose"
+      /></label>
       <span v-if="file" class="soft">{{ file.name }}</span>
       <ProblemNote v-if="problem" :problem="problem" @again="bringIn" />
       <form v-if="file && (preview || kind === 'feed') && !result" class="mapping" @submit.prevent="bringIn">
         <template v-if="preview">
-          <p>{{ t('import.rows', { n: number(preview.rows), s: t(`import.separator.${preview.separator}`) }, preview.rows) }}</p>
+          <p>
+            {{
+              t(
+                'import.rows',
+                { n: number(preview.rows), s: t(`import.separator.${preview.separator}`) },
+                preview.rows,
+              )
+            }}
+          </p>
           <h4>{{ t('import.mapping') }}</h4>
           <div class="fields">
             <label v-for="name in fieldNames" :key="name" :data-field="name">
               <span>{{ t(`import.field.${name}`) }}</span>
-              <el-select v-model="mapping[name]" clearable :placeholder="t('import.skip')" :value-on-clear="null">
-                <el-option v-for="column in preview.columns" :key="column.name" :value="column.name" :label="column.name" />
+              <el-select
+                v-model="mapping[name]"
+                clearable
+                :placeholder="t('import.skip')"
+                :value-on-clear="null"
+              >
+                <el-option
+                  v-for="column in preview.columns"
+                  :key="column.name"
+                  :value="column.name"
+                  :label="column.name"
+                />
               </el-select>
             </label>
           </div>
           <div class="sample">
             <table>
-              <thead><tr><th v-for="column in preview.columns" :key="column.name">{{ column.name }}</th></tr></thead>
+              <thead>
+                <tr>
+                  <th v-for="column in preview.columns" :key="column.name">{{ column.name }}</th>
+                </tr>
+              </thead>
               <tbody>
-                <tr v-for="i in 3" :key="i"><td v-for="column in preview.columns" :key="column.name" class="words">{{ column.sample[i - 1] }}</td></tr>
+                <tr v-for="i in 3" :key="i">
+                  <td v-for="column in preview.columns" :key="column.name" class="words">
+                    {{ column.sample[i - 1] }}
+                  </td>
+                </tr>
               </tbody>
             </table>
           </div>
         </template>
-        <button type="submit" class="button primary" :disabled="busy">{{ busy ? t('import.working') : preview ? t('import.go', { n: number(preview.rows) }, preview.rows) : t('import.goFeed') }}</button>
+        <button type="submit" class="button primary" :disabled="busy">
+          {{
+            busy
+              ? t('import.working')
+              : preview
+                ? t('import.go', { n: number(preview.rows) }, preview.rows)
+                : t('import.goFeed')
+          }}
+        </button>
       </form>
       <section v-if="result" class="result" data-test="import-result">
-        <p role="status"><b>{{ t('import.result', { added: number(result.added), known: number(result.known), refused: number(result.refused) }) }}</b> <RouterLink v-if="result.added" :to="link">{{ t('import.see') }}</RouterLink></p>
+        <p role="status">
+          <b>{{
+            t('import.result', {
+              added: number(result.added),
+              known: number(result.known),
+              refused: number(result.refused),
+            })
+          }}</b>
+          <RouterLink v-if="result.added" :to="link">{{ t('import.see') }}</RouterLink>
+        </p>
         <template v-if="result.problems.length">
           <h4>{{ t('import.problems') }}</h4>
           <table>
-            <thead><tr><th>{{ t('import.line') }}</th><th>{{ t('import.what') }}</th><th>{{ t('import.reason') }}</th><th>{{ t('import.value') }}</th></tr></thead>
+            <thead>
+              <tr>
+                <th>{{ t('import.line') }}</th>
+                <th>{{ t('import.what') }}</th>
+                <th>{{ t('import.reason') }}</th>
+                <th>{{ t('import.value') }}</th>
+              </tr>
+            </thead>
             <tbody>
               <tr v-for="row in result.problems" :key="row.line + row.field">
                 <td>{{ row.line }}</td>

@@ -2,7 +2,13 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { ElMessageBox } from 'element-plus'
-import { errorCatalogue, routes, type ErrorCode, type NetworkAnswer, type ProfileAnswer } from '@murrabel/contract'
+import {
+  errorCatalogue,
+  routes,
+  type ErrorCode,
+  type NetworkAnswer,
+  type ProfileAnswer,
+} from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -24,10 +30,14 @@ const address = ref('')
 const busy = ref('')
 const may = computed(() => brand.may('setUp'))
 
-const connected = computed(() => (typeof route.query.connected === 'string' ? route.query.connected.split(',').length : 0))
+const connected = computed(() =>
+  typeof route.query.connected === 'string' ? route.query.connected.split(',').length : 0,
+)
 const refused = computed(() => {
   const code = route.query.problem
-  return typeof code === 'string' && Object.hasOwn(errorCatalogue, code) ? errorCatalogue[code as ErrorCode].sentence : ''
+  return typeof code === 'string' && Object.hasOwn(errorCatalogue, code)
+    ? errorCatalogue[code as ErrorCode].sentence
+    : ''
 })
 
 async function load(): Promise<void> {
@@ -73,7 +83,10 @@ const addFeed = () =>
     feedProblem,
   )
 async function disconnect(profile: ProfileAnswer): Promise<void> {
-  const sure = await ElMessageBox.confirm(t('profiles.disconnectSure', { name: profile.name }), { confirmButtonText: t('profiles.disconnect'), cancelButtonText: t('watch.form.cancel') }).catch(() => null)
+  const sure = await ElMessageBox.confirm(t('profiles.disconnectSure', { name: profile.name }), {
+    confirmButtonText: t('profiles.disconnect'),
+    cancelButtonText: t('watch.form.cancel'),
+  }).catch(() => null)
   if (!sure) return
   await guard('disconnect', async () => {
     await call(routes.disconnect, { params: { id: profile.id } })
@@ -81,26 +94,62 @@ async function disconnect(profile: ProfileAnswer): Promise<void> {
     await load()
   })
 }
-const look = (profile: ProfileAnswer) => guard('look', async () => void (await call(routes.collectNow, { params: { id: profile.id } })))
-const again = (profile: ProfileAnswer) => (profile.network === 'feed' ? guard('feed', async () => void (await call(routes.connectFeed, { body: { address: profile.url ?? '', name: profile.name } })).id) : connect(profile.network))
-const share = (profile: ProfileAnswer) => (profile.historyTotal ? Math.min(100, (100 * profile.historyDone) / profile.historyTotal) : 0)
+const look = (profile: ProfileAnswer) =>
+  guard('look', async () => void (await call(routes.collectNow, { params: { id: profile.id } })))
+const again = (profile: ProfileAnswer) =>
+  profile.network === 'feed'
+    ? guard(
+        'feed',
+        async () =>
+          void (await call(routes.connectFeed, { body: { address: profile.url ?? '', name: profile.name } }))
+            .id,
+      )
+    : connect(profile.network)
+const share = (profile: ProfileAnswer) =>
+  profile.historyTotal ? Math.min(100, (100 * profile.historyDone) / profile.historyTotal) : 0
 </script>
 
 <template>
   <SetUpFrame :title="t('profiles.title')" :intro="t('profiles.intro')">
-    <p v-if="connected" class="told" role="status">{{ t('profiles.connected', { n: connected }, connected) }}</p>
+    <p v-if="connected" class="told" role="status">
+      {{ t('profiles.connected', { n: connected }, connected) }}
+    </p>
     <p v-if="refused" class="told wrong" role="alert">{{ refused }}</p>
     <ProblemNote v-if="problem" :problem="problem" @again="load" />
     <div v-if="may" class="connect">
-      <button v-for="network in networks" :key="network.network" type="button" class="button primary" :disabled="busy !== ''" @click="connect(network.network)">{{ busy === network.network ? t('profiles.connecting', { name: network.name }) : t('profiles.connect', { name: network.name }) }}</button>
+      <button
+        v-for="network in networks"
+        :key="network.network"
+        type="button"
+        class="button primary"
+        :disabled="busy !== ''"
+        @click="connect(network.network)"
+      >
+        {{
+          busy === network.network
+            ? t('profiles.connecting', { name: network.name })
+            : t('profiles.connect', { name: network.name })
+        }}
+      </button>
       <form class="feed" @submit.prevent="addFeed">
-        <el-input v-model="address" :placeholder="t('profiles.feedAddress')" :aria-label="t('profiles.feedAddress')" maxlength="2000" />
-        <button type="submit" class="button" :disabled="!address.trim() || busy !== ''">{{ busy === 'feed' ? t('profiles.adding') : t('profiles.addFeed') }}</button>
+        <el-input
+          v-model="address"
+          :placeholder="t('profiles.feedAddress')"
+          :aria-label="t('profiles.feedAddress')"
+          maxlength="2000"
+        />
+        <button type="submit" class="button" :disabled="!address.trim() || busy !== ''">
+          {{ busy === 'feed' ? t('profiles.adding') : t('profiles.addFeed') }}
+        </button>
       </form>
     </div>
     <p v-else class="soft">{{ t('profiles.noRight') }}</p>
     <ProblemNote v-if="feedProblem" :problem="feedProblem" @again="addFeed" />
-    <EmptyPlace v-if="profiles && !profiles.length" :title="t('profiles.none')" :text="t('profiles.noneHint')" />
+    <EmptyPlace
+      v-if="profiles && !profiles.length"
+      :title="t('profiles.none')"
+      :text="t('profiles.noneHint')"
+    />
     <table v-if="profiles?.length">
       <thead>
         <tr>
@@ -115,25 +164,66 @@ const share = (profile: ProfileAnswer) => (profile.historyTotal ? Math.min(100, 
         <tr v-for="profile in profiles" :key="profile.id" :data-profile="profile.name">
           <td>
             <b>{{ profile.name }}</b>
-            <small class="soft">{{ t(`lens.channel.${profile.channel}`) }}<template v-if="profile.network !== 'file'"> · {{ profile.capabilities.live ? t('profiles.live') : t('profiles.polled') }}</template></small>
+            <small class="soft"
+              >{{ t(`lens.channel.${profile.channel}`)
+              }}<template v-if="profile.network !== 'file'">
+                · {{ profile.capabilities.live ? t('profiles.live') : t('profiles.polled') }}</template
+              ></small
+            >
           </td>
           <td>{{ brand.placeName(profile.placeId) }}</td>
           <td class="figure">{{ number(profile.entries) }}</td>
           <td>
-            <span :class="{ wrong: profile.status === 'expired' || profile.status === 'failing' }" data-test="status">{{ t(`profiles.status.${profile.status}`) }}</span>
+            <span
+              :class="{ wrong: profile.status === 'expired' || profile.status === 'failing' }"
+              data-test="status"
+              >{{ t(`profiles.status.${profile.status}`) }}</span
+            >
             <template v-if="profile.status === 'collecting'">
-              <span class="soft"> {{ t('profiles.progress', { done: number(profile.historyDone), total: profile.historyTotal === null ? '…' : number(profile.historyTotal) }) }}</span>
+              <span class="soft">
+                {{
+                  t('profiles.progress', {
+                    done: number(profile.historyDone),
+                    total: profile.historyTotal === null ? '…' : number(profile.historyTotal),
+                  })
+                }}</span
+              >
               <el-progress :percentage="share(profile)" :show-text="false" :stroke-width="4" />
             </template>
             <small v-else-if="profile.error" class="wrong">{{ profile.error }}</small>
-            <small v-else-if="profile.collectedAt" class="soft" :title="exact(profile.collectedAt)">{{ t('profiles.collected', { t: when(profile.collectedAt) }) }}</small>
+            <small v-else-if="profile.collectedAt" class="soft" :title="exact(profile.collectedAt)">{{
+              t('profiles.collected', { t: when(profile.collectedAt) })
+            }}</small>
           </td>
           <td class="actions">
             <template v-if="may && profile.network !== 'file'">
-              <button v-if="profile.status === 'expired'" type="button" class="button primary" @click="again(profile)">{{ t('profiles.renew') }}</button>
-              <button v-else-if="profile.status === 'disconnected'" type="button" class="button" @click="again(profile)">{{ t('profiles.connectAgain') }}</button>
-              <button v-else type="button" class="button" @click="look(profile)">{{ t('profiles.look') }}</button>
-              <button v-if="profile.status !== 'disconnected'" type="button" class="button" @click="disconnect(profile)">{{ t('profiles.disconnect') }}</button>
+              <button
+                v-if="profile.status === 'expired'"
+                type="button"
+                class="button primary"
+                @click="again(profile)"
+              >
+                {{ t('profiles.renew') }}
+              </button>
+              <button
+                v-else-if="profile.status === 'disconnected'"
+                type="button"
+                class="button"
+                @click="again(profile)"
+              >
+                {{ t('profiles.connectAgain') }}
+              </button>
+              <button v-else type="button" class="button" @click="look(profile)">
+                {{ t('profiles.look') }}
+              </button>
+              <button
+                v-if="profile.status !== 'disconnected'"
+                type="button"
+                class="button"
+                @click="disconnect(profile)"
+              >
+                {{ t('profiles.disconnect') }}
+              </button>
             </template>
           </td>
         </tr>

@@ -25,13 +25,20 @@ async function submit(): Promise<void> {
   fields.value = {}
   busy.value = true
   try {
-    const given = await signInSchema.validate({ email: email.value, password: password.value }, { abortEarly: false })
+    const given = await signInSchema.validate(
+      { email: email.value, password: password.value },
+      { abortEarly: false },
+    )
     await brand.signIn(given)
     void counts.load().catch(() => {})
-    const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//') ? route.query.to : '/inbox'
+    const to =
+      typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
+        ? route.query.to
+        : '/inbox'
     await router.push(to)
   } catch (error) {
-    if (error instanceof ValidationError) fields.value = Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message]))
+    if (error instanceof ValidationError)
+      fields.value = Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message]))
     else if (error instanceof CallProblem) problem.value = error
     else throw error
   } finally {
@@ -49,10 +56,18 @@ async function submit(): Promise<void> {
       <el-input id="email" v-model="email" type="email" autocomplete="username" autofocus />
       <p v-if="fields.email" class="wrong">{{ fields.email }}</p>
       <label for="password">{{ t('signIn.password') }}</label>
-      <el-input id="password" v-model="password" type="password" autocomplete="current-password" show-password />
+      <el-input
+        id="password"
+        v-model="password"
+        type="password"
+        autocomplete="current-password"
+        show-password
+      />
       <p v-if="fields.password" class="wrong">{{ fields.password }}</p>
       <ProblemNote v-if="problem" :problem="problem" @again="submit" />
-      <button class="button primary go" type="submit" :disabled="busy">{{ busy ? t('signIn.checking') : t('signIn.go') }}</button>
+      <button class="button primary go" type="submit" :disabled="busy">
+        {{ busy ? t('signIn.checking') : t('signIn.go') }}
+      </button>
     </form>
   </main>
 </template>

@@ -12,21 +12,39 @@ const { row, selected = false } = defineProps<{ row: EntryRow; selected?: boolea
 const { t, when, exact } = useTexts()
 const brand = useBrand()
 const hits = computed(() => row.hits ?? [])
-const where = computed(() => [row.author, row.profile, brand.placeName(row.placeId)].filter(Boolean).join(' · '))
+const where = computed(() =>
+  [row.author, row.profile, brand.placeName(row.placeId)].filter(Boolean).join(' · '),
+)
 </script>
 
 <template>
   <article class="mention" :class="{ selected }" data-test="mention">
     <SentimentMark class="mark" :sentiment="row.sentiment" />
     <div>
-      <p v-if="row.title" class="title"><EntryText :text="row.title" :hits="spansOfTitle(row.title, hits)" /></p>
-      <p class="text"><EntryText :text="row.text" :hits="spansOfText(row.title, hits)" :spans="spansOfText(row.title, row.spans)" /></p>
+      <p v-if="row.title" class="title">
+        <EntryText :text="row.title" :hits="spansOfTitle(row.title, hits)" />
+      </p>
+      <p class="text">
+        <EntryText
+          :text="row.text"
+          :hits="spansOfText(row.title, hits)"
+          :spans="spansOfText(row.title, row.spans)"
+        />
+      </p>
       <p class="meta">
         <RatingSteps v-if="row.rating !== null" :rating="row.rating" />
         <span>{{ where }}</span>
         <time :datetime="row.at" :title="exact(row.at)">{{ when(row.at) }}</time>
-        <RouterLink :to="{ path: `/inbox/${row.threadId}`, query: { state: 'any', given: 'anybody', kind: 'all', time: 'all', order: 'newest' } }">{{ t('watch.openThread') }}</RouterLink>
-        <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{ t('inbox.original', { network: row.profile }) }}</a>
+        <RouterLink
+          :to="{
+            path: `/inbox/${row.threadId}`,
+            query: { state: 'any', given: 'anybody', kind: 'all', time: 'all', order: 'newest' },
+          }"
+          >{{ t('watch.openThread') }}</RouterLink
+        >
+        <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{
+          t('inbox.original', { network: row.profile })
+        }}</a>
       </p>
     </div>
   </article>

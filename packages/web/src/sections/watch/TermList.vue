@@ -23,7 +23,9 @@ function add(): void {
     .split(/[,\n;]/)
     .map((text) => text.trim())
     .filter((text) => text && !terms.value.some((term) => term.text === text))
-    .map((text) => (text.endsWith('*') && text.length > 1 ? { text: text.slice(0, -1), prefix: true } : { text }))
+    .map((text) =>
+      text.endsWith('*') && text.length > 1 ? { text: text.slice(0, -1), prefix: true } : { text },
+    )
   if (fresh.length) terms.value = [...terms.value, ...fresh]
   typed.value = ''
 }
@@ -33,7 +35,8 @@ function onBackspace(): void {
 function change(index: number, part: Partial<TermDraft>): void {
   terms.value = terms.value.map((term, i) => (i === index ? { ...term, ...part } : term))
 }
-const signs = (term: TermDraft) => `${term.prefix ? '…' : ''}${term.exactCase ? ' Aa' : ''}${term.slack ? ' ±1' : ''}`
+const signs = (term: TermDraft) =>
+  `${term.prefix ? '…' : ''}${term.exactCase ? ' Aa' : ''}${term.slack ? ' ±1' : ''}`
 defineExpose({ add })
 </script>
 
@@ -43,12 +46,41 @@ defineExpose({ add })
     <div class="box">
       <span v-for="(term, i) in terms" :key="term.text" class="term">
         <el-popover trigger="click" :width="260" placement="bottom-start" :show-arrow="false">
-          <template #reference><button type="button" class="name words" :aria-label="t('watch.form.options', { term: term.text })">{{ term.text }}<small v-if="signs(term)">{{ signs(term) }}</small></button></template>
-          <el-checkbox v-for="name in switches" :key="name" :model-value="term[name] ?? false" :label="t(`watch.form.${name}`)" @change="(on) => change(i, { [name]: Boolean(on) })" />
+          <template #reference
+            ><button
+              type="button"
+              class="name words"
+              :aria-label="t('watch.form.options', { term: term.text })"
+            >
+              {{ term.text }}<small v-if="signs(term)">{{ signs(term) }}</small>
+            </button></template
+          >
+          <el-checkbox
+            v-for="name in switches"
+            :key="name"
+            :model-value="term[name] ?? false"
+            :label="t(`watch.form.${name}`)"
+            @change="(on) => change(i, { [name]: Boolean(on) })"
+          />
         </el-popover>
-        <button type="button" class="remove" :aria-label="t('watch.form.remove', { term: term.text })" @click="terms = terms.filter((_, k) => k !== i)"><X :size="12" /></button>
+        <button
+          type="button"
+          class="remove"
+          :aria-label="t('watch.form.remove', { term: term.text })"
+          @click="terms = terms.filter((_, k) => k !== i)"
+        >
+          <X :size="12" />
+        </button>
       </span>
-      <input :id="id" v-model="typed" maxlength="2000" :placeholder="terms.length ? '' : hint" @keydown.enter.prevent="add" @keydown.backspace="onBackspace" @blur="add" />
+      <input
+        :id="id"
+        v-model="typed"
+        maxlength="2000"
+        :placeholder="terms.length ? '' : hint"
+        @keydown.enter.prevent="add"
+        @keydown.backspace="onBackspace"
+        @blur="add"
+      />
     </div>
     <p v-for="problem in problems" :key="problem" class="wrong">{{ problem }}</p>
   </div>

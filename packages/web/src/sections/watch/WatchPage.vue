@@ -35,14 +35,20 @@ const selected = ref<number | null>(null)
 const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
 
 const current = computed(() => brand.watches.find((w) => w.id === lens.value.watch) ?? null)
-const terms = computed(() => (current.value ? current.value.query.anyOf.length + current.value.query.allOf.length + current.value.query.links.length : 0))
+const terms = computed(() =>
+  current.value
+    ? current.value.query.anyOf.length + current.value.query.allOf.length + current.value.query.links.length
+    : 0,
+)
 
 /** The chart under the header: the lens's own range, in bars of its own. */
 const chart = shallowRef<TideAnswer | null>(null)
 let chartRun = 0
 async function loadChart(): Promise<void> {
   const mine = ++chartRun
-  const answer = await call(routes.tide, { query: [...lensQuery(lens.value), ['span', 'range']] }).catch(() => null)
+  const answer = await call(routes.tide, { query: [...lensQuery(lens.value), ['span', 'range']] }).catch(
+    () => null,
+  )
   if (mine === chartRun) chart.value = answer
 }
 const figures = computed(() => (chart.value ? watchFigures(chart.value) : null))
@@ -55,7 +61,8 @@ watch(query, () => {
   void loadChart()
 })
 onMounted(async () => {
-  if (lens.value.watch === null && brand.watches.length) change({ watch: Math.min(...brand.watches.map((w) => w.id)) })
+  if (lens.value.watch === null && brand.watches.length)
+    change({ watch: Math.min(...brand.watches.map((w) => w.id)) })
   await loadAll()
 })
 const refresh = gathered(() => {
@@ -68,7 +75,10 @@ useLive(({ kind }) => {
 })
 
 function openBar(index: number): void {
-  if (chart.value) change({ range: rangeOfBuckets(chart.value.buckets, index, index, { zone: brand.zone, unit: chart.value.unit }) })
+  if (chart.value)
+    change({
+      range: rangeOfBuckets(chart.value.buckets, index, index, { zone: brand.zone, unit: chart.value.unit }),
+    })
 }
 function edit(item: WatchAnswer | null): void {
   editing.value = item
@@ -114,7 +124,10 @@ async function judge(label: 'positive' | 'neutral' | 'negative'): Promise<void> 
   }
   try {
     await put(label)
-    undo.tell({ text: t('undo.corrected', { label: t(`sentiment.${label}`) }), undo: () => put(before === 'unread' ? null : before) })
+    undo.tell({
+      text: t('undo.corrected', { label: t(`sentiment.${label}`) }),
+      undo: () => put(before === 'unread' ? null : before),
+    })
   } catch (error) {
     if (!(error instanceof CallProblem)) throw error
     undo.tell({ text: error.problem.detail, problem: true })
@@ -134,53 +147,122 @@ useKeys({
 
 <template>
   <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset" />
-  <TideLine :lens="lens" :tide="strip.tide.value" :loading="strip.loading.value" @range="(range) => change({ range })" />
+  <TideLine
+    :lens="lens"
+    :tide="strip.tide.value"
+    :loading="strip.loading.value"
+    @range="(range) => change({ range })"
+  />
   <main class="body">
     <nav class="watches" :aria-label="t('watch.watches')">
-      <button v-for="item in brand.watches" :key="item.id" type="button" class="watch" :class="{ chosen: item.id === lens.watch }" :aria-current="item.id === lens.watch" @click="change({ watch: item.id })">
+      <button
+        v-for="item in brand.watches"
+        :key="item.id"
+        type="button"
+        class="watch"
+        :class="{ chosen: item.id === lens.watch }"
+        :aria-current="item.id === lens.watch"
+        @click="change({ watch: item.id })"
+      >
         <b>{{ item.name }}</b>
-        <span class="soft">{{ item.historyDone < item.historyTotal ? t('watch.reading', { done: number(item.historyDone), total: number(item.historyTotal) }) : number(item.mentions) }}</span>
+        <span class="soft">{{
+          item.historyDone < item.historyTotal
+            ? t('watch.reading', { done: number(item.historyDone), total: number(item.historyTotal) })
+            : t('watch.inAll', { n: number(item.mentions) })
+        }}</span>
       </button>
-      <div v-if="brand.may('watch')" class="new"><button type="button" class="button" @click="edit(null)">{{ t('watch.new') }}</button></div>
+      <div v-if="brand.may('watch')" class="new">
+        <button type="button" class="button" @click="edit(null)">{{ t('watch.new') }}</button>
+      </div>
     </nav>
     <section class="main">
-      <EmptyPlace v-if="!brand.watches.length" :title="t('watch.emptyTitle')" :text="t('watch.empty')"><button v-if="brand.may('watch')" type="button" class="button primary" @click="edit(null)">{{ t('watch.new') }}</button></EmptyPlace>
+      <EmptyPlace v-if="!brand.watches.length" :title="t('watch.emptyTitle')" :text="t('watch.empty')"
+        ><button v-if="brand.may('watch')" type="button" class="button primary" @click="edit(null)">
+          {{ t('watch.new') }}
+        </button></EmptyPlace
+      >
       <template v-else>
         <header v-if="current" class="head">
           <h2>{{ current.name }}</h2>
-          <span class="soft">{{ t('watch.listensFor', { n: terms }, terms) }}<template v-if="current.query.noneOf.length">, {{ t('watch.leavesOut', { n: current.query.noneOf.length }) }}</template></span>
+          <span class="soft"
+            >{{ t('watch.listensFor', { n: terms }, terms)
+            }}<template v-if="current.query.noneOf.length"
+              >, {{ t('watch.leavesOut', { n: current.query.noneOf.length }) }}</template
+            ></span
+          >
           <span class="buttons">
             <button type="button" class="button" @click="edit(current)">{{ t('watch.edit') }}</button>
-            <button v-if="brand.may('watch')" type="button" class="button" @click="remove(current)">{{ t('watch.delete') }}</button>
+            <button v-if="brand.may('watch')" type="button" class="button" @click="remove(current)">
+              {{ t('watch.delete') }}
+            </button>
           </span>
         </header>
         <dl v-if="figures" class="figures">
           <div>
             <dt>{{ t('watch.mentions') }}</dt>
-            <dd><b data-test="mentions">{{ number(figures.total) }}</b> <span class="soft">{{ t('watch.inRange') }}</span></dd>
+            <dd>
+              <b data-test="mentions">{{ number(figures.total) }}</b>
+              <span class="soft">{{ t('watch.inRange') }}</span>
+            </dd>
           </div>
           <div>
             <dt>{{ t('watch.net') }}</dt>
-            <dd v-if="figures.net"><b>{{ points(figures.net.net) }}</b> <span class="soft">{{ points(figures.net.low) }} – {{ points(figures.net.high) }}, n = {{ number(figures.net.n) }}</span></dd>
+            <dd v-if="figures.net">
+              <b>{{ points(figures.net.net) }}</b>
+              <span class="soft"
+                >{{ points(figures.net.low) }} – {{ points(figures.net.high) }}, n =
+                {{ number(figures.net.n) }}</span
+              >
+            </dd>
             <dd v-else class="soft">{{ t('watch.netNone') }}</dd>
           </div>
           <div>
             <dt>{{ t('watch.shares') }}</dt>
             <dd>
-              <button v-for="sentiment in (['positive', 'neutral', 'negative'] as const)" :key="sentiment" type="button" class="plain share" @click="change({ sentiments: [sentiment] })">{{ number(figures[sentiment]) }}</button>
+              <button
+                v-for="sentiment in ['positive', 'neutral', 'negative'] as const"
+                :key="sentiment"
+                type="button"
+                class="plain share"
+                @click="change({ sentiments: [sentiment] })"
+              >
+                {{ number(figures[sentiment]) }}
+              </button>
               <span v-if="figures.unread" class="soft">{{ t('watch.unread', { n: figures.unread }) }}</span>
             </dd>
           </div>
         </dl>
-        <VolumeChart v-if="chart" :tide="chart" :caption="t('watch.perDay', { unit: t(`watch.unit.${chart.unit}`) })" @open="openBar" />
-        <LensProblem v-if="problems.length" :what="joined(problems.map((p) => `${p.field}=${p.value}`))" @reset="reset" />
+        <VolumeChart
+          v-if="chart"
+          :tide="chart"
+          :caption="t('watch.perDay', { unit: t(`watch.unit.${chart.unit}`) })"
+          @open="openBar"
+        />
+        <LensProblem
+          v-if="problems.length"
+          :what="joined(problems.map((p) => `${p.field}=${p.value}`))"
+          @reset="reset"
+        />
         <ProblemNote v-if="entries.problem.value" :problem="entries.problem.value" @again="loadAll" />
         <h4 class="title">{{ t('watch.mentions') }}</h4>
         <div class="mentions">
-          <VirtualList v-if="rows.length" :rows="rows" :estimate="86" :label="t('watch.mentions')" :selected="selected" @end="entries.more">
-            <template #default="{ row }"><MentionRow :row="row" :selected="row.id === selected" @click="selected = row.id" /></template>
+          <VirtualList
+            v-if="rows.length"
+            :rows="rows"
+            :estimate="86"
+            :label="t('watch.mentions')"
+            :selected="selected"
+            @end="entries.more"
+          >
+            <template #default="{ row }"
+              ><MentionRow :row="row" :selected="row.id === selected" @click="selected = row.id"
+            /></template>
           </VirtualList>
-          <EmptyPlace v-else-if="!entries.loading.value && !entries.problem.value" :text="t('watch.noMentions')"><button type="button" class="button" @click="reset">{{ t('lens.reset') }}</button></EmptyPlace>
+          <EmptyPlace
+            v-else-if="!entries.loading.value && !entries.problem.value"
+            :text="t('watch.noMentions')"
+            ><button type="button" class="button" @click="reset">{{ t('lens.reset') }}</button></EmptyPlace
+          >
         </div>
       </template>
     </section>

@@ -24,4 +24,5 @@ export function watchFigures({ buckets }: TideAnswer): WatchFigures {
 }
 
 /** A share of -1 to 1 in points of a hundred, with a true minus. */
-export const points = (value: number) => `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(Math.round(value * 100))}`
+export const points = (value: number) =>
+  `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(Math.round(value * 100))}`
