@@ -27,6 +27,11 @@ export interface Config {
   /** Folder of the built web application; null serves none. */
   webFolder: string | null
   logLevel: string
+  /**
+   * Seconds after which work that a process began and did not end is taken over by another: longer than any request to a
+   * network with its retries. Default 20.
+   */
+  leaseSeconds: number
 }
 
 /** Reads the settings from the environment; names every one that is missing or wrong. */
@@ -56,5 +61,6 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     web: env.MURRABEL_ROLE !== 'jobs',
     webFolder: env.MURRABEL_WEB ?? null,
     logLevel: env.LOG_LEVEL ?? 'info',
+    leaseSeconds: Number(env.MURRABEL_LEASE_SECONDS ?? 20),
   }
 }

@@ -16,6 +16,8 @@ export function canonicalLink(address: string): string | null {
     return null
   }
   if (url.protocol !== 'http:' && url.protocol !== 'https:') return null
+  // "mailto:a@b" and the like: what stands before the @ is no host.
+  if (url.username || url.password) return null
   const host = url.hostname
     .toLowerCase()
     .replace(/^www\./, '')

@@ -13,7 +13,7 @@ const queues = { collect: 'collect', send: 'send', watchHistory: 'watch-history'
 /** How often each kind of profile is looked at without being told: where no webhook comes, and in case one was lost. */
 const feedMinutes = 5
 const profileMinutes = 10
-const sweepMs = 5_000
+const sweepMs = 2_000
 
 interface Started {
   jobs: Jobs
@@ -167,9 +167,9 @@ class Worker {
     await this.sweepWatches()
     const due = await this.context.db.rows<{ id: number }>(
       `SELECT id FROM profiles WHERE network <> 'file' AND (
-         (status = 'collecting' AND coalesce(collected_at, '-infinity') < now() - interval '10 seconds')
+         (status = 'collecting' AND coalesce(collected_at, '-infinity') < now() - $3::int * interval '1 second')
          OR (status = 'connected' AND collected_at < now() - CASE WHEN network = 'feed' THEN $1::int ELSE $2::int END * interval '1 minute')) ORDER BY collected_at NULLS FIRST LIMIT 20`,
-      [feedMinutes, profileMinutes],
+      [feedMinutes, profileMinutes, this.context.config.leaseSeconds],
     )
     for (const { id } of due) void this.track(this.collect(id))
   }

@@ -30,6 +30,8 @@ export const noFaults: Faults = {
 }
 
 export class SwitchBoard {
+  /** Told of every request to the network's interface, when it comes in and when its answer has gone out. */
+  observe: (request: { method: string; path: string }, moment: 'arrived' | 'answered') => void = () => {}
   faults: Faults = { ...noFaults }
   private windowStart = 0
   private inWindow = 0
@@ -37,6 +39,9 @@ export class SwitchBoard {
   /** Puts the faults in the way of the network's own answers. */
   readonly middleware = (req: Request, res: Response, next: NextFunction): void => {
     const { faults } = this
+    const request = { method: req.method, path: req.path }
+    this.observe(request, 'arrived')
+    res.once('finish', () => this.observe(request, 'answered'))
     if (faults.timeouts > 0) {
       faults.timeouts--
       req.socket.setTimeout(60_000, () => req.socket.destroy())

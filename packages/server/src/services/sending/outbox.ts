@@ -5,8 +5,6 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { withProfileKey } from '../profiles/keys.ts'
 
-/** A worker that died in the middle is taken over after this; longer than any request with its retries. */
-const leaseSeconds = 20
 const maxAttempts = 8
 
 interface OutboxRow {
@@ -50,7 +48,7 @@ export async function drainOutbox(context: Context): Promise<number> {
 }
 
 /** Takes the next due row under a lease. What another worker sends right now is passed over. */
-function claim({ db }: Context): Promise<OutboxRow | undefined> {
+function claim({ db, config }: Context): Promise<OutboxRow | undefined> {
   return db.one<OutboxRow>(
     `UPDATE outbox o SET state = 'sending', attempts = o.attempts + 1, next_at = now() + $1::int * interval '1 second'
      FROM (SELECT id FROM outbox WHERE state IN ('waiting', 'sending') AND next_at <= now() ORDER BY next_at, id LIMIT 1 FOR UPDATE SKIP LOCKED) due,
@@ -58,7 +56,7 @@ function claim({ db }: Context): Promise<OutboxRow | undefined> {
      WHERE o.id = due.id AND p.id = o.profile_id AND t.id = o.thread_id AND l.id = t.lead_entry_id
      RETURNING o.id, o.brand_id AS "brandId", o.profile_id AS "profileId", o.thread_id AS "threadId", o.entry_id AS "entryId", o.key, o.text, o.attempts,
        p.channel, p.status, t.outside_id AS thread, l.outside_id AS lead, l.kind`,
-    [leaseSeconds],
+    [config.leaseSeconds],
   )
 }
 

@@ -1,0 +1,114 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { addBusinessMinutes, businessMinutesBetween, defaultDuePolicy, dueAt, minutesPerPoint, pressingAt, transition, urgency, type BusinessHours, type UrgencyEntry } from '@murrabel/core/inbox'
+
+const nineToFive: BusinessHours = { week: [[[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [], []], closedDays: ['2026-12-25'], zone: 'Europe/London' }
+const at = (text: string) => Date.parse(text)
+const iso = (ms: number | null) => (ms === null ? null : new Date(ms).toISOString())
+
+describe('business time', () => {
+  test.each([
+    ['within the day', '2026-11-25T10:00:00Z', 120, '2026-11-25T12:00:00.000Z'],
+    ['over the night', '2026-11-25T16:30:00Z', 60, '2026-11-26T09:30:00.000Z'],
+    ['over the weekend', '2026-11-27T16:30:00Z', 120, '2026-11-30T10:30:00.000Z'],
+    ['from before opening', '2026-11-25T06:00:00Z', 30, '2026-11-25T09:30:00.000Z'],
+    ['over a closed day', '2026-12-24T16:30:00Z', 60, '2026-12-28T09:30:00.000Z'],
+    ['over the change of the clock', '2026-10-23T16:30:00+01:00', 60, '2026-10-26T09:30:00.000Z'],
+    ['nothing to wait', '2026-11-25T10:00:00Z', 0, '2026-11-25T10:00:00.000Z'],
+  ])('%s', (_, from, minutes, expected) => expect(iso(addBusinessMinutes(at(from), minutes, nineToFive))).toBe(expected))
+
+  test('never closed is the plain sum', () => {
+    const open: BusinessHours = { week: null, closedDays: [], zone: 'Europe/London' }
+    expect(addBusinessMinutes(at('2026-10-24T12:00:00Z'), 2000, open)).toBe(at('2026-10-24T12:00:00Z') + 2000 * 60_000)
+  })
+  test('a place that never opens does not hang', () => {
+    const never: BusinessHours = { week: [[], [], [], [], [], [], []], closedDays: [], zone: 'Europe/London' }
+    expect(addBusinessMinutes(0, 10, never)).toBe(600_000)
+  })
+  test('what was added is what lies between', () => {
+    const when = fc.integer({ min: at('2026-01-01T00:00:00Z'), max: at('2026-12-20T00:00:00Z') })
+    fc.assert(
+      fc.property(when, fc.integer({ min: 1, max: 4000 }), (from, minutes) => {
+        const due = addBusinessMinutes(from, minutes, nineToFive)
+        return Math.abs(businessMinutesBetween(from, due, nineToFive) - minutes) < 1e-6
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
+
+test.each([
+  ['message', null, '2026-11-25T12:00:00.000Z'],
+  ['question', null, '2026-11-25T14:00:00.000Z'],
+  ['comment', null, '2026-11-25T16:00:00.000Z'],
+  ['review', 1, '2026-11-25T14:00:00.000Z'],
+  ['review', 5, '2026-11-27T10:00:00.000Z'],
+  ['mention', null, null],
+] as const)('a %s of %s stars is due at %s', (kind, rating, expected) => {
+  expect(iso(dueAt({ kind, rating, at: at('2026-11-25T10:00:00Z') }, defaultDuePolicy, nineToFive))).toBe(expected)
+})
+
+describe('urgency', () => {
+  const base: UrgencyEntry = { kind: 'review', sentiment: 'negative', rating: 1, reach: 0, priority: 0, waitingMessages: 1, dueAt: at('2026-11-25T10:00:00Z') }
+  const when = (text: string) => ({ now: at(text), receivedAt: at('2026-11-25T06:00:00Z') })
+
+  test('two hours past due weigh 40', () => {
+    const { points, parts } = urgency(base, when('2026-11-25T12:00:00Z'))
+    expect(parts).toEqual([
+      { name: 'pastDue', amount: 120, points: 40 },
+      { name: 'negative', amount: 1, points: 15 },
+      { name: 'poorRating', amount: 1, points: 25 },
+    ])
+    expect(points).toBe(80)
+  })
+  test('what is not due yet weighs less', () => {
+    expect(urgency(base, when('2026-11-25T09:00:00Z')).parts[0]).toEqual({ name: 'nearDue', amount: 60, points: -20 })
+  })
+
+  const entry: fc.Arbitrary<UrgencyEntry> = fc.record({
+    kind: fc.constantFrom('review', 'comment', 'message', 'question', 'mention'),
+    sentiment: fc.constantFrom('positive', 'neutral', 'negative', 'unread'),
+    rating: fc.option(fc.integer({ min: 1, max: 5 })),
+    reach: fc.nat(100_000),
+    priority: fc.constantFrom(0, 1, 2),
+    waitingMessages: fc.nat(6),
+    dueAt: fc.option(fc.integer({ min: 0, max: 10_000 }).map((m) => m * 60_000)),
+  })
+  test('the order kept in the index is the order of the points, at any time', () => {
+    fc.assert(
+      fc.property(entry, entry, fc.integer({ min: 0, max: 20_000 }), (a, b, minutes) => {
+        const time = { now: minutes * 60_000, receivedAt: 0 }
+        const difference = urgency(a, time).points - urgency(b, time).points
+        const order = (pressingAt(b, 0) - pressingAt(a, 0)) / 60_000 / minutesPerPoint
+        // Each is rounded to whole points.
+        return Math.abs(difference - order) <= 1
+      }),
+    )
+  })
+})
+
+describe('the states of a thread', () => {
+  const now = 1000
+  const position = (state: 'open' | 'waiting' | 'aside' | 'done') => ({ state, setAsideUntil: state === 'aside' ? 2000 : null })
+  test.each([
+    ['open', { kind: 'incoming' }, 'same'],
+    ['done', { kind: 'incoming' }, 'open'],
+    ['aside', { kind: 'incoming' }, 'open'],
+    ['waiting', { kind: 'incoming' }, 'open'],
+    ['open', { kind: 'replied' }, 'waiting'],
+    ['done', { kind: 'replied' }, 'same'],
+    ['open', { kind: 'finish' }, 'done'],
+    ['aside', { kind: 'finish' }, 'done'],
+    ['done', { kind: 'finish' }, 'same'],
+    ['done', { kind: 'reopen' }, 'open'],
+    ['open', { kind: 'reopen' }, 'same'],
+    ['open', { kind: 'setAside', until: 2000 }, 'aside'],
+    ['aside', { kind: 'setAside', until: 2000 }, 'same'],
+    ['open', { kind: 'setAside', until: 900 }, 'same'],
+    ['aside', { kind: 'wake' }, 'open'],
+    ['done', { kind: 'wake' }, 'same'],
+  ] as const)('%s, %j: %s', (from, event, expected) => {
+    const result = transition(position(from), event, now)
+    expect(result.changed ? result.next.state : 'same').toBe(expected)
+  })
+})

@@ -1,0 +1,95 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { blankLens, instantsOf, lensParts, lensPredicate, parseLens, printLens, searchWords, type LensEntry } from '@murrabel/core/lens'
+import { lensArbitrary } from './lensArbitrary.ts'
+
+describe('the address of a lens', () => {
+  test('what is printed is read again', () => {
+    fc.assert(
+      fc.property(lensArbitrary, lensArbitrary, (lens, base) => {
+        const { lens: read, problems } = parseLens(printLens(lens, base), { ...base, unit: lens.unit })
+        expect(problems).toEqual([])
+        expect(read).toEqual(lens)
+      }),
+    )
+  })
+
+  test('what equals the usual lens is left out', () => expect(printLens(blankLens, blankLens)).toEqual([]))
+
+  test.each([
+    ['state', 'lost'],
+    ['kind', 'review,rumour'],
+    ['place', '-1'],
+    ['place', '1;drop'],
+    ['given', 'Ivo'],
+    ['time', 'last-0'],
+    ['time', 'last-99999'],
+    ['time', '2026-11-25_2026-11-01'],
+    ['time', '2026-13-45_2026-14-01'],
+    ['time', '1990-01-01_2026-01-01'],
+    ['words', 'x'.repeat(201)],
+    ['order', 'loudest'],
+    ['watch', '0'],
+  ])('%s=%s is named as a problem and the base kept', (field, value) => {
+    expect(parseLens([[field, value]], blankLens)).toEqual({ lens: blankLens, problems: [{ field, value }] })
+  })
+
+  test('names of others are left alone', () => {
+    expect(parseLens([['connected', '3'], ['constructor', 'x']], blankLens).problems).toEqual([])
+  })
+})
+
+describe('the range', () => {
+  const now = Date.parse('2026-11-25T12:00:00Z')
+  test('last days are local calendar days, today included', () => {
+    const range = instantsOf({ last: 2 }, { now, zone: 'Europe/London' })
+    expect(range).toEqual({ from: Date.parse('2026-11-24T00:00:00Z'), to: Date.parse('2026-11-26T00:00:00Z') })
+  })
+  test('the day on which the clock goes back has 25 hours', () => {
+    const range = instantsOf({ from: '2026-10-25', to: '2026-10-25' }, { now, zone: 'Europe/London' })!
+    expect((range.to - range.from) / 3_600_000).toBe(25)
+  })
+  test('hours are one hour long', () => {
+    const range = instantsOf({ from: '2026-11-25T09', to: '2026-11-25T10' }, { now, zone: 'Europe/London' })!
+    expect((range.to - range.from) / 3_600_000).toBe(2)
+  })
+})
+
+describe('the predicate', () => {
+  const entry: LensEntry = { lead: true, state: 'open', kind: 'review', channel: 'maps', place: 2, sentiment: 'negative', givenTo: null, watches: [4], words: searchWords('The Café was late, ask @ness'), at: Date.parse('2026-11-25T10:00:00Z') }
+  const context = { now: Date.parse('2026-11-25T12:00:00Z'), zone: 'Europe/London', me: 7 }
+  test.each([
+    [{}, true],
+    [{ state: 'done' as const }, false],
+    [{ kinds: ['comment' as const] }, false],
+    [{ places: [2, 3] }, true],
+    [{ places: [3] }, false],
+    [{ givenTo: 'me' as const }, false],
+    [{ givenTo: 'meOrNobody' as const }, true],
+    [{ givenTo: 9 }, false],
+    [{ watch: 4 }, true],
+    [{ watch: 5 }, false],
+    [{ words: 'cafe LAT' }, true],
+    [{ words: 'ness early' }, false],
+    [{ range: { last: 1 } }, true],
+    [{ range: { from: '2026-11-24', to: '2026-11-24' } }, false],
+  ])('%j: %s', (part, expected) => {
+    expect(lensPredicate({ ...blankLens, ...part }, context)(entry)).toBe(expected)
+  })
+})
+
+test('the sentence names every part that can be changed', () => {
+  const parts = lensParts({ ...blankLens, kinds: ['review'], words: 'late', range: { last: 14 } })
+  expect(parts.map((p) => [p.field, p.message])).toEqual([
+    ['state', 'any'],
+    ['kinds', 'one'],
+    ['channels', 'all'],
+    ['places', 'all'],
+    ['sentiments', 'all'],
+    ['givenTo', 'anybody'],
+    ['watch', 'all'],
+    ['words', 'one'],
+    ['range', 'last'],
+    ['order', 'newest'],
+  ])
+})

@@ -1,0 +1,140 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  canonicalLink,
+  detectLanguage,
+  joinTitle,
+  linkUnder,
+  loadLanguages,
+  normalise,
+  spansOfText,
+  spansOfTitle,
+  splitSentences,
+  tokenise,
+} from '@murrabel/core/text'
+
+const kinds = (text: string) => tokenise(text).map((t) => `${t.kind}:${text.slice(t.start, t.end)}`)
+
+describe('tokenise', () => {
+  test.each([
+    ["I don't", ['word:I', "word:don't"]],
+    ['l’eau', ['word:l’eau']],
+    ['Grey-Heron', ['word:Grey', 'punctuation:-', 'word:Heron']],
+    ['#GreyHeron @grey_heron', ['tag:#GreyHeron', 'handle:@grey_heron']],
+    ['mail ness@skerrivane.example.', ['word:mail', 'email:ness@skerrivane.example', 'punctuation:.']],
+    ['see www.orrin.example/x, ok', ['word:see', 'link:www.orrin.example/x', 'punctuation:,', 'word:ok']],
+    ['(https://orrin.example/a)', ['punctuation:(', 'link:https://orrin.example/a', 'punctuation:)']],
+    ['3.50 4:30', ['number:3.50', 'number:4:30']],
+    ['👩‍👩‍👧🇫🇷👍🏽', ['emoji:👩‍👩‍👧', 'emoji:🇫🇷', 'emoji:👍🏽']],
+    ['great :-) no :(', ['word:great', 'emoticon::-)', 'word:no', 'emoticon::(']],
+    ['wow!!!', ['word:wow', 'punctuation:!!!']],
+    ['とても', ['word:と', 'word:て', 'word:も']],
+    ['fer\u200bry', ['word:fer\u200bry']],
+  ])('%s', (text, expected) => expect(kinds(text)).toEqual(expected))
+
+  test('tokens are in order and never overlap', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 80 }), (text) => {
+        const tokens = tokenise(text)
+        return tokens.every((t, i) => t.start < t.end && t.end <= text.length && (i === 0 || tokens[i - 1]!.end <= t.start))
+      }),
+    )
+  })
+
+  // A pattern that backtracks over the whole line would look at each unit as often as the line is long.
+  test.each(['a.', 'a@', '#a', 'x', "'a", 'http://', '1,', ':-'])('a line of %j is read in one pass', (unit) => {
+    const short = unit.repeat(500)
+    const long = unit.repeat(50_000)
+    expect(tokenise(long).length).toBeGreaterThanOrEqual(tokenise(short).length)
+  })
+})
+
+describe('normalise', () => {
+  test.each([
+    ['“Café” – now', '"café" - now'],
+    ['ＦＥＲＲＹ', 'ferry'],
+    ['Straße', 'strasse'],
+    ['fer\u200bry', 'ferry'],
+    ['ﬁne', 'fine'],
+  ])('%s', (text, expected) => expect(normalise(text).text).toBe(expected))
+
+  test('accents can be folded away', () => expect(normalise('Crème brûlée', { accents: false }).text).toBe('creme brulee'))
+
+  test('every piece of the normalised text leads back into the original', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), (text) => {
+        const { text: out, toOriginal } = normalise(text)
+        for (let i = 0; i < out.length; i++) {
+          const { start, end } = toOriginal(i, i + 1)
+          if (!(start >= 0 && start < end && end <= text.length)) return false
+        }
+        return true
+      }),
+    )
+  })
+
+  test('a match is found again in the untouched text', () => {
+    const text = 'Le ﬂott Ｆｅｒｒｙ'
+    const { text: out, toOriginal } = normalise(text)
+    const at = out.indexOf('ferry')
+    const { start, end } = toOriginal(at, at + 5)
+    expect(text.slice(start, end)).toBe('Ｆｅｒｒｙ')
+  })
+})
+
+test.each([
+  ['Hi Mr. Oakes. It was bad... but ok! Yes?', 3],
+  ['One line\nanother', 2],
+  ['He paid 3.50 for it', 1],
+  ['“Never.” She left.', 2],
+  ['', 0],
+])('sentences of %j', (text, count) => expect(splitSentences(text)).toHaveLength(count))
+
+test('paragraphs are divided by an empty line', () => {
+  expect(splitSentences('One.\nTwo.\n\nThree.').map((s) => s.paragraph)).toEqual([0, 0, 1])
+})
+
+describe('links', () => {
+  test.each([
+    ['HTTP://www.Skerrivane.example:80/winter/?utm_source=x', 'https://skerrivane.example/winter'],
+    ['skerrivane.example', 'https://skerrivane.example'],
+    ['https://a.example/?b=2&a=1#top', 'https://a.example?a=1&b=2'],
+    ['https://a.example:8443/x', 'https://a.example:8443/x'],
+    ['mailto:a@b.example', null],
+    ['not a link', null],
+  ])('%s', (given, expected) => expect(canonicalLink(given)).toBe(expected))
+
+  test('canonical form is its own canonical form', () => {
+    fc.assert(
+      fc.property(fc.webUrl({ withQueryParameters: true, withFragments: true }), (url) => {
+        const once = canonicalLink(url)
+        return once === null || canonicalLink(once) === once
+      }),
+    )
+  })
+
+  test.each([
+    ['https://shop.orrin.example/tickets/7', 'orrin.example/tickets', true],
+    ['https://orrin.example/tickets-fake', 'orrin.example/tickets', false],
+    ['https://notorrin.example', 'orrin.example', false],
+  ])('%s under %s: %s', (link, pattern, expected) => expect(linkUnder(link, pattern)).toBe(expected))
+})
+
+test('language is told, or not when there is too little', async () => {
+  await loadLanguages()
+  expect(detectLanguage('The boat was late again and nobody told us')).toBe('en')
+  expect(detectLanguage('Le bateau était en retard et personne ne répond')).toBe('fr')
+  expect(detectLanguage('ok')).toBe('und')
+  expect(detectLanguage('https://orrin.example 👍')).toBe('und')
+})
+
+test('spans of title and text are told apart', () => {
+  const spans = [
+    { start: 0, end: 3 },
+    { start: 7, end: 9 },
+  ]
+  expect(joinTitle('Title', 'text')).toBe('Title\n\ntext')
+  expect(spansOfTitle('Title', spans)).toEqual([{ start: 0, end: 3 }])
+  expect(spansOfText('Title', spans)).toEqual([{ start: 0, end: 2 }])
+  expect(spansOfText(null, spans)).toEqual(spans)
+})

@@ -1,0 +1,10 @@
+/** Waits for something to become true by looking again and again; fails with the last answer. */
+export async function until<T>(look: () => Promise<T | false | null | undefined> | T | false | null | undefined, { seconds = 15 }: { seconds?: number } = {}): Promise<T> {
+  const end = Date.now() + seconds * 1000
+  for (;;) {
+    const found = await look()
+    if (found) return found
+    if (Date.now() > end) throw new Error(`not within ${seconds} s: ${look.toString()}`)
+    await new Promise((resolve) => setTimeout(resolve, 20))
+  }
+}

@@ -1,0 +1,31 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import type { Config } from '@murrabel/server'
+
+const main = fileURLToPath(new URL('../../src/main.ts', import.meta.url))
+
+/** A job worker in a process of its own, to be killed without warning. */
+export function startWorkerProcess(config: Config): { kill(): Promise<void>; process: ChildProcess } {
+  const child = spawn(process.execPath, ['--import', import.meta.resolve('tsx'), main], {
+    env: {
+      ...process.env,
+      DATABASE_URL: config.databaseUrl,
+      MURRABEL_KEY: config.sealingKey.toString('base64'),
+      MURRABEL_ROLE: 'jobs',
+      MURRABEL_NETWORKS: JSON.stringify(config.networks),
+      MURRABEL_INNER_ADDRESSES: config.allowedInnerAddresses.join(','),
+      MURRABEL_LEASE_SECONDS: String(config.leaseSeconds),
+      PUBLIC_ADDRESS: config.publicAddress,
+      LOG_LEVEL: 'silent',
+    },
+    stdio: 'ignore',
+  })
+  const exited = new Promise<void>((resolve) => child.once('exit', () => resolve()))
+  return {
+    process: child,
+    async kill() {
+      child.kill('SIGKILL')
+      await exited
+    },
+  }
+}

@@ -1,0 +1,132 @@
+import { startLanternpage, startPress, startWherabout, demoClient, type Lanternpage, type Press, type Wherabout } from '@murrabel/standins'
+import { createBrand, openDatabase, start, type BrandSeed, type Config, type Server } from '@murrabel/server'
+import { freshDatabase, type TestDatabase } from './database.ts'
+import { until } from './until.ts'
+
+export const password = 'a long enough word'
+
+export const testBrand: BrandSeed = {
+  name: 'Skerrivane Ferries',
+  zone: 'Europe/London',
+  languages: ['en', 'fr'],
+  places: [
+    { name: 'Port Ellery', address: '1 Ferry Terminal', phone: '', week: null },
+    { name: 'Dunmarrow', address: 'Harbour Road 12', phone: '', week: null },
+  ],
+  colleagues: [
+    { email: 'wynn@skerrivane.example', name: 'Wynn Adair', password, role: 'owner' },
+    { email: 'tamsin@skerrivane.example', name: 'Tamsin Kerr', password, role: 'specialist' },
+    { email: 'ness@skerrivane.example', name: 'Ness Pascoe', password, role: 'placeManager', places: ['Dunmarrow'] },
+    { email: 'rowan@skerrivane.example', name: 'Rowan Teague', password, role: 'reader' },
+  ],
+}
+
+export interface Caller {
+  <T = unknown>(method: string, path: string, body?: unknown): Promise<{ status: number; body: T }>
+  cookie: string
+}
+
+export interface TestWorld {
+  database: TestDatabase
+  config: Config
+  server: Server
+  lanternpage: Lanternpage
+  wherabout: Wherabout
+  press: Press
+  signIn(who: 'wynn' | 'tamsin' | 'ness' | 'rowan'): Promise<Caller>
+  /** Connects a network as its owner would, with consent for everything. */
+  connect(call: Caller, network: string): Promise<string>
+  restart(): Promise<void>
+  stop(): Promise<void>
+}
+
+export function caller(address: string, cookie: string): Caller {
+  const call = async <T>(method: string, path: string, body?: unknown) => {
+    const response = await fetch(`${address}${path}`, {
+      method,
+      headers: { origin: address, cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    })
+    const text = await response.text()
+    const type = response.headers.get('content-type') ?? ''
+    return { status: response.status, body: (type.includes('json') && text ? JSON.parse(text) : text) as T }
+  }
+  return Object.assign(call, { cookie })
+}
+
+/** Gives consent on a network's page and follows the way back; tells where the browser lands. */
+export async function consent(redirect: string, cookie: string, answer: 'grant' | 'refuse' = 'grant'): Promise<string> {
+  const page = await (await fetch(redirect)).text()
+  const fields = [...page.matchAll(/<input type="(?:hidden|checkbox)" name="([^"]+)" value="([^"]*)"/g)].map(([, n, v]) => [n!, v!.replace(/&amp;/g, '&')] as [string, string])
+  const granted = await fetch(redirect, { method: 'POST', body: new URLSearchParams([...fields, ['answer', answer]]), redirect: 'manual' })
+  const back = await fetch(granted.headers.get('location') ?? '', { headers: { cookie }, redirect: 'manual' })
+  return back.headers.get('location') ?? String(back.status)
+}
+
+export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): Promise<TestWorld> {
+  const database = await freshDatabase()
+  const [lanternpage, wherabout, press] = await Promise.all([startLanternpage(), startWherabout(), startPress()])
+  const port = 20_000 + Math.floor(Math.random() * 20_000)
+  const config: Config = {
+    databaseUrl: database.url,
+    port,
+    publicAddress: `http://127.0.0.1:${port}`,
+    sealingKey: Buffer.alloc(32, 7),
+    networks: [
+      { network: 'lanternpage', name: 'Lanternpage', channel: 'pages', address: lanternpage.address, ...demoClient },
+      { network: 'wherabout', name: 'Wherabout', channel: 'maps', address: wherabout.address, ...demoClient },
+    ],
+    allowedInnerAddresses: [new URL(press.address).host],
+    jobs,
+    web: true,
+    webFolder: null,
+    logLevel: 'silent',
+    leaseSeconds: 2,
+  }
+  let server = await start(config)
+  const db = openDatabase(database.url)
+  await createBrand(db, testBrand)
+  await db.close()
+  return {
+    database,
+    config,
+    get server() {
+      return server
+    },
+    lanternpage,
+    wherabout,
+    press,
+    async signIn(who) {
+      const response = await fetch(`${config.publicAddress}/api/session`, {
+        method: 'POST',
+        headers: { origin: config.publicAddress, 'content-type': 'application/json' },
+        body: JSON.stringify({ email: `${who}@skerrivane.example`, password }),
+      })
+      return caller(config.publicAddress, (response.headers.get('set-cookie') ?? '').split(';')[0]!)
+    },
+    async connect(call, network) {
+      const { body } = await call<{ redirect: string }>('POST', '/api/profiles/connect', { network })
+      return consent(body.redirect, call.cookie)
+    },
+    async restart() {
+      await server.stop()
+      server = await start(config)
+    },
+    async stop() {
+      await server.stop()
+      await Promise.all([lanternpage.close(), wherabout.close(), press.close()])
+      await database.drop()
+    },
+  }
+}
+
+/** Waits until everything collected has been read. */
+export async function settled({ server }: TestWorld): Promise<void> {
+  const { db } = server.context
+  await until(async () => {
+    const open = await db.one<{ n: number }>(
+      `SELECT (SELECT count(*) FROM entries WHERE analysed_at IS NULL) + (SELECT count(*) FROM profiles WHERE status = 'collecting') AS n`,
+    )
+    return open?.n === 0
+  })
+}

@@ -1,0 +1,13 @@
+import { defineProject } from 'vitest/config'
+
+export default defineProject({
+  test: {
+    name: 'server',
+    include: ['test/**/*.test.ts'],
+    globalSetup: ['test/support/postgres.mjs'],
+    testTimeout: 30_000,
+    hookTimeout: 60_000,
+    // Each file has a database and processes of its own; two at a time suit two cores.
+    maxWorkers: 2,
+  },
+})
