@@ -89,9 +89,9 @@ export async function startWorld(
     programs.push(server)
     await waitFor(`http://127.0.0.1:${settings.standins + 2}/`, { program: standins })
     await waitFor(`${address}/health`, { program: server })
+    const brand = await runProgram('packages/demo/src/printBrand.ts')
+    await runProgram('packages/server/src/createBrandCli.ts', { env, input: brand })
     if (fill) {
-      const brand = await runProgram('packages/demo/src/printBrand.ts')
-      await runProgram('packages/server/src/createBrandCli.ts', { env, input: brand })
       await runProgram('packages/demo/src/fill.ts', {
         env: { MURRABEL_ADDRESS: address, PRESS_ADDRESS: `http://127.0.0.1:${settings.standins + 2}` },
         show: true,

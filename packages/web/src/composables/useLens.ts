@@ -21,8 +21,8 @@ export interface UseLens {
   problems: ComputedRef<LensProblem[]>
   /** The whole lens as pairs, for the server. */
   query: ComputedRef<[string, string][]>
-  /** Changes part of the lens; each change is a step of the browser's history. */
-  change(part: Partial<Lens>): void
+  /** Changes part of the lens; each change is a step of the browser's history, unless it replaces the one before. */
+  change(part: Partial<Lens>, options?: { replace?: boolean }): void
   reset(): void
 }
 
@@ -44,17 +44,18 @@ export function useLens(unit: Lens['unit']): UseLens {
   })
   const lens = computed(() => read.value.lens)
 
-  function go(next: Lens): void {
+  function go(next: Lens, { replace = false } = {}): void {
     const kept = Object.fromEntries(
       Object.entries(route.query).filter(([name]) => !lensFields.includes(name)),
     )
-    void router.push({ query: { ...kept, ...Object.fromEntries(printLens(next, base)) } })
+    const to = { query: { ...kept, ...Object.fromEntries(printLens(next, base)) } }
+    void (replace ? router.replace(to) : router.push(to))
   }
   return {
     lens,
     problems: computed(() => read.value.problems),
     query: computed(() => lensQuery(lens.value)),
-    change: (part) => go({ ...lens.value, ...part }),
+    change: (part, options) => go({ ...lens.value, ...part }, options),
     reset: () => go(base),
   }
 }

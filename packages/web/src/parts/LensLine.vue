@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, toRef, useTemplateRef } from 'vue'
+import { onClickOutside } from '@vueuse/core'
 import type { Lens } from '@murrabel/core/lens'
 import { routes, type CountAnswer } from '@murrabel/contract'
 import { addressOf } from '../api/call.ts'
@@ -17,6 +18,8 @@ const undo = useUndo()
 const { sentence, options } = useLensPhrases(toRef(() => lens))
 const open = ref<LensField | null>(null)
 const line = useTemplateRef<HTMLElement>('line')
+// Menus of the panel itself are drawn outside the line.
+onClickOutside(line, () => (open.value = null), { ignore: ['.el-popper', '.el-picker__popper'] })
 
 const countText = computed(() =>
   count ? t(`lens.count.${lens.unit}`, { n: number(count.count) }, count.count) : '',
@@ -52,9 +55,6 @@ defineExpose({ focus })
           :width="piece.field === 'range' ? 320 : 240"
           :show-arrow="false"
           :persistent="false"
-          @update:visible="
-            (shown: boolean) => (open = shown ? piece.field : open === piece.field ? null : open)
-          "
         >
           <template #reference>
             <button

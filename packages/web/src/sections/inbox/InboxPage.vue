@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import { routes, type EntryRow, type ThreadChangeAnswer, type ThreadEntry } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
 import { useEntryList } from '../../composables/useEntryList.ts'
@@ -46,9 +46,15 @@ const selectedRow = computed(() => rows.value[index.value]?.id ?? null)
 const lead = computed(() => thread.value?.entries.findLast((e) => e.direction === 'in') ?? null)
 const emptyText = computed(() => (lens.value.state === 'open' ? t('inbox.emptyOpen') : t('inbox.emptyOther')))
 
-const open = (row: EntryRow | undefined, replace = false) => {
+// A page that is being left must not call the browser back by opening a thread.
+let leaving = false
+onBeforeRouteLeave(() => {
+  leaving = true
+})
+async function open(row: EntryRow | undefined, replace = false): Promise<void> {
+  if (leaving) return
   const to = { path: row ? `/inbox/${row.threadId}` : '/inbox', query: route.query }
-  return replace ? router.replace(to) : router.push(to)
+  await (replace ? router.replace(to) : router.push(to))
 }
 function step(way: 1 | -1): void {
   const next = rows.value[index.value < 0 ? 0 : index.value + way]

@@ -62,7 +62,7 @@ watch(query, () => {
 })
 onMounted(async () => {
   if (lens.value.watch === null && brand.watches.length)
-    change({ watch: Math.min(...brand.watches.map((w) => w.id)) })
+    change({ watch: Math.min(...brand.watches.map((w) => w.id)) }, { replace: true })
   await loadAll()
 })
 const refresh = gathered(() => {

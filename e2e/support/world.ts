@@ -1,0 +1,35 @@
+import { expect, type Page } from '@playwright/test'
+
+export const address = process.env.E2E_ADDRESS ?? ''
+const first = Number(process.env.E2E_STANDINS ?? 0)
+export const lanternpage = `http://127.0.0.1:${first}`
+export const wherabout = `http://127.0.0.1:${first + 1}`
+export const press = `http://127.0.0.1:${first + 2}`
+
+export async function signIn(
+  page: Page,
+  who: 'tamsin' | 'ivo' | 'wynn' | 'rowan' | 'ness' = 'ivo',
+): Promise<void> {
+  await page.goto(`${address}/sign-in`)
+  await page.getByLabel('E-mail address').fill(`${who}@skerrivane.example`)
+  await page.getByLabel('Password', { exact: true }).fill('sound-of-orrin')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page).toHaveURL(/\/inbox/)
+}
+
+/** The count beside the lens, as a number. */
+export async function countOf(page: Page): Promise<number> {
+  const text = await page.getByTestId('count').innerText()
+  return Number((/^[\d,]+/.exec(text)?.[0] ?? '-1').replace(/,/g, ''))
+}
+
+export async function settledCount(page: Page, wanted: (count: number) => boolean): Promise<number> {
+  await expect.poll(async () => wanted(await countOf(page))).toBe(true)
+  return countOf(page)
+}
+
+/** Whatever is asked of the page, in the time a customer writes on a network. */
+export async function asCustomer(path: string, form: Record<string, string>): Promise<void> {
+  const answer = await fetch(path, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' })
+  expect(answer.status).toBe(303)
+}

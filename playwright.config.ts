@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test'
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '**/*.e2e.ts',
+  globalSetup: './e2e/support/globalSetup.mjs',
+  // One world, whose story the tests tell one after the other.
+  workers: 1,
+  fullyParallel: false,
+  timeout: 45_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    trace: 'off',
+    testIdAttribute: 'data-test',
+    screenshot: 'only-on-failure',
+    launchOptions: { executablePath: '/usr/bin/chromium' },
+  },
+})
