@@ -229,6 +229,7 @@ test('finish, set aside, give, undo: by keys, each with the way back', async ({ 
   await settledCount(page, (n) => n === before - 1)
   await page.getByRole('button', { name: /^Undo/ }).click()
   await settledCount(page, (n) => n === before)
+  await expect(page.locator('article b').first()).toHaveText(name)
   await page.keyboard.press('g')
   await page.getByRole('menuitem', { name: 'Ivo Oduya' }).click()
   await expect(page.getByRole('button', { name: /^Ivo Oduya/ })).toBeVisible()

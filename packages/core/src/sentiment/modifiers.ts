@@ -195,6 +195,12 @@ const unreal = new Set([
   'is',
 ])
 
+/** "big enough", "not loud enough": a quality of degree that suffices, or does not. 0 when this is no such thing. */
+export function sufficiency(items: readonly Item[], i: number, grammar: Grammar): number {
+  if (items[i + 1]?.key !== 'enough' || !(items[i]!.entry.tooWord || items[i]!.entry.valence > 0)) return 0
+  return negationOf(items, i, grammar) ? -1.6 : 1.2
+}
+
 /** Whether an item is only wished for: "would have been nice", "needs to be cleaner", "I wish it were better". */
 export function onlyWished(items: readonly Item[], i: number): boolean {
   let unrealWords = 0

@@ -5,7 +5,7 @@ import { spanish } from './es/words.ts'
 import { compileGrammar, type Grammar } from './grammar.ts'
 import { readItems, type Item } from './items.ts'
 import { markIdioms, markOwnWords, type OwnWord } from './idioms.ts'
-import { factorBefore, negated, negationOf, onlyWished, spoiltByToo, valenceInContext } from './modifiers.ts'
+import { factorBefore, negated, negationOf, onlyWished, spoiltByToo, sufficiency, valenceInContext } from './modifiers.ts'
 import { weighSentences } from './weigh.ts'
 
 export type SentimentLabel = 'positive' | 'neutral' | 'negative' | 'unread'
@@ -101,6 +101,8 @@ function valueOf(items: readonly Item[], i: number, grammar: Grammar): number {
   if (item.kind !== 'word') return item.valence
   if (item.taken) return item.valence === 0 ? 0 : inContext(items, i, item.valence, grammar)
   const valence = grammar.english ? valenceInContext(items, i) : item.entry.valence
+  const enough = grammar.english ? sufficiency(items, i, grammar) : 0
+  if (enough !== 0) return enough
   if (spoiltByToo(items, i)) return negationOf(items, i, grammar) ? 0.4 : -1.8
   if (valence === 0) {
     if (!item.entry.whenNegated) return 0
@@ -123,6 +125,9 @@ function inContext(items: readonly Item[], i: number, valence: number, grammar: 
   return value
 }
 
+/** "without" and "less" deny a thing, not the whole. */
+const exempt = new Set(['without', 'less', 'sans', 'sin', 'ohne'])
+
 /** A plain denial with no word of opinion anywhere ("nobody came to the gate") leans to the negative. */
 function plainDenial(items: Item[]): void {
   if (items.some((item) => item.valence !== 0)) return
@@ -130,7 +135,7 @@ function plainDenial(items: Item[]): void {
   for (let i = items.length - 1; i >= 0; i--) {
     const item = items[i]!
     if (item.kind === 'stop') asked = item.key.startsWith('?')
-    const denies = item.kind === 'word' && item.entry.negator && !item.taken && !asked
+    const denies = item.kind === 'word' && item.entry.negator && !item.taken && !asked && !exempt.has(item.key)
     if (denies && items[i + 1]?.kind === 'word') item.valence = -0.7
   }
 }

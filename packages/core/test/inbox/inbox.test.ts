@@ -1,8 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { addBusinessMinutes, businessMinutesBetween, defaultDuePolicy, dueAt, minutesPerPoint, pressingAt, transition, urgency, type BusinessHours, type UrgencyEntry } from '@murrabel/core/inbox'
+import {
+  addBusinessMinutes,
+  businessMinutesBetween,
+  defaultDuePolicy,
+  dueAt,
+  minutesPerPoint,
+  pressingAt,
+  transition,
+  urgency,
+  type BusinessHours,
+  type UrgencyEntry,
+} from '@murrabel/core/inbox'
 
-const nineToFive: BusinessHours = { week: [[[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [], []], closedDays: ['2026-12-25'], zone: 'Europe/London' }
+const nineToFive: BusinessHours = {
+  week: [[[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [], []],
+  closedDays: ['2026-12-25'],
+  zone: 'Europe/London',
+}
 const at = (text: string) => Date.parse(text)
 const iso = (ms: number | null) => (ms === null ? null : new Date(ms).toISOString())
 
@@ -15,11 +30,15 @@ describe('business time', () => {
     ['over a closed day', '2026-12-24T16:30:00Z', 60, '2026-12-28T09:30:00.000Z'],
     ['over the change of the clock', '2026-10-23T16:30:00+01:00', 60, '2026-10-26T09:30:00.000Z'],
     ['nothing to wait', '2026-11-25T10:00:00Z', 0, '2026-11-25T10:00:00.000Z'],
-  ])('%s', (_, from, minutes, expected) => expect(iso(addBusinessMinutes(at(from), minutes, nineToFive))).toBe(expected))
+  ])('%s', (_, from, minutes, expected) =>
+    expect(iso(addBusinessMinutes(at(from), minutes, nineToFive))).toBe(expected),
+  )
 
   test('never closed is the plain sum', () => {
     const open: BusinessHours = { week: null, closedDays: [], zone: 'Europe/London' }
-    expect(addBusinessMinutes(at('2026-10-24T12:00:00Z'), 2000, open)).toBe(at('2026-10-24T12:00:00Z') + 2000 * 60_000)
+    expect(addBusinessMinutes(at('2026-10-24T12:00:00Z'), 2000, open)).toBe(
+      at('2026-10-24T12:00:00Z') + 2000 * 60_000,
+    )
   })
   test('a place that never opens does not hang', () => {
     const never: BusinessHours = { week: [[], [], [], [], [], [], []], closedDays: [], zone: 'Europe/London' }
@@ -45,11 +64,21 @@ test.each([
   ['review', 5, '2026-11-27T10:00:00.000Z'],
   ['mention', null, null],
 ] as const)('a %s of %s stars is due at %s', (kind, rating, expected) => {
-  expect(iso(dueAt({ kind, rating, at: at('2026-11-25T10:00:00Z') }, defaultDuePolicy, nineToFive))).toBe(expected)
+  expect(iso(dueAt({ kind, rating, at: at('2026-11-25T10:00:00Z') }, defaultDuePolicy, nineToFive))).toBe(
+    expected,
+  )
 })
 
 describe('urgency', () => {
-  const base: UrgencyEntry = { kind: 'review', sentiment: 'negative', rating: 1, reach: 0, priority: 0, waitingMessages: 1, dueAt: at('2026-11-25T10:00:00Z') }
+  const base: UrgencyEntry = {
+    kind: 'review',
+    sentiment: 'negative',
+    rating: 1,
+    reach: 0,
+    priority: 0,
+    waitingMessages: 1,
+    dueAt: at('2026-11-25T10:00:00Z'),
+  }
   const when = (text: string) => ({ now: at(text), receivedAt: at('2026-11-25T06:00:00Z') })
 
   test('two hours past due weigh 40', () => {
@@ -62,7 +91,11 @@ describe('urgency', () => {
     expect(points).toBe(80)
   })
   test('what is not due yet weighs less', () => {
-    expect(urgency(base, when('2026-11-25T09:00:00Z')).parts[0]).toEqual({ name: 'nearDue', amount: 60, points: -20 })
+    expect(urgency(base, when('2026-11-25T09:00:00Z')).parts[0]).toEqual({
+      name: 'nearDue',
+      amount: 60,
+      points: -20,
+    })
   })
 
   const entry: fc.Arbitrary<UrgencyEntry> = fc.record({
@@ -89,7 +122,10 @@ describe('urgency', () => {
 
 describe('the states of a thread', () => {
   const now = 1000
-  const position = (state: 'open' | 'waiting' | 'aside' | 'done') => ({ state, setAsideUntil: state === 'aside' ? 2000 : null })
+  const position = (state: 'open' | 'waiting' | 'aside' | 'done') => ({
+    state,
+    setAsideUntil: state === 'aside' ? 2000 : null,
+  })
   test.each([
     ['open', { kind: 'incoming' }, 'same'],
     ['done', { kind: 'incoming' }, 'open'],

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { blankLens, instantsOf, lensParts, lensPredicate, parseLens, printLens, searchWords, type LensEntry } from '@murrabel/core/lens'
+import {
+  blankLens,
+  instantsOf,
+  lensParts,
+  lensPredicate,
+  parseLens,
+  printLens,
+  searchWords,
+  type LensEntry,
+} from '@murrabel/core/lens'
 import { lensArbitrary } from './lensArbitrary.ts'
 
 describe('the address of a lens', () => {
@@ -35,7 +44,15 @@ describe('the address of a lens', () => {
   })
 
   test('names of others are left alone', () => {
-    expect(parseLens([['connected', '3'], ['constructor', 'x']], blankLens).problems).toEqual([])
+    expect(
+      parseLens(
+        [
+          ['connected', '3'],
+          ['constructor', 'x'],
+        ],
+        blankLens,
+      ).problems,
+    ).toEqual([])
   })
 })
 
@@ -43,7 +60,10 @@ describe('the range', () => {
   const now = Date.parse('2026-11-25T12:00:00Z')
   test('last days are local calendar days, today included', () => {
     const range = instantsOf({ last: 2 }, { now, zone: 'Europe/London' })
-    expect(range).toEqual({ from: Date.parse('2026-11-24T00:00:00Z'), to: Date.parse('2026-11-26T00:00:00Z') })
+    expect(range).toEqual({
+      from: Date.parse('2026-11-24T00:00:00Z'),
+      to: Date.parse('2026-11-26T00:00:00Z'),
+    })
   })
   test('the day on which the clock goes back has 25 hours', () => {
     const range = instantsOf({ from: '2026-10-25', to: '2026-10-25' }, { now, zone: 'Europe/London' })!
@@ -56,7 +76,18 @@ describe('the range', () => {
 })
 
 describe('the predicate', () => {
-  const entry: LensEntry = { lead: true, state: 'open', kind: 'review', channel: 'maps', place: 2, sentiment: 'negative', givenTo: null, watches: [4], words: searchWords('The Café was late, ask @ness'), at: Date.parse('2026-11-25T10:00:00Z') }
+  const entry: LensEntry = {
+    lead: true,
+    state: 'open',
+    kind: 'review',
+    channel: 'maps',
+    place: 2,
+    sentiment: 'negative',
+    givenTo: null,
+    watches: [4],
+    words: searchWords('The Café was late, ask @ness'),
+    at: Date.parse('2026-11-25T10:00:00Z'),
+  }
   const context = { now: Date.parse('2026-11-25T12:00:00Z'), zone: 'Europe/London', me: 7 }
   test.each([
     [{}, true],

@@ -12,9 +12,16 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   channels: fc.subarray(['pages', 'maps', 'news', 'import']),
   places: fc.uniqueArray(fc.integer({ min: 1, max: 4 }), { maxLength: 3 }),
   sentiments: fc.subarray([...lensSentiments]),
-  givenTo: fc.oneof(fc.constantFrom('anybody' as const, 'me' as const, 'nobody' as const, 'meOrNobody' as const), fc.integer({ min: 1, max: 3 })),
+  givenTo: fc.oneof(
+    fc.constantFrom('anybody' as const, 'me' as const, 'nobody' as const, 'meOrNobody' as const),
+    fc.integer({ min: 1, max: 3 }),
+  ),
   watch: fc.option(fc.integer({ min: 1, max: 3 })),
   words: fc.constantFrom('', 'late', 'fer', 'café', "crew's", 'heron late', "o'brien \\ 'x' & !y", '#dogs'),
-  range: fc.oneof(fc.constant(null), fc.integer({ min: 1, max: 40 }).map((last) => ({ last })), span),
+  range: fc.oneof(
+    fc.constant(null),
+    fc.integer({ min: 1, max: 40 }).map((last) => ({ last })),
+    span,
+  ),
   order: fc.constantFrom(...lensOrders),
 })

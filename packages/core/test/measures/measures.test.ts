@@ -1,31 +1,64 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { bucketIndex, bucketStarts, median, netSentiment, usualRange, usualVerdict } from '@murrabel/core/measures'
+import {
+  bucketIndex,
+  bucketStarts,
+  median,
+  netSentiment,
+  usualRange,
+  usualVerdict,
+} from '@murrabel/core/measures'
 
 describe('buckets', () => {
   const zone = 'Europe/London'
   test('a week over the change of the clock has days of 24, 25 and 24 hours', () => {
-    const starts = bucketStarts({ from: Date.parse('2026-10-24T00:00:00+01:00'), to: Date.parse('2026-10-27T00:00:00Z'), unit: 'day', zone })
+    const starts = bucketStarts({
+      from: Date.parse('2026-10-24T00:00:00+01:00'),
+      to: Date.parse('2026-10-27T00:00:00Z'),
+      unit: 'day',
+      zone,
+    })
     expect(starts.slice(1).map((s, i) => (s - starts[i]!) / 3_600_000)).toEqual([24, 25])
     expect(starts).toHaveLength(3)
   })
   test('the hour that happens twice is two buckets', () => {
-    const starts = bucketStarts({ from: Date.parse('2026-10-25T00:00:00+01:00'), to: Date.parse('2026-10-26T00:00:00Z'), unit: 'hour', zone })
+    const starts = bucketStarts({
+      from: Date.parse('2026-10-25T00:00:00+01:00'),
+      to: Date.parse('2026-10-26T00:00:00Z'),
+      unit: 'hour',
+      zone,
+    })
     expect(starts).toHaveLength(25)
   })
   test('months begin at local midnight', () => {
-    const starts = bucketStarts({ from: Date.parse('2026-01-15T00:00:00Z'), to: Date.parse('2026-04-01T00:00:00Z'), unit: 'month', zone })
-    expect(starts.map((s) => new Date(s).toISOString())).toEqual(['2026-01-01T00:00:00.000Z', '2026-02-01T00:00:00.000Z', '2026-03-01T00:00:00.000Z', '2026-03-31T23:00:00.000Z'])
+    const starts = bucketStarts({
+      from: Date.parse('2026-01-15T00:00:00Z'),
+      to: Date.parse('2026-04-01T00:00:00Z'),
+      unit: 'month',
+      zone,
+    })
+    expect(starts.map((s) => new Date(s).toISOString())).toEqual([
+      '2026-01-01T00:00:00.000Z',
+      '2026-02-01T00:00:00.000Z',
+      '2026-03-01T00:00:00.000Z',
+      '2026-03-31T23:00:00.000Z',
+    ])
   })
   test('more than can be drawn is refused', () => {
-    expect(() => bucketStarts({ from: 0, to: Date.parse('2026-01-01T00:00:00Z'), unit: 'hour', zone })).toThrow(RangeError)
+    expect(() =>
+      bucketStarts({ from: 0, to: Date.parse('2026-01-01T00:00:00Z'), unit: 'hour', zone }),
+    ).toThrow(RangeError)
   })
   test('the index is the last start that is not later', () => {
     fc.assert(
-      fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 1000 }), { minLength: 1 }), fc.integer({ min: -5, max: 1005 }), (list, at) => {
-        const starts = list.sort((a, b) => a - b)
-        return bucketIndex(starts, at) === starts.filter((s) => s <= at).length - 1
-      }),
+      fc.property(
+        fc.uniqueArray(fc.integer({ min: 0, max: 1000 }), { minLength: 1 }),
+        fc.integer({ min: -5, max: 1005 }),
+        (list, at) => {
+          const starts = list.sort((a, b) => a - b)
+          return bucketIndex(starts, at) === starts.filter((s) => s <= at).length - 1
+        },
+      ),
     )
   })
 })

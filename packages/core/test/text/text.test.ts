@@ -36,17 +36,22 @@ describe('tokenise', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', maxLength: 80 }), (text) => {
         const tokens = tokenise(text)
-        return tokens.every((t, i) => t.start < t.end && t.end <= text.length && (i === 0 || tokens[i - 1]!.end <= t.start))
+        return tokens.every(
+          (t, i) => t.start < t.end && t.end <= text.length && (i === 0 || tokens[i - 1]!.end <= t.start),
+        )
       }),
     )
   })
 
   // A pattern that backtracks over the whole line would look at each unit as often as the line is long.
-  test.each(['a.', 'a@', '#a', 'x', "'a", 'http://', '1,', ':-'])('a line of %j is read in one pass', (unit) => {
-    const short = unit.repeat(500)
-    const long = unit.repeat(50_000)
-    expect(tokenise(long).length).toBeGreaterThanOrEqual(tokenise(short).length)
-  })
+  test.each(['a.', 'a@', '#a', 'x', "'a", 'http://', '1,', ':-'])(
+    'a line of %j is read in one pass',
+    (unit) => {
+      const short = unit.repeat(500)
+      const long = unit.repeat(50_000)
+      expect(tokenise(long).length).toBeGreaterThanOrEqual(tokenise(short).length)
+    },
+  )
 })
 
 describe('normalise', () => {
@@ -58,7 +63,8 @@ describe('normalise', () => {
     ['ﬁne', 'fine'],
   ])('%s', (text, expected) => expect(normalise(text).text).toBe(expected))
 
-  test('accents can be folded away', () => expect(normalise('Crème brûlée', { accents: false }).text).toBe('creme brulee'))
+  test('accents can be folded away', () =>
+    expect(normalise('Crème brûlée', { accents: false }).text).toBe('creme brulee'))
 
   test('every piece of the normalised text leads back into the original', () => {
     fc.assert(

@@ -5,7 +5,9 @@ import { checkQuery, compileWatches, explain, type WatchQuery } from '@murrabel/
 describe('compileWatches', () => {
   test('says where each part of the query hit, in the untouched text', () => {
     const text = 'The #GreyHeron met the grey heron’s Ｆｅｒｒｙ'
-    const [hit] = compileWatches([{ id: 'w', anyOf: [{ text: 'grey heron' }], allOf: [{ text: 'ferry' }] }]).match({ text })
+    const [hit] = compileWatches([
+      { id: 'w', anyOf: [{ text: 'grey heron' }], allOf: [{ text: 'ferry' }] },
+    ]).match({ text })
     expect(hit?.spans.map((s) => [s.list, text.slice(s.start, s.end)])).toEqual([
       ['anyOf', '#GreyHeron'],
       ['anyOf', 'grey heron'],
@@ -14,7 +16,13 @@ describe('compileWatches', () => {
   })
 
   test('channels, languages and voices narrow a watch', () => {
-    const query: WatchQuery = { id: 1, anyOf: [{ text: 'boat' }], channels: ['pages'], languages: ['en'], voices: { without: ['@gideon.whelk'] } }
+    const query: WatchQuery = {
+      id: 1,
+      anyOf: [{ text: 'boat' }],
+      channels: ['pages'],
+      languages: ['en'],
+      voices: { without: ['@gideon.whelk'] },
+    }
     const compiled = compileWatches([query])
     const doc = { text: 'a boat', channel: 'pages', language: 'en-GB', voice: 'ness' }
     expect(compiled.match(doc)).toHaveLength(1)
@@ -29,7 +37,17 @@ describe('compileWatches', () => {
     expect(compiled.match({ text: 'look', links: ['https://shop.orrin.example/x'] })).toHaveLength(1)
   })
 
-  const word = fc.constantFrom('grey', 'heron', 'boat', 'ferry', 'storm', 'petrel', 'late', 'skerrivane', 'orrin')
+  const word = fc.constantFrom(
+    'grey',
+    'heron',
+    'boat',
+    'ferry',
+    'storm',
+    'petrel',
+    'late',
+    'skerrivane',
+    'orrin',
+  )
   const term = fc.record({ text: fc.array(word, { minLength: 1, maxLength: 3 }).map((w) => w.join(' ')) })
   const query = fc.record({
     anyOf: fc.array(term, { maxLength: 3 }),
@@ -42,7 +60,9 @@ describe('compileWatches', () => {
     fc.assert(
       fc.property(fc.array(query, { maxLength: 12 }), text, (queries, t) => {
         const named = queries.map((q, id) => ({ ...q, id }))
-        const together = compileWatches(named).match({ text: t }).map((h) => h.id)
+        const together = compileWatches(named)
+          .match({ text: t })
+          .map((h) => h.id)
         const alone = named.filter((q) => compileWatches([q]).match({ text: t }).length).map((q) => q.id)
         return JSON.stringify(together) === JSON.stringify(alone)
       }),
@@ -68,7 +88,9 @@ describe('compileWatches', () => {
     fc.assert(
       fc.property(query, text, (q, t) => {
         const [hit] = compileWatches([{ ...q, id: 0 }]).match({ text: t })
-        return (hit?.spans ?? []).every((s) => t.slice(s.start, s.end) === (s.list === 'anyOf' ? q.anyOf : q.allOf)[s.index]!.text)
+        return (hit?.spans ?? []).every(
+          (s) => t.slice(s.start, s.end) === (s.list === 'anyOf' ? q.anyOf : q.allOf)[s.index]!.text,
+        )
       }),
     )
   })
@@ -83,11 +105,27 @@ describe('checkQuery', () => {
     ['a short prefix', { anyOf: [{ text: 'fe*' }] }, ['anyOf[0]:prefixTooShort']],
     ['a short misspelling', { anyOf: [{ text: 'boat', slack: true }] }, ['anyOf[0]:slackTooShort']],
     ['a long term', { anyOf: [{ text: long }] }, ['anyOf[0]:termTooLong']],
-    ['10,000 terms', { anyOf: Array.from({ length: 10_000 }, (_, i) => ({ text: `t${i}` })) }, [':tooManyTerms']],
+    [
+      '10,000 terms',
+      { anyOf: Array.from({ length: 10_000 }, (_, i) => ({ text: `t${i}` })) },
+      [':tooManyTerms'],
+    ],
     ['a link that is none', { links: ['not a link'] }, ['links[0]:linkInvalid']],
-    ['near itself', { near: [{ first: { text: 'a b' }, second: { text: 'A-B' }, within: 3 }] }, ['near[0].second:nearSame']],
-    ['an odd distance', { near: [{ first: { text: 'a' }, second: { text: 'b' }, within: 0 }] }, ['near[0].within:nearWords']],
-    ['demanded and excluded', { allOf: [{ text: 'Boat' }], noneOf: [{ text: 'boat' }] }, ['noneOf[0]:excludesItself']],
+    [
+      'near itself',
+      { near: [{ first: { text: 'a b' }, second: { text: 'A-B' }, within: 3 }] },
+      ['near[0].second:nearSame'],
+    ],
+    [
+      'an odd distance',
+      { near: [{ first: { text: 'a' }, second: { text: 'b' }, within: 0 }] },
+      ['near[0].within:nearWords'],
+    ],
+    [
+      'demanded and excluded',
+      { allOf: [{ text: 'Boat' }], noneOf: [{ text: 'boat' }] },
+      ['noneOf[0]:excludesItself'],
+    ],
     ['a sound one', { anyOf: [{ text: 'skerrivane', slack: true }], links: ['orrin.example'] }, []],
   ])('%s', (_, query, expected) => {
     expect(checkQuery(query).map((p) => `${p.path}:${p.code}`)).toEqual(expected)

@@ -14,9 +14,24 @@ beforeAll(async () => {
   state.add({ op: 'page', id: 'skerrivane', name: 'Skerrivane Ferries' })
   const page = { id: 'skerrivane', name: 'Skerrivane Ferries', handle: 'skerrivane' }
   const published = (i: number) => new Date(Date.now() - (notes - i) * 60_000).toISOString()
-  state.add({ op: 'note', id: 'n1', page: 'skerrivane', author: page, content: 'Calm seas.', published: published(0) })
+  state.add({
+    op: 'note',
+    id: 'n1',
+    page: 'skerrivane',
+    author: page,
+    content: 'Calm seas.',
+    published: published(0),
+  })
   for (let i = 2; i <= notes; i++)
-    state.add({ op: 'note', id: `n${i}`, page: 'skerrivane', author: { id: `p${i % 50}`, name: `Person ${i % 50}`, handle: `p${i % 50}` }, content: `Comment ${i}, lovely crossing`, published: published(i), inReplyTo: 'n1' })
+    state.add({
+      op: 'note',
+      id: `n${i}`,
+      page: 'skerrivane',
+      author: { id: `p${i % 50}`, name: `Person ${i % 50}`, handle: `p${i % 50}` },
+      content: `Comment ${i}, lovely crossing`,
+      published: published(i),
+      inReplyTo: 'n1',
+    })
   owner = await world.signIn('wynn')
 })
 afterAll(() => world.stop())
@@ -27,7 +42,8 @@ async function killAt(method: string, moment: 'arrived' | 'answered', count: num
   await new Promise<void>((resolve) => {
     let seen = 0
     world.lanternpage.board.observe = (request, when) => {
-      if (request.method !== method || when !== moment || !request.path.endsWith('/stream') || ++seen < count) return
+      if (request.method !== method || when !== moment || !request.path.endsWith('/stream') || ++seen < count)
+        return
       world.lanternpage.board.observe = () => {}
       void worker.kill().then(resolve)
     }
@@ -45,8 +61,16 @@ describe('a job worker that is killed', () => {
     expect(stored!.n).toBeGreaterThan(0)
     expect(stored!.n).toBeLessThan(notes)
     const worker = startWorkerProcess(world.config)
-    await until(async () => (await db.one<{ n: number }>(`SELECT count(*) AS n FROM profiles WHERE status = 'connected'`))?.n === 1, { seconds: 25 })
-    await until(async () => (await db.one<{ n: number }>('SELECT count(*) AS n FROM entries WHERE analysed_at IS NULL'))?.n === 0)
+    await until(
+      async () =>
+        (await db.one<{ n: number }>(`SELECT count(*) AS n FROM profiles WHERE status = 'connected'`))?.n ===
+        1,
+      { seconds: 25 },
+    )
+    await until(
+      async () =>
+        (await db.one<{ n: number }>('SELECT count(*) AS n FROM entries WHERE analysed_at IS NULL'))?.n === 0,
+    )
     await worker.kill()
     const rows = await db.rows<{ outsideId: string }>(`SELECT outside_id AS "outsideId" FROM entries`)
     expect(new Set(rows.map((r) => r.outsideId))).toEqual(new Set(world.lanternpage.state.notes.keys()))
@@ -59,18 +83,33 @@ describe('a job worker that is killed', () => {
 
   test('in the middle of sending, before and after the network took the reply, sends it exactly once', async () => {
     const { db } = world.server.context
-    const threads = await db.rows<{ id: number; version: number }>(`SELECT id, version FROM threads WHERE state = 'open' ORDER BY id LIMIT 3`)
+    const threads = await db.rows<{ id: number; version: number }>(
+      `SELECT id, version FROM threads WHERE state = 'open' ORDER BY id LIMIT 3`,
+    )
     for (const [i, { id, version }] of threads.entries()) {
-      const answer = await owner('POST', `/api/threads/${id}/replies`, { text: `Reply ${i}`, key: crypto.randomUUID(), version, finish: true })
+      const answer = await owner('POST', `/api/threads/${id}/replies`, {
+        text: `Reply ${i}`,
+        key: crypto.randomUUID(),
+        version,
+        finish: true,
+      })
       expect(answer.status).toBe(200)
       await killAt('POST', i === 0 ? 'arrived' : 'answered', 1)
     }
     const worker = startWorkerProcess(world.config)
-    await until(async () => (await db.one<{ n: number }>(`SELECT count(*) AS n FROM outbox WHERE state = 'sent'`))?.n === 3, { seconds: 25 })
+    await until(
+      async () =>
+        (await db.one<{ n: number }>(`SELECT count(*) AS n FROM outbox WHERE state = 'sent'`))?.n === 3,
+      { seconds: 25 },
+    )
     await worker.kill()
-    const published = world.lanternpage.state.streams.get('skerrivane')!.filter((n) => n.content.startsWith('Reply '))
+    const published = world.lanternpage.state.streams
+      .get('skerrivane')!
+      .filter((n) => n.content.startsWith('Reply '))
     expect(published.map((n) => n.content).sort()).toEqual(['Reply 0', 'Reply 1', 'Reply 2'])
-    const ours = await db.rows<{ text: string; outsideId: string | null }>(`SELECT text, outside_id AS "outsideId" FROM entries WHERE direction = 'out' AND text LIKE 'Reply %' ORDER BY text`)
+    const ours = await db.rows<{ text: string; outsideId: string | null }>(
+      `SELECT text, outside_id AS "outsideId" FROM entries WHERE direction = 'out' AND text LIKE 'Reply %' ORDER BY text`,
+    )
     expect(ours.map((o) => o.text)).toEqual(['Reply 0', 'Reply 1', 'Reply 2'])
     expect(new Set(ours.map((o) => o.outsideId))).toEqual(new Set(published.map((n) => n.id)))
   })
@@ -78,12 +117,28 @@ describe('a job worker that is killed', () => {
   test('an answer that is lost on the way is asked for again under the same key', async () => {
     world.lanternpage.board.faults.lostAnswers = 2
     const { db } = world.server.context
-    const thread = await db.one<{ id: number; version: number }>(`SELECT id, version FROM threads WHERE state = 'open' ORDER BY id DESC LIMIT 1`)
-    await owner('POST', `/api/threads/${thread!.id}/replies`, { text: 'Once only', key: crypto.randomUUID(), version: thread!.version })
+    const thread = await db.one<{ id: number; version: number }>(
+      `SELECT id, version FROM threads WHERE state = 'open' ORDER BY id DESC LIMIT 1`,
+    )
+    await owner('POST', `/api/threads/${thread!.id}/replies`, {
+      text: 'Once only',
+      key: crypto.randomUUID(),
+      version: thread!.version,
+    })
     const worker = startWorkerProcess(world.config)
-    await until(async () => (await db.one<{ n: number }>(`SELECT count(*) AS n FROM outbox WHERE text = 'Once only' AND state = 'sent'`))?.n === 1, { seconds: 25 })
+    await until(
+      async () =>
+        (
+          await db.one<{ n: number }>(
+            `SELECT count(*) AS n FROM outbox WHERE text = 'Once only' AND state = 'sent'`,
+          )
+        )?.n === 1,
+      { seconds: 25 },
+    )
     await worker.kill()
-    expect(world.lanternpage.state.streams.get('skerrivane')!.filter((n) => n.content === 'Once only')).toHaveLength(1)
+    expect(
+      world.lanternpage.state.streams.get('skerrivane')!.filter((n) => n.content === 'Once only'),
+    ).toHaveLength(1)
   })
 })
 
@@ -93,10 +148,15 @@ test('two servers on one database serve one team: what one takes in, the other t
   const stream = await fetch(`${second.address}/api/live`, { headers: { cookie: owner.cookie } })
   const reader = stream.body!.getReader()
   await reader.read()
-  const row = await world.server.context.db.one<{ id: number }>(`SELECT id FROM threads WHERE state = 'open' LIMIT 1`)
+  const row = await world.server.context.db.one<{ id: number }>(
+    `SELECT id FROM threads WHERE state = 'open' LIMIT 1`,
+  )
   await owner('POST', `/api/threads/${row!.id}/events`, { kind: 'finish' })
   const { value } = await reader.read()
-  expect(JSON.parse(new TextDecoder().decode(value).replace(/^data: /, ''))).toEqual({ kind: 'thread', threads: [row!.id] })
+  expect(JSON.parse(new TextDecoder().decode(value).replace(/^data: /, ''))).toEqual({
+    kind: 'thread',
+    threads: [row!.id],
+  })
   await reader.cancel()
   await second.stop()
 })

@@ -5,8 +5,21 @@ import { csvOf } from '../../src/services/entries/export.ts'
 import { seedStandins } from '../support/seed.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
-const options = { zone: 'Europe/London', places: ['Port Ellery', 'Dunmarrow'], now: Date.parse('2026-11-25T12:00:00Z') }
-const none = { text: null, rating: null, at: null, author: null, title: null, place: null, outsideId: null, url: null }
+const options = {
+  zone: 'Europe/London',
+  places: ['Port Ellery', 'Dunmarrow'],
+  now: Date.parse('2026-11-25T12:00:00Z'),
+}
+const none = {
+  text: null,
+  rating: null,
+  at: null,
+  author: null,
+  title: null,
+  place: null,
+  outsideId: null,
+  url: null,
+}
 
 describe('a table of reviews', () => {
   test.each([
@@ -16,15 +29,23 @@ describe('a table of reviews', () => {
     ['|', 'Date|Text\n2026-11-01|x\n'],
   ])('divided by %j is known by itself', (separator, csv) => expect(readTable(csv).separator).toBe(separator))
 
-  test('a byte-order mark is no part of the first heading', () => expect(readTable('\ufeffDate,Text\n1,2\n').header).toEqual(['Date', 'Text']))
+  test('a byte-order mark is no part of the first heading', () =>
+    expect(readTable('\ufeffDate,Text\n1,2\n').header).toEqual(['Date', 'Text']))
 
   test('columns are guessed by their headings', () => {
-    expect(previewTable('Datum,Date,Stars,Review,Customer,Harbour\n,2026-11-01,5,ok,Hanne,Dunmarrow\n').mapping).toMatchObject({ at: 'Date', rating: 'Stars', text: 'Review', author: 'Customer', place: 'Harbour' })
+    expect(
+      previewTable('Datum,Date,Stars,Review,Customer,Harbour\n,2026-11-01,5,ok,Hanne,Dunmarrow\n').mapping,
+    ).toMatchObject({ at: 'Date', rating: 'Stars', text: 'Review', author: 'Customer', place: 'Harbour' })
   })
 
   test('bad rows are told by line and reason, good ones are read', () => {
-    const csv = 'Date,Stars,Review,Harbour\n2026-11-01,5,"two\nlines",Dunmarrow\n2026-11-02,7,too many stars,Dunmarrow\n\nyesterday,3,no date,Dunmarrow\n2026-11-03,,,Dunmarrow\n2026-11-04,4,fine,Atlantis\n2030-01-01,4,future,Dunmarrow\n2026-11-05,"4,5",comma,\n2026-11-06,3\n'
-    const { items, problems } = readReviews(csv, { ...none, at: 'Date', rating: 'Stars', text: 'Review', place: 'Harbour' }, options)
+    const csv =
+      'Date,Stars,Review,Harbour\n2026-11-01,5,"two\nlines",Dunmarrow\n2026-11-02,7,too many stars,Dunmarrow\n\nyesterday,3,no date,Dunmarrow\n2026-11-03,,,Dunmarrow\n2026-11-04,4,fine,Atlantis\n2030-01-01,4,future,Dunmarrow\n2026-11-05,"4,5",comma,\n2026-11-06,3\n'
+    const { items, problems } = readReviews(
+      csv,
+      { ...none, at: 'Date', rating: 'Stars', text: 'Review', place: 'Harbour' },
+      options,
+    )
     expect(items.map((i) => [i.text, i.rating, i.place])).toEqual([
       ['two\nlines', 5, 'Dunmarrow'],
       ['comma', 4.5, null],
@@ -40,7 +61,9 @@ describe('a table of reviews', () => {
   })
 
   test('the same row has the same id', () => {
-    const read = () => readReviews('Date,Review\n2026-11-01,x\n', { ...none, at: 'Date', text: 'Review' }, options).items[0]!.outsideId
+    const read = () =>
+      readReviews('Date,Review\n2026-11-01,x\n', { ...none, at: 'Date', text: 'Review' }, options).items[0]!
+        .outsideId
     expect(read()).toBe(read())
   })
 
@@ -60,8 +83,17 @@ describe('a table of reviews', () => {
 })
 
 test('an export is safe against formulas', () => {
-  const row = { id: 1, at: '2026-11-25T00:00:00Z', channel: 'pages', author: '=cmd()', text: '+1 "quoted"\nline', title: '-x' } as never
-  expect(csvOf([row], { header: false })).toBe(`1,2026-11-25T00:00:00.000Z,pages,,,,'=cmd(),,,,'-x,"'+1 ""quoted""\nline",\r\n`)
+  const row = {
+    id: 1,
+    at: '2026-11-25T00:00:00Z',
+    channel: 'pages',
+    author: '=cmd()',
+    text: '+1 "quoted"\nline',
+    title: '-x',
+  } as never
+  expect(csvOf([row], { header: false })).toBe(
+    `1,2026-11-25T00:00:00.000Z,pages,,,,'=cmd(),,,,'-x,"'+1 ""quoted""\nline",\r\n`,
+  )
 })
 
 describe('over HTTP', () => {
@@ -74,14 +106,24 @@ describe('over HTTP', () => {
   })
   afterAll(() => world.stop())
 
-  const csv = 'Date;Author;Stars;Review;Place\n3.11.2026;Hanne Lund;5;Kind crew;Dunmarrow\n4.11.2026;Piet Vos;7;Too slow;Dunmarrow\n5.11.2026;Nora Feld;2;Cold soup;Port Ellery\n'
+  const csv =
+    'Date;Author;Stars;Review;Place\n3.11.2026;Hanne Lund;5;Kind crew;Dunmarrow\n4.11.2026;Piet Vos;7;Too slow;Dunmarrow\n5.11.2026;Nora Feld;2;Cold soup;Port Ellery\n'
   const mapping = { ...none, at: 'Date', author: 'Author', rating: 'Stars', text: 'Review', place: 'Place' }
 
   test('good rows are kept, bad ones told, and the same file again adds nothing', async () => {
     expect((await call<ImportPreview>('POST', '/api/imports/reviews/preview', { csv })).body.rows).toBe(3)
-    const first = (await call<ImportAnswer>('POST', '/api/imports/reviews', { name: 'old.csv', csv, mapping })).body
-    expect(first).toMatchObject({ added: 2, known: 0, refused: 1, problems: [{ line: 3, field: 'rating', value: '7' }] })
-    expect((await call<ImportAnswer>('POST', '/api/imports/reviews', { name: 'old.csv', csv, mapping })).body).toMatchObject({ added: 0, known: 2, refused: 1 })
+    const first = (
+      await call<ImportAnswer>('POST', '/api/imports/reviews', { name: 'old.csv', csv, mapping })
+    ).body
+    expect(first).toMatchObject({
+      added: 2,
+      known: 0,
+      refused: 1,
+      problems: [{ line: 3, field: 'rating', value: '7' }],
+    })
+    expect(
+      (await call<ImportAnswer>('POST', '/api/imports/reviews', { name: 'old.csv', csv, mapping })).body,
+    ).toMatchObject({ added: 0, known: 2, refused: 1 })
     await settled(world)
     const { rows } = (await call<EntryPage>('GET', '/api/entries?unit=entries&channel=import')).body
     expect(rows.map((r) => [r.author, r.placeId, r.sentiment])).toEqual([
@@ -100,15 +142,25 @@ describe('over HTTP', () => {
   })
 
   test('an unknown column is named', async () => {
-    const { body } = await call<Problem>('POST', '/api/imports/reviews', { name: 'x', csv, mapping: { ...mapping, text: 'Words' } })
+    const { body } = await call<Problem>('POST', '/api/imports/reviews', {
+      name: 'x',
+      csv,
+      mapping: { ...mapping, text: 'Words' },
+    })
     expect(body.fields?.[0]).toMatchObject({ field: 'mapping.text', value: 'Words' })
   })
 
   test('a feed file comes in once', async () => {
     const document = await (await fetch(`${world.press.address}/gazette/feed`)).text()
-    expect((await call<ImportAnswer>('POST', '/api/imports/feed', { name: 'gazette.xml', document })).body).toMatchObject({ added: 1, known: 0 })
-    expect((await call<ImportAnswer>('POST', '/api/imports/feed', { name: 'gazette.xml', document })).body).toMatchObject({ added: 0, known: 1 })
-    expect((await call<Problem>('POST', '/api/imports/feed', { name: 'x', document: 'no feed' })).body.code).toBe('feedUnreadable')
+    expect(
+      (await call<ImportAnswer>('POST', '/api/imports/feed', { name: 'gazette.xml', document })).body,
+    ).toMatchObject({ added: 1, known: 0 })
+    expect(
+      (await call<ImportAnswer>('POST', '/api/imports/feed', { name: 'gazette.xml', document })).body,
+    ).toMatchObject({ added: 0, known: 1 })
+    expect(
+      (await call<Problem>('POST', '/api/imports/feed', { name: 'x', document: 'no feed' })).body.code,
+    ).toBe('feedUnreadable')
   })
 
   test.each([
@@ -123,13 +175,21 @@ describe('over HTTP', () => {
 
   test('a page that is no feed is refused', async () => {
     const owner = await world.signIn('wynn')
-    expect((await owner<Problem>('POST', '/api/profiles/feeds', { address: `${world.press.address}/articles/a1` })).body.code).toBe('feedUnreadable')
+    expect(
+      (await owner<Problem>('POST', '/api/profiles/feeds', { address: `${world.press.address}/articles/a1` }))
+        .body.code,
+    ).toBe('feedUnreadable')
   })
 
   test('the lens goes out as CSV and as JSON Feed, with the rows of its list', async () => {
     const csvText = (await call<string>('GET', '/api/entries/export.csv?unit=entries&channel=import')).body
     expect(csvText.split('\r\n').filter(Boolean)).toHaveLength(3)
-    const feed = (await call<{ version: string; items: { content_text: string }[] }>('GET', '/api/entries/export.json?unit=entries&channel=import')).body
+    const feed = (
+      await call<{ version: string; items: { content_text: string }[] }>(
+        'GET',
+        '/api/entries/export.json?unit=entries&channel=import',
+      )
+    ).body
     expect(feed.version).toBe('https://jsonfeed.org/version/1.1')
     expect(feed.items.map((i) => i.content_text)).toEqual(['Cold soup', 'Kind crew'])
   })

@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { lensKinds, lensPredicate, lensSentiments, lensStates, searchWords, type LensContext, type LensEntry } from '@murrabel/core/lens'
+import {
+  lensKinds,
+  lensPredicate,
+  lensSentiments,
+  lensStates,
+  searchWords,
+  type LensContext,
+  type LensEntry,
+} from '@murrabel/core/lens'
 import { openDatabase, migrate, type Database } from '@murrabel/server'
 import { lensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import type { Reader } from '../../src/access/reader.ts'
@@ -12,7 +20,16 @@ import { freshDatabase, type TestDatabase } from '../support/database.ts'
 const now = Date.parse('2026-11-25T12:00:00Z')
 const context: LensContext = { now, zone: 'Europe/London', me: 2 }
 const owner: Reader = { colleagueId: 2, brandId: 1, role: 'owner', placeIds: null, profileIds: null }
-const texts = ['The ferry was late', 'Crew’s heron', 'Café, heron, late', "O'Brien \\ 'x' & !y", '#DogsOnDeck #dogs', 'fer\u200bry', 'nothing at all', 'LATE herons']
+const texts = [
+  'The ferry was late',
+  'Crew’s heron',
+  'Café, heron, late',
+  "O'Brien \\ 'x' & !y",
+  '#DogsOnDeck #dogs',
+  'fer\u200bry',
+  'nothing at all',
+  'LATE herons',
+]
 
 let database: TestDatabase
 let db: Database
@@ -25,11 +42,18 @@ beforeAll(async () => {
   await migrate(db)
   await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'Europe/London')`)
   await db.rows(`INSERT INTO places (id, brand_id, name) SELECT n, 1, 'p' || n FROM generate_series(1, 3) n`)
-  await db.rows(`INSERT INTO colleagues (id, email, name, password_hash) SELECT n, 'c' || n, 'c', '' FROM generate_series(1, 3) n`)
-  await db.rows(`INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 3) n`)
+  await db.rows(
+    `INSERT INTO colleagues (id, email, name, password_hash) SELECT n, 'c' || n, 'c', '' FROM generate_series(1, 3) n`,
+  )
+  await db.rows(
+    `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 3) n`,
+  )
   const channels = ['pages', 'maps', 'news', 'import']
   for (let p = 1; p <= 8; p++)
-    await db.rows(`INSERT INTO profiles (id, brand_id, place_id, channel, network, outside_id, name, status, hook_token) VALUES ($1, 1, $2, $3, 'n', $4, 'n', 'connected', $4)`, [p, p > 6 ? null : 1 + (p % 3), channels[p % 4], `h${p}`])
+    await db.rows(
+      `INSERT INTO profiles (id, brand_id, place_id, channel, network, outside_id, name, status, hook_token) VALUES ($1, 1, $2, $3, 'n', $4, 'n', 'connected', $4)`,
+      [p, p > 6 ? null : 1 + (p % 3), channels[p % 4], `h${p}`],
+    )
   entries = []
   for (let i = 1; i <= 240; i++) {
     const profile = 1 + (i % 8)
@@ -56,9 +80,27 @@ beforeAll(async () => {
     await db.rows(
       `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at)
        VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, array_to_tsvector($12::text[]), now())`,
-      [i, profile, thread, entry.place, `e${i}`, entry.kind, entry.channel, texts[i % texts.length], new Date(entry.at), entry.lead, entry.sentiment, entry.words],
+      [
+        i,
+        profile,
+        thread,
+        entry.place,
+        `e${i}`,
+        entry.kind,
+        entry.channel,
+        texts[i % texts.length],
+        new Date(entry.at),
+        entry.lead,
+        entry.sentiment,
+        entry.words,
+      ],
     )
-    for (const watch of entry.watches) await db.rows(`INSERT INTO mentions (watch_id, entry_id, at, spans) VALUES ($1, $2, $3, '[]')`, [watch, i, new Date(entry.at)])
+    for (const watch of entry.watches)
+      await db.rows(`INSERT INTO mentions (watch_id, entry_id, at, spans) VALUES ($1, $2, $3, '[]')`, [
+        watch,
+        i,
+        new Date(entry.at),
+      ])
   }
 })
 afterAll(async () => {
@@ -66,10 +108,12 @@ afterAll(async () => {
   await database.drop()
 })
 
-const readers: fc.Arbitrary<Reader> = fc.record({
-  placeIds: fc.option(fc.subarray([1, 2, 3])),
-  profileIds: fc.option(fc.subarray([1, 2, 3, 4, 5, 6, 7, 8])),
-}).map((part) => ({ ...owner, ...part }))
+const readers: fc.Arbitrary<Reader> = fc
+  .record({
+    placeIds: fc.option(fc.subarray([1, 2, 3])),
+    profileIds: fc.option(fc.subarray([1, 2, 3, 4, 5, 6, 7, 8])),
+  })
+  .map((part) => ({ ...owner, ...part }))
 
 describe('the predicate in memory and the SQL', () => {
   test('choose the same entries, for any lens and any reader', async () => {
@@ -77,7 +121,8 @@ describe('the predicate in memory and the SQL', () => {
       fc.asyncProperty(lensArbitrary, readers, async (lens, reader) => {
         const matches = lensPredicate(lens, context)
         const allowed = (e: (typeof entries)[number]) =>
-          (!reader.placeIds || (e.place !== null && reader.placeIds.includes(e.place))) && (!reader.profileIds || reader.profileIds.includes(e.profile))
+          (!reader.placeIds || (e.place !== null && reader.placeIds.includes(e.place))) &&
+          (!reader.profileIds || reader.profileIds.includes(e.profile))
         const expected = entries.filter((e) => allowed(e) && matches(e)).map((e) => e.id)
         const { rows } = await entryPage(db, { lens, context, reader, after: null, limit: 1000 })
         expect(rows.map((r) => r.id).sort((a, b) => a - b)).toEqual(expected)
@@ -90,11 +135,16 @@ describe('the predicate in memory and the SQL', () => {
   test('the tide line counts what the list shows, from roll-ups or not', async () => {
     const from = now - 60 * 86_400_000
     await fc.assert(
-      fc.asyncProperty(lensArbitrary, readers, fc.constantFrom('hour', 'day', 'week', 'month'), async (lens, reader, unit) => {
-        const rows = await tide(db, { lens, context, reader, from, to: now + 1, unit: unit as 'day' })
-        const { count } = await entryCount(db, { lens: { ...lens, range: null }, context, reader })
-        expect(rows.reduce((sum, r) => sum + r.n, 0)).toBe(count)
-      }),
+      fc.asyncProperty(
+        lensArbitrary,
+        readers,
+        fc.constantFrom('hour', 'day', 'week', 'month'),
+        async (lens, reader, unit) => {
+          const rows = await tide(db, { lens, context, reader, from, to: now + 1, unit: unit as 'day' })
+          const { count } = await entryCount(db, { lens: { ...lens, range: null }, context, reader })
+          expect(rows.reduce((sum, r) => sum + r.n, 0)).toBe(count)
+        },
+      ),
       { numRuns: 100 },
     )
   })

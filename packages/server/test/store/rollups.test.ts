@@ -20,16 +20,30 @@ test('migrations go up, back to nothing, and up again, from several processes at
   await Promise.all([migrate(db), migrate(other)])
   await other.close()
   await migrate(db, { down: 2 })
-  expect(await db.rows(`SELECT tablename FROM pg_tables WHERE schemaname = 'public'`)).toEqual([{ tablename: 'migrations' }])
+  expect(await db.rows(`SELECT tablename FROM pg_tables WHERE schemaname = 'public'`)).toEqual([
+    { tablename: 'migrations' },
+  ])
   await migrate(db)
   expect(await db.rows('SELECT count(*) AS n FROM migrations')).toEqual([{ n: 2 }])
 })
 
 const change = fc.oneof(
-  fc.record({ kind: fc.constant('add' as const), count: fc.integer({ min: 1, max: 20 }), seed: fc.nat(1000) }),
-  fc.record({ kind: fc.constant('judge' as const), part: fc.integer({ min: 2, max: 5 }), seed: fc.nat(1000) }),
+  fc.record({
+    kind: fc.constant('add' as const),
+    count: fc.integer({ min: 1, max: 20 }),
+    seed: fc.nat(1000),
+  }),
+  fc.record({
+    kind: fc.constant('judge' as const),
+    part: fc.integer({ min: 2, max: 5 }),
+    seed: fc.nat(1000),
+  }),
   fc.record({ kind: fc.constant('move' as const), part: fc.integer({ min: 2, max: 5 }), seed: fc.nat(1000) }),
-  fc.record({ kind: fc.constant('delete' as const), part: fc.integer({ min: 2, max: 9 }), seed: fc.nat(1000) }),
+  fc.record({
+    kind: fc.constant('delete' as const),
+    part: fc.integer({ min: 2, max: 9 }),
+    seed: fc.nat(1000),
+  }),
 )
 type Change = typeof change extends fc.Arbitrary<infer T> ? T : never
 
@@ -43,19 +57,33 @@ async function apply(step: Change): Promise<void> {
          '2026-11-01T00:30:00Z'::timestamptz + (n * $2::int % 90) * interval '17 minutes', ${sentiments}[1 + (n + $2::int) % 4] FROM generate_series(1, $1::int) n`,
       [step.count, seed],
     )
-  else if (step.kind === 'judge') await db.rows(`UPDATE entries SET sentiment = ${sentiments}[1 + ((id + $2::int) % 4)::int] WHERE id % $1::int = 0`, [step.part, seed])
-  else if (step.kind === 'move') await db.rows(`UPDATE entries SET at = at + ($2::int % 7) * interval '1 hour', profile_id = 1 + (id % 2) WHERE id % $1::int = 1`, [step.part, seed])
+  else if (step.kind === 'judge')
+    await db.rows(
+      `UPDATE entries SET sentiment = ${sentiments}[1 + ((id + $2::int) % 4)::int] WHERE id % $1::int = 0`,
+      [step.part, seed],
+    )
+  else if (step.kind === 'move')
+    await db.rows(
+      `UPDATE entries SET at = at + ($2::int % 7) * interval '1 hour', profile_id = 1 + (id % 2) WHERE id % $1::int = 1`,
+      [step.part, seed],
+    )
   else await db.rows('DELETE FROM entries WHERE (id + $2::int) % $1::int = 0', [step.part, seed])
 }
 
 test('roll-ups equal a full count after any history of changes', async () => {
   await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'UTC')`)
-  await db.rows(`INSERT INTO profiles (id, brand_id, channel, network, outside_id, name, status, hook_token) SELECT n, 1, 'pages', 'n', 'o' || n, 'n', 'connected', 'h' || n FROM generate_series(1, 2) n`)
-  await db.rows(`INSERT INTO threads (id, brand_id, profile_id, outside_id, last_at) VALUES (1, 1, 1, 't', now())`)
+  await db.rows(
+    `INSERT INTO profiles (id, brand_id, channel, network, outside_id, name, status, hook_token) SELECT n, 1, 'pages', 'n', 'o' || n, 'n', 'connected', 'h' || n FROM generate_series(1, 2) n`,
+  )
+  await db.rows(
+    `INSERT INTO threads (id, brand_id, profile_id, outside_id, last_at) VALUES (1, 1, 1, 't', now())`,
+  )
   await fc.assert(
     fc.asyncProperty(fc.array(change, { maxLength: 8 }), async (steps) => {
       for (const step of steps) await apply(step)
-      const full = await db.rows(`SELECT brand_id, date_trunc('hour', at) AS hour, profile_id, kind, sentiment, count(*) AS n FROM entries WHERE direction = 'in' GROUP BY 1, 2, 3, 4, 5 ORDER BY 1, 2, 3, 4, 5`)
+      const full = await db.rows(
+        `SELECT brand_id, date_trunc('hour', at) AS hour, profile_id, kind, sentiment, count(*) AS n FROM entries WHERE direction = 'in' GROUP BY 1, 2, 3, 4, 5 ORDER BY 1, 2, 3, 4, 5`,
+      )
       const rolled = await db.rows('SELECT * FROM rollups WHERE n <> 0 ORDER BY 1, 2, 3, 4, 5')
       expect(rolled).toEqual(full)
     }),

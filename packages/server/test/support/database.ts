@@ -25,5 +25,8 @@ export async function freshDatabase(): Promise<TestDatabase> {
     await client.end()
   }
   await run(`CREATE DATABASE ${name}`)
-  return { url: admin.replace(/\/postgres$/, `/${name}`), drop: () => run(`DROP DATABASE ${name} WITH (FORCE)`) }
+  return {
+    url: admin.replace(/\/postgres$/, `/${name}`),
+    drop: () => run(`DROP DATABASE ${name} WITH (FORCE)`),
+  }
 }

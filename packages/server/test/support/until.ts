@@ -1,5 +1,8 @@
 /** Waits for something to become true by looking again and again; fails with the last answer. */
-export async function until<T>(look: () => Promise<T | false | null | undefined> | T | false | null | undefined, { seconds = 15 }: { seconds?: number } = {}): Promise<T> {
+export async function until<T>(
+  look: () => Promise<T | false | null | undefined> | T | false | null | undefined,
+  { seconds = 15 }: { seconds?: number } = {},
+): Promise<T> {
   const end = Date.now() + seconds * 1000
   for (;;) {
     const found = await look()

@@ -1,4 +1,12 @@
-import { startLanternpage, startPress, startWherabout, demoClient, type Lanternpage, type Press, type Wherabout } from '@murrabel/standins'
+import {
+  startLanternpage,
+  startPress,
+  startWherabout,
+  demoClient,
+  type Lanternpage,
+  type Press,
+  type Wherabout,
+} from '@murrabel/standins'
 import { createBrand, openDatabase, start, type BrandSeed, type Config, type Server } from '@murrabel/server'
 import { freshDatabase, type TestDatabase } from './database.ts'
 import { until } from './until.ts'
@@ -16,7 +24,13 @@ export const testBrand: BrandSeed = {
   colleagues: [
     { email: 'wynn@skerrivane.example', name: 'Wynn Adair', password, role: 'owner' },
     { email: 'tamsin@skerrivane.example', name: 'Tamsin Kerr', password, role: 'specialist' },
-    { email: 'ness@skerrivane.example', name: 'Ness Pascoe', password, role: 'placeManager', places: ['Dunmarrow'] },
+    {
+      email: 'ness@skerrivane.example',
+      name: 'Ness Pascoe',
+      password,
+      role: 'placeManager',
+      places: ['Dunmarrow'],
+    },
     { email: 'rowan@skerrivane.example', name: 'Rowan Teague', password, role: 'reader' },
   ],
 }
@@ -44,7 +58,11 @@ export function caller(address: string, cookie: string): Caller {
   const call = async <T>(method: string, path: string, body?: unknown) => {
     const response = await fetch(`${address}${path}`, {
       method,
-      headers: { origin: address, cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      headers: {
+        origin: address,
+        cookie,
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
       body: body === undefined ? undefined : JSON.stringify(body),
     })
     const text = await response.text()
@@ -55,17 +73,31 @@ export function caller(address: string, cookie: string): Caller {
 }
 
 /** Gives consent on a network's page and follows the way back; tells where the browser lands. */
-export async function consent(redirect: string, cookie: string, answer: 'grant' | 'refuse' = 'grant'): Promise<string> {
+export async function consent(
+  redirect: string,
+  cookie: string,
+  answer: 'grant' | 'refuse' = 'grant',
+): Promise<string> {
   const page = await (await fetch(redirect)).text()
-  const fields = [...page.matchAll(/<input type="(?:hidden|checkbox)" name="([^"]+)" value="([^"]*)"/g)].map(([, n, v]) => [n!, v!.replace(/&amp;/g, '&')] as [string, string])
-  const granted = await fetch(redirect, { method: 'POST', body: new URLSearchParams([...fields, ['answer', answer]]), redirect: 'manual' })
+  const fields = [...page.matchAll(/<input type="(?:hidden|checkbox)" name="([^"]+)" value="([^"]*)"/g)].map(
+    ([, n, v]) => [n!, v!.replace(/&amp;/g, '&')] as [string, string],
+  )
+  const granted = await fetch(redirect, {
+    method: 'POST',
+    body: new URLSearchParams([...fields, ['answer', answer]]),
+    redirect: 'manual',
+  })
   const back = await fetch(granted.headers.get('location') ?? '', { headers: { cookie }, redirect: 'manual' })
   return back.headers.get('location') ?? String(back.status)
 }
 
 export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): Promise<TestWorld> {
   const database = await freshDatabase()
-  const [lanternpage, wherabout, press] = await Promise.all([startLanternpage(), startWherabout(), startPress()])
+  const [lanternpage, wherabout, press] = await Promise.all([
+    startLanternpage(),
+    startWherabout(),
+    startPress(),
+  ])
   const port = 20_000 + Math.floor(Math.random() * 20_000)
   const config: Config = {
     databaseUrl: database.url,
@@ -73,7 +105,13 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
     publicAddress: `http://127.0.0.1:${port}`,
     sealingKey: Buffer.alloc(32, 7),
     networks: [
-      { network: 'lanternpage', name: 'Lanternpage', channel: 'pages', address: lanternpage.address, ...demoClient },
+      {
+        network: 'lanternpage',
+        name: 'Lanternpage',
+        channel: 'pages',
+        address: lanternpage.address,
+        ...demoClient,
+      },
       { network: 'wherabout', name: 'Wherabout', channel: 'maps', address: wherabout.address, ...demoClient },
     ],
     allowedInnerAddresses: [new URL(press.address).host],

@@ -2,7 +2,7 @@ import express from 'express'
 import { Deliveries } from '../shared/deliveries.ts'
 import { problem, SwitchBoard } from '../shared/faults.ts'
 import { demoClient, listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
-import { OAuthServer } from '../shared/oauth.ts'
+import { OAuthServer, type StoredToken } from '../shared/oauth.ts'
 import { activityOf, pageActor } from './activity.ts'
 import { publicPages } from './publicPages.ts'
 import { LanternpageState, type NoteRecord } from './state.ts'
@@ -10,6 +10,8 @@ import { LanternpageState, type NoteRecord } from './state.ts'
 export interface Lanternpage extends Running {
   state: LanternpageState
   board: SwitchBoard
+  /** Takes a key as granted. */
+  allow(token: StoredToken): void
 }
 
 const pageSize = 200
@@ -116,6 +118,7 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
     ...running,
     state,
     board,
+    allow: (token) => oauth.allow(token),
     close: async () => {
       deliveries.close()
       await running.close()

@@ -46,6 +46,11 @@ export class OAuthServer {
     this.refreshes.set(token.refresh, token)
   }
 
+  /** Takes a key as granted without a consent page: for programs that set a network up. */
+  allow(token: StoredToken): void {
+    this.keep(token)
+  }
+
   /** Every access token given so far is refused from now on; with `refreshToo`, consent has to be given anew. */
   expireAll({ refreshToo }: { refreshToo: boolean }): void {
     this.tokens.clear()

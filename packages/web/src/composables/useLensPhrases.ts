@@ -41,11 +41,9 @@ export function useLensPhrases(lens: Ref<Lens>) {
 
   function phrase({ field, message, values }: LensPart): string {
     if (field === 'range') {
+      if (message === 'all') return t('lens.range.all')
       if (message === 'last') return t('lens.range.last', { n: values[0] }, Number(values[0]))
-      return t(`lens.range.${message}`, {
-        from: local(String(values[0] ?? '')),
-        to: local(String(values[1] ?? '')),
-      })
+      return t(`lens.range.${message}`, { from: local(String(values[0])), to: local(String(values[1])) })
     }
     const a = list(values.map((v) => names[field]?.(v) ?? String(v)))
     if (field === 'kinds' && values.length) return a

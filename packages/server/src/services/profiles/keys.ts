@@ -1,21 +1,8 @@
-import { seal, unseal } from '../../access/seal.ts'
 import { NetworkFailure, type ConnectorProfile, type NetworkHttp } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import type { Profile } from '../../store/models/index.ts'
 import { refreshKey } from './oauth.ts'
-
-export interface ProfileKey {
-  access: string
-  refresh: string | null
-}
-
-export const sealKey = (key: ProfileKey, sealingKey: Buffer) => seal(JSON.stringify(key), sealingKey)
-
-function keyOf(profile: Profile, sealingKey: Buffer): ProfileKey {
-  return profile.keySealed
-    ? (JSON.parse(unseal(profile.keySealed, sealingKey)) as ProfileKey)
-    : { access: '', refresh: null }
-}
+import { sealKey, unsealKey } from './profileKey.ts'
 
 /** Base address of the profile's network; of a feed, its own. */
 export function addressOf(
@@ -39,7 +26,7 @@ export async function withProfileKey<T>(
   if (!profile || profile.status === 'disconnected')
     throw new NetworkFailure('refused', 'the profile is disconnected')
   const http = context.httpFor(profile.network === 'feed' ? profile.outsideId : profile.network)
-  const key = keyOf(profile, config.sealingKey)
+  const key = unsealKey(profile.keySealed, config.sealingKey)
   const run = (accessToken: string) =>
     act(
       { id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken },

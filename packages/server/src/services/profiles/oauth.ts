@@ -3,7 +3,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { NetworkConfig } from '../../config.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import type { ProfileKey } from './keys.ts'
+import type { ProfileKey } from './profileKey.ts'
 
 const flowMinutes = 10
 export const callbackPath = '/oauth/callback'

@@ -14,7 +14,8 @@ import {
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { audit } from '../brand/audit.ts'
-import { sealKey, withProfileKey, type ProfileKey } from './keys.ts'
+import { withProfileKey } from './keys.ts'
+import { sealKey, type ProfileKey } from './profileKey.ts'
 import type { Granted } from './oauth.ts'
 
 interface ProfileRow extends Omit<ProfileAnswer, 'capabilities' | 'collectedAt'> {

@@ -1,0 +1,46 @@
+import { searchWords } from '@murrabel/core/lens'
+import type { Database } from '@murrabel/server'
+import { worldTexts } from './texts.ts'
+
+/**
+ * Fills a database directly, past connectors and analysis: so many incoming entries over a year, one or two to a thread,
+ * texts of the demo world, 8 profiles in 5 places, 20 watches that each catch about one in thirty.
+ */
+export async function loadEntries(db: Database, count: number): Promise<void> {
+  const texts = worldTexts(3000).slice(0, 2000)
+  await db.rows('CREATE TABLE bench_texts (id int PRIMARY KEY, text text, words text[])')
+  await db.rows('INSERT INTO bench_texts SELECT * FROM unnest($1::int[], $2::text[])', [
+    texts.map((_, i) => i),
+    texts,
+  ])
+  for (const [i, text] of texts.entries())
+    await db.rows('UPDATE bench_texts SET words = $2::text[] WHERE id = $1', [i, searchWords(text)])
+  await db.rows(`INSERT INTO profiles (brand_id, place_id, channel, network, outside_id, name, status, hook_token, connected_at, collected_at)
+    SELECT 1, 1 + n % 5, CASE WHEN n < 3 THEN 'pages' ELSE 'maps' END, CASE WHEN n < 3 THEN 'lanternpage' ELSE 'wherabout' END, 'p' || n, 'Profile ' || n, 'disconnected', 'h' || n, now(), now() FROM generate_series(1, 8) n`)
+  await db.rows(
+    `INSERT INTO watches (brand_id, name, query) SELECT 1, 'Watch ' || n, '{"anyOf":[{"text":"x"}],"allOf":[],"noneOf":[],"links":[]}' FROM generate_series(1, 20) n`,
+  )
+  await db.rows(
+    `INSERT INTO accounts (brand_id, network, outside_id, name) SELECT 1, 'lanternpage', 'a' || n, 'Person ' || n FROM generate_series(1, 20000) n`,
+  )
+  const threads = Math.floor(count / 1.5)
+  await db.rows(
+    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, given_to, last_at, due_at, pressing_at)
+     SELECT 1, p.id, p.place_id, 't' || n, (ARRAY['done','done','done','done','done','done','waiting','open'])[1 + n % 8], CASE WHEN n % 5 = 0 THEN 1 END, at, at + interval '4 hours', at + interval '4 hours' - (n % 90) * interval '3 minutes'
+     FROM (SELECT n, now() - (n::float8 * 7919 % $1) / $1 * interval '365 days' AS at FROM generate_series(1, $1::int) n) g JOIN profiles p ON p.outside_id = 'p' || (1 + g.n % 8)`,
+    [threads],
+  )
+  await db.rows(
+    `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at)
+     SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % 20000), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
+       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.last_at - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (t.id + k) % 4], 0, 0.5, array_to_tsvector(x.words), now()
+     FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, 2) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000 WHERE k = 1 OR t.id % 2 = 0`,
+  )
+  await db.rows(
+    `UPDATE threads t SET lead_entry_id = e.id FROM entries e WHERE e.thread_id = t.id AND e.lead`,
+  )
+  await db.rows(
+    `INSERT INTO mentions (watch_id, entry_id, at, spans) SELECT w, e.id, e.at, '[{"start":0,"end":3}]' FROM entries e CROSS JOIN generate_series(1, 20) w WHERE (e.id * 17 + w * 7) % 30 = 0`,
+  )
+  await db.rows('ANALYZE')
+}

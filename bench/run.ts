@@ -1,0 +1,32 @@
+import { writeFileSync } from 'node:fs'
+import { cpus, totalmem } from 'node:os'
+import { collectingFigures } from './collecting.ts'
+import { httpFigures } from './http.ts'
+import type { Figure } from './lib/measure.ts'
+import { matcherFigures } from './matcher.ts'
+import { sentimentFigures } from './sentiment.ts'
+
+const [collecting = '', http = '', out = 'docs/benchmarks.md'] = process.argv.slice(2)
+const sections: [string, () => Figure[] | Promise<Figure[]>][] = [
+  ['Matching', matcherFigures],
+  ['Sentiment', sentimentFigures],
+  ['Collecting', () => collectingFigures(collecting)],
+  ['Over HTTP', () => httpFigures(http)],
+]
+
+const cell = (text = '') => text.replace(/\|/g, '\\|')
+let document = `# Benchmarks
+
+Made by \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}: ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB of memory, Node.js ${process.versions.node}. Each figure is
+held against a baseline measured in the same run, because machines differ and ratios travel.
+`
+for (const [title, measure] of sections) {
+  const figures = await measure()
+  document += `\n## ${title}\n\n| what | figure | baseline | ratio | aim |\n|---|---|---|---|---|\n`
+  for (const { name, value, baseline, ratio, aim } of figures) {
+    document += `| ${[name, value, baseline, ratio, aim].map(cell).join(' | ')} |\n`
+    console.log(`${name}: ${value}${ratio ? `, ${ratio} (${baseline})` : ''}${aim ? `; aim: ${aim}` : ''}`)
+  }
+}
+writeFileSync(out, document)
+process.exit(0)

@@ -1,0 +1,99 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { generateWorld, type World } from '@murrabel/demo'
+
+const end = Date.parse('2026-11-25T12:00:00Z')
+const day = 86_400_000
+let world: World
+beforeAll(() => {
+  world = generateWorld({ end })
+})
+
+type Note = Extract<World['lanternpage'][number], { op: 'note' }>
+type Item = Exclude<World['wherabout'][number], { op: 'business' }>
+const notes = () => world.lanternpage.filter((l): l is Note => l.op === 'note')
+const items = () => world.wherabout.filter((l): l is Item => l.op !== 'business')
+const reviews = () => items().flatMap((i) => (i.op === 'review' ? [i] : []))
+const ago = (iso: string) => (end - Date.parse(iso)) / day
+const mean = (list: readonly { rating?: number }[]) =>
+  list.reduce((sum, r) => sum + r.rating!, 0) / list.length
+
+test('the same seed and end give the same world, another seed another', () => {
+  expect(generateWorld({ end })).toEqual(world)
+  expect(generateWorld({ end, seed: 8 }).lanternpage[20]).not.toEqual(world.lanternpage[20])
+})
+
+test('has about as many entries as asked for, at any size', () => {
+  const size = (w: World) => w.lanternpage.length + w.wherabout.length + w.press.length
+  expect(size(world) / 9000).toBeCloseTo(1, 0)
+  expect(Math.abs(size(generateWorld({ end, entries: 1000 })) - 1000)).toBeLessThan(250)
+})
+
+test('is in the order of time, ends at the end, and answers only what is there', () => {
+  const times = notes().map((n) => Date.parse(n.published))
+  expect(times).toEqual([...times].sort((a, b) => a - b))
+  expect(Math.max(...times)).toBeLessThanOrEqual(end)
+  const seen = new Set<string>()
+  for (const note of notes()) {
+    if (note.inReplyTo) expect(seen.has(note.inReplyTo)).toBe(true)
+    expect(seen.has(note.id)).toBe(false)
+    seen.add(note.id)
+  }
+})
+
+test('no slot is left unfilled', () => {
+  const texts = [...notes().map((n) => n.content), ...items().map((i) => i.text)]
+  expect(texts.filter((t) => /\{\w+\}/.test(t))).toEqual([])
+})
+
+test('a screen of twelve neighbours hardly ever shows two alike', () => {
+  const texts = notes()
+    .filter((n) => !n.author.id.startsWith('skerrivane'))
+    .map((n) => n.content)
+  let alike = 0
+  for (let i = 0; i + 12 <= texts.length; i += 12) if (new Set(texts.slice(i, i + 12)).size < 12) alike++
+  expect(alike / (texts.length / 12)).toBeLessThan(0.08)
+})
+
+describe('what happens in the year', () => {
+  test('the engine failure is loud for 31 hours, 19 days before the end', () => {
+    const loud = notes().filter(
+      (n) => /storm petrel|engine|nobody told/i.test(n.content) && Math.abs(ago(n.published) - 18.5) < 2,
+    )
+    const hours = loud.map((n) => Date.parse(n.published))
+    expect(loud.length).toBeGreaterThan(100)
+    expect((Math.max(...hours) - Math.min(...hours)) / 3_600_000).toBeLessThan(60)
+    const copies = world.press.filter(
+      (l) => l.op === 'article' && l.text.startsWith('The ferry Storm Petrel'),
+    )
+    expect(new Set(copies.map((c) => (c.op === 'article' ? c.feed : ''))).size).toBe(7)
+  })
+  test('Northmoor slides after the winter timetable, Port Ellery does not', () => {
+    const at = (place: string, from: number, to: number) =>
+      reviews().filter((r) => r.business === place && ago(r.created) < from && ago(r.created) >= to)
+    expect(mean(at('northmoor-pier', 360, 70)) - mean(at('northmoor-pier', 30, 0))).toBeGreaterThan(0.8)
+    expect(Math.abs(mean(at('port-ellery', 360, 70)) - mean(at('port-ellery', 30, 0)))).toBeLessThan(0.5)
+  })
+  test('dogs on deck make people glad, mostly in French', () => {
+    const dogs = notes().filter(
+      (n) => /dog|chien/i.test(n.content) && ago(n.published) < 40 && ago(n.published) > 28,
+    )
+    expect(dogs.filter((n) => /chien/i.test(n.content)).length).toBeGreaterThan(5)
+  })
+  test('Maren is named at Selwick Quay and nowhere else', () => {
+    const named = reviews().filter((r) => r.text.includes('Maren'))
+    expect(named.length).toBeGreaterThan(10)
+    expect(new Set(named.map((r) => r.business))).toEqual(new Set(['selwick-quay']))
+  })
+  test('the ask brings more reviews at two harbours', () => {
+    const perDay = (place: string, from: number, to: number) =>
+      reviews().filter((r) => r.business === place && ago(r.created) < from && ago(r.created) >= to).length /
+      (from - to)
+    expect(perDay('inchgarth', 33, 1) / perDay('inchgarth', 66, 33)).toBeGreaterThan(1.6)
+  })
+  test('one account posts the same complaint on both networks', () => {
+    const again = [...notes().map((n) => n.content), ...reviews().map((r) => r.text)].filter((t) =>
+      t.startsWith('I was promised a full refund'),
+    )
+    expect(again.length).toBeGreaterThan(6)
+  })
+})

@@ -1,0 +1,132 @@
+import fc from 'fast-check'
+import { mount } from '@vue/test-utils'
+import { describe, expect, test } from 'vitest'
+import type { TideBucket } from '@murrabel/contract'
+import { languageOf } from '../src/messages/index.ts'
+import { en } from '../src/messages/en.ts'
+import { fr } from '../src/messages/fr.ts'
+import EntryText from '../src/parts/EntryText.vue'
+import { entryPieces } from '../src/parts/entryPieces.ts'
+import { bucketsOfRange, localTime, rangeOfBuckets } from '../src/parts/tideScale.ts'
+import { asideTimes } from '../src/sections/inbox/asideTimes.ts'
+import { points, watchFigures } from '../src/sections/watch/watchFigures.ts'
+
+describe('the pieces of a text', () => {
+  const mark = fc
+    .tuple(fc.nat(12), fc.nat(12))
+    .map(([a, b]) => ({ start: Math.min(a, b), end: Math.max(a, b) + 1, contribution: a - b }))
+  test('join to the text again, whatever is marked', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ minLength: 1, maxLength: 12 }),
+        fc.array(mark, { maxLength: 4 }),
+        fc.array(mark, { maxLength: 4 }),
+        (text, hits, spans) =>
+          entryPieces(text, hits, spans)
+            .map((p) => p.text)
+            .join('') === text,
+      ),
+    )
+  })
+  test('show hits and moods, also where they overlap', () => {
+    const html = mount(EntryText, {
+      props: {
+        text: 'kind crew late',
+        hits: [{ start: 5, end: 14 }],
+        spans: [
+          { start: 0, end: 4, contribution: 2 },
+          { start: 10, end: 14, contribution: -1 },
+        ],
+      },
+    })
+    expect(html.findAll('u').map((u) => [u.text(), u.classes()])).toEqual([['kind', ['positive']]])
+    expect(html.findAll('mark').map((m) => [m.text(), m.classes()])).toEqual([
+      ['crew', []],
+      ['late', ['negative']],
+    ])
+  })
+  test('never turn text into markup', () => {
+    expect(
+      mount(EntryText, { props: { text: '<img src=x onerror=alert(1)>' } })
+        .find('img')
+        .exists(),
+    ).toBe(false)
+  })
+})
+
+describe('the scale of the tide line', () => {
+  const place = { zone: 'Europe/London', unit: 'day' as const }
+  const buckets: TideBucket[] = Array.from({ length: 90 }, (_, i) => ({
+    at: new Date(
+      Date.parse('2026-08-28T00:00:00+01:00') + i * 86_400_000 + (i > 57 ? 3_600_000 : 0),
+    ).toISOString(),
+    positive: 1,
+    neutral: 0,
+    negative: 0,
+    unread: 0,
+  }))
+
+  test('days are local', () =>
+    expect(localTime('2026-08-27T23:30:00Z', 'Europe/London', 'day')).toBe('2026-08-28'))
+  test('what is chosen is what is framed, over the change of the clock', () => {
+    fc.assert(
+      fc.property(fc.nat(89), fc.nat(89), (a, b) => {
+        const range = rangeOfBuckets(buckets, a, b, place)
+        const framed = bucketsOfRange(buckets, range, place)
+        return framed !== null && framed[0] === Math.min(a, b) && framed[1] === Math.max(a, b)
+      }),
+    )
+  })
+  test('the last days are the last bars, no range is all of them', () => {
+    expect(bucketsOfRange(buckets, { last: 14 }, place)).toEqual([76, 89])
+    expect(bucketsOfRange(buckets, null, place)).toEqual([0, 89])
+    expect(bucketsOfRange(buckets, { from: '2020-01-01', to: '2020-01-02' }, place)).toBeNull()
+  })
+})
+
+test('the figures of a watch are the sums of its bars', () => {
+  const figures = watchFigures({
+    unit: 'day',
+    usual: null,
+    buckets: [
+      { at: '', positive: 3, neutral: 1, negative: 1, unread: 2 },
+      { at: '', positive: 1, neutral: 0, negative: 0, unread: 0 },
+    ],
+  })
+  expect(figures).toMatchObject({ total: 8, positive: 4, negative: 1, unread: 2 })
+  expect(figures.net).toMatchObject({ net: 0.5, n: 6 })
+  expect([points(0.5), points(-0.18), points(0)]).toEqual(['+50', '−18', '0'])
+})
+
+test('a thread is set aside until morning in the brand’s zone', () => {
+  const friday = Date.parse('2026-11-27T22:30:00Z')
+  expect(asideTimes(friday, 'Europe/London').map((t) => t.until)).toEqual([
+    '2026-11-28T01:30:00.000Z',
+    '2026-11-28T09:00:00.000Z',
+    '2026-11-30T09:00:00.000Z',
+  ])
+})
+
+describe('messages', () => {
+  const paths = (node: object, at = ''): string[] =>
+    Object.entries(node).flatMap(([key, value]) =>
+      typeof value === 'object' ? paths(value as object, `${at}${key}.`) : [`${at}${key}`],
+    )
+  const slots = (text: string) => [...new Set(text.match(/[{[]\w+[}\]]/g) ?? [])].sort()
+  const at = (node: unknown, path: string) =>
+    path.split('.').reduce((value, key) => (value as Record<string, unknown>)[key], node) as string
+  test('both languages have the same texts with the same slots', () => {
+    expect(paths(fr)).toEqual(paths(en))
+    const differ = paths(en).filter(
+      (path) => JSON.stringify(slots(at(fr, path))) !== JSON.stringify(slots(at(en, path))),
+    )
+    expect(differ).toEqual([])
+  })
+  test.each([
+    [null, ['fr-CA', 'en'], 'fr'],
+    ['en', ['fr'], 'en'],
+    [null, ['de'], 'en'],
+  ] as const)('stored %s, browser %j: %s', (stored, browser, expected) =>
+    expect(languageOf(stored, browser)).toBe(expected),
+  )
+})
