@@ -337,15 +337,19 @@ test('importing reviews: mapping, bad rows by line and reason, the same file add
   await page.goto(`${address}/set-up/import`)
   const csv =
     '\ufeffWhen;Who;Stars;Opinion;Harbour\n3.11.2026;Hanne Lund;5;"Kind crew, warm galley";Inchgarth\n4.11.2026;Piet Vos;7;Too slow;Dunmarrow\n5.11.2026;Nora Feld;2;Cold soup;Dunmarrow\n'
+  const map = async (field: string, column: string) => {
+    const box = page.locator(`label[data-field="${field}"]`).getByRole('combobox')
+    await box.click()
+    const list = await box.getAttribute('aria-controls')
+    await page.locator(`[id="${list}"]`).getByRole('option', { name: column, exact: true }).click()
+  }
   const bring = async () => {
     await page
       .getByTestId('file')
       .setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
     await expect(page.getByText('3 rows, divided by semicolons')).toBeVisible()
-    await page.locator('label[data-field="text"] .el-select').click()
-    await page.getByRole('option', { name: 'Opinion' }).click()
-    await page.locator('label[data-field="author"] .el-select').click()
-    await page.getByRole('option', { name: 'Who' }).click()
+    await map('text', 'Opinion')
+    await map('author', 'Who')
     await page.getByRole('button', { name: 'Bring in 3 rows' }).click()
   }
   await bring()

@@ -27,7 +27,7 @@ export async function loadEntries(db: Database, count: number): Promise<void> {
   await db.rows(
     `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, given_to, last_at, due_at, pressing_at)
      SELECT 1, p.id, p.place_id, 't' || n, (ARRAY['done','done','done','done','done','done','waiting','open'])[1 + n % 8], CASE WHEN n % 5 = 0 THEN 1 END, at, at + interval '4 hours', at + interval '4 hours' - (n % 90) * interval '3 minutes'
-     FROM (SELECT n, now() - (n::float8 * 7919 % $1) / $1 * interval '365 days' AS at FROM generate_series(1, $1::int) n) g JOIN profiles p ON p.outside_id = 'p' || (1 + g.n % 8)`,
+     FROM (SELECT n, now() - (n::bigint * 7919 % $1::bigint)::float8 / $1::bigint * interval '365 days' AS at FROM generate_series(1, $1::int) n) g JOIN profiles p ON p.outside_id = 'p' || (1 + g.n % 8)`,
     [threads],
   )
   await db.rows(

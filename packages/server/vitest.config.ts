@@ -9,5 +9,6 @@ export default defineProject({
     hookTimeout: 60_000,
     // Each file has a database and processes of its own; two at a time suit two cores.
     maxWorkers: 2,
+    sequence: { groupOrder: 1 },
   },
 })

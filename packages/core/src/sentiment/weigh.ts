@@ -1,7 +1,7 @@
 import type { Grammar } from './grammar.ts'
 import type { Item } from './items.ts'
 
-const questionPositive = 0.3
+const questionPositive = 0.15
 const questionNegative = 0.7
 const beforeContrast = 0.55
 const afterContrast = 1.35

@@ -36,7 +36,7 @@ export function useLensPhrases(lens: Ref<Lens>) {
     places: (v) => brand.placeName(Number(v)) || `#${v}`,
     sentiments: (v) => t(`lens.sentiment.${v}`),
     givenTo: (v) => brand.colleagueName(Number(v)) || `#${v}`,
-    watch: (v) => brand.watchName(Number(v)) || `#${v}`,
+    watch: (v) => brand.nameOfWatch(Number(v)) || `#${v}`,
   }
 
   function phrase({ field, message, values }: LensPart): string {

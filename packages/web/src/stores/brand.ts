@@ -45,7 +45,7 @@ export const useBrand = defineStore('brand', () => {
   const watches = computed(() => answer.value?.watches ?? [])
   const placeName = (id: number | null) => places.value.find((p) => p.id === id)?.name ?? ''
   const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
-  const watchName = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
+  const nameOfWatch = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
   const zone = computed(() => answer.value?.brand.zone ?? 'UTC')
   return {
     answer,
@@ -60,7 +60,7 @@ export const useBrand = defineStore('brand', () => {
     watches,
     placeName,
     colleagueName,
-    watchName,
+    nameOfWatch,
     zone,
   }
 })

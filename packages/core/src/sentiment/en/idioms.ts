@@ -54,7 +54,7 @@ export const englishIdioms: Record<string, string[]> = {
       '|',
     ),
   '-1.6':
-    `at best average|nothing special|nothing to write home about|nothing great|nothing new|nothing impressive|nothing spectacular|nothing exciting|not impressed|not impressive|not great|not good|not very good|not so good|not worth|
+    `at best average|nothing special|nothing to write home about|nothing great|nothing new|nothing impressive|nothing spectacular|nothing exciting|not very good|not so good|not worth|
     isn't worth|ain't worth|not that great|not that good|not all that|not up to|not what i expected|not what we expected|not as good|not as described|not as advertised|not as pictured|not the best|not really good|
     could be better|could have been better|could've been better|should have been better|could do better|could use|could have used|could improve|
     needs work|need work|needs improvement|room for improvement|needs to be fixed|needs to improve|so so|hit or miss|hit and miss|meh|average at best|at best mediocre|middle of the road|run of the mill|nothing more than|
@@ -73,7 +73,7 @@ export const englishIdioms: Record<string, string[]> = {
     if only|i wish|we wish|supposed to be|supposed to|was supposed|were supposed|instead of|rather than|get what you pay for|cost cutting|paid for nothing|nothing happened|
     turned away|nobody told|no one told|nobody came|no one came|nobody answers|no one answers|no answer|no reply|no response|no explanation|no apology|no information|no idea|no help|not sailing|did not sail|didn't sail|missed our|missed my|missed the|
     on hold|ran out|runs out|run out|out of order|out of stock|out of service|sold out|cold food|food was cold|came out cold|arrived cold|came cold|served cold|cold fries|cold inside|
-    too bad|not happy|not pleased|not satisfied|not recommend|not friendly|not helpful|not fresh|not clean|not fun|not funny|not enough|not interested|not even|not once|only one good|the only good|only good thing|first and last time|last time i`.split(
+    too bad|not enough|not even|not once|only one good|the only good|only good thing|first and last time|last time i`.split(
       '|',
     ),
   '-3.2':

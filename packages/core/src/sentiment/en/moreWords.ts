@@ -50,5 +50,5 @@ export const furtherEnglishWords: Record<string, string> = {
     hung-up ghosted stood-up`,
   '0': `no not never none nothing nobody nowhere neither nor without cannot can't won't don't doesn't didn't isn't aren't wasn't
     weren't haven't hasn't hadn't wouldn't shouldn't couldn't hardly barely scarcely rarely seldom less nope
-    thriller thrillers horror-film finger crush crushed sharp-object`,
+    means thriller thrillers horror-film finger crush crushed sharp-object`,
 }

@@ -1,0 +1,159 @@
+import { describe, expect, test } from 'vitest'
+import { labelOfReview, readLanguages, readSentiment } from '@murrabel/core/sentiment'
+
+const raw = (text: string, language = 'en') => readSentiment(text, { language }).raw
+const label = (text: string, language = 'en') => readSentiment(text, { language }).label
+
+describe('negation', () => {
+  test.each([
+    ['The crew was kind', 'The crew was not kind'],
+    ['A comfortable seat', 'By no means a comfortable seat'],
+    ['I enjoyed it', 'I did not really enjoy it'],
+    ['It works', 'It does not work'],
+    ['They answered', 'They never answered'],
+  ])('"%s" is better than "%s"', (plain, denied) => {
+    expect(raw(denied)).toBeLessThan(Math.min(raw(plain), 0))
+  })
+  test('the denial of something bad is milder than praise', () => {
+    expect(raw('not terrible')).toBeGreaterThan(0)
+    expect(raw('not terrible')).toBeLessThan(raw('wonderful'))
+  })
+  test('a denial ends at a comma and at "but"', () => {
+    expect(label('Not the newest boat, the crew is wonderful')).toBe('positive')
+    expect(label('It is not cheap but it is wonderful')).toBe('positive')
+  })
+  test('it goes on across "or" and "and"', () => {
+    expect(label('The staff was not friendly or helpful')).toBe('negative')
+  })
+  test('"never" with a comparison praises, "nothing but" stresses', () => {
+    expect(label('I have never had a better crossing')).toBe('positive')
+    expect(label('Nothing but kindness from the crew')).toBe('positive')
+    expect(label('We could not have been happier')).toBe('positive')
+  })
+})
+
+describe('degree', () => {
+  test.each([
+    ['very good', 'good'],
+    ['extremely good', 'very good'],
+    ['good', 'fairly good'],
+    ['REALLY good', 'good'],
+    ['good!!!', 'good'],
+    ['good!', 'good.'],
+    ['soooo good', 'good'],
+  ])('"%s" weighs more than "%s"', (more, less) => expect(raw(more)).toBeGreaterThan(raw(less)))
+  test.each([
+    ['too salty', 'negative'],
+    ['too small', 'negative'],
+    ['big enough for two', 'positive'],
+    ['not loud enough', 'negative'],
+  ])('"%s" is %s', (text, expected) => expect(label(text)).toBe(expected))
+})
+
+describe('contrast and concession', () => {
+  test('what follows "but" decides', () => {
+    expect(label('The boat is old but the crew is wonderful')).toBe('positive')
+    expect(label('The crew is wonderful but the boat is filthy')).toBe('negative')
+  })
+  test('what follows "although" weighs less', () => {
+    expect(raw('Wonderful, although late')).toBeGreaterThan(raw('Wonderful, late'))
+  })
+})
+
+describe('questions, wishes, irony', () => {
+  test.each([
+    ['Is it any good?', 'neutral'],
+    ['Is the galley nice in winter?', 'neutral'],
+    ['I wish the seats were comfortable', 'negative'],
+    ['A kind word would have been nice', 'negative'],
+    ['The boat needs to be cleaner', 'negative'],
+    ['Great, another cancellation', 'negative'],
+    ['Lovely service as always 🙄', 'negative'],
+  ])('"%s" is %s', (text, expected) => {
+    const reading = readSentiment(text)
+    expect(expected === 'negative' ? reading.raw : reading.label)[
+      expected === 'negative' ? 'toBeLessThan' : 'toBe'
+    ](expected === 'negative' ? 0.01 : 'neutral')
+  })
+})
+
+describe('words whose say depends on their neighbours', () => {
+  test.each([
+    ['I like it', 'positive'],
+    ['It looks like rain', 'neutral'],
+    ['The crew was very kind', 'positive'],
+    ['It is a kind of barge', 'neutral'],
+    ['The harbour is pretty', 'positive'],
+    ['There are better boats', 'negative'],
+    ['This boat is better', 'positive'],
+    ['cheap plastic', 'negative'],
+  ])('"%s" is %s', (text, expected) => expect(label(text)).toBe(expected))
+})
+
+describe('forms that no list has', () => {
+  test.each([
+    ['the tastiest soup', 1],
+    ['unhelpfully slow', -1],
+    ['his friendliness', 1],
+    ['an unfriendly gate', -1],
+    ['delightfully quick', 1],
+  ])('%s', (text, sign) => expect(Math.sign(raw(text))).toBe(sign))
+})
+
+describe('spans', () => {
+  test('mark the words of the untouched text', () => {
+    const text = 'The CREW were sooo kind, but Maren was rude 😡'
+    const { spans } = readSentiment(text)
+    expect(spans.map((s) => [text.slice(s.start, s.end), Math.sign(s.contribution)])).toEqual([
+      ['kind', 1],
+      ['rude', -1],
+      ['😡', -1],
+    ])
+  })
+  test('a set phrase is one span', () => {
+    const text = 'They went the extra mile for us'
+    expect(readSentiment(text).spans.map((s) => text.slice(s.start, s.end))).toEqual(['extra mile'])
+  })
+  test('a link, an address and a handle say nothing', () => {
+    expect(readSentiment('www.awful.example @terrible ness@horrible.example').spans).toEqual([])
+  })
+})
+
+test('confidence grows with what there is to go by and falls with contradiction', () => {
+  const confidence = (text: string) => readSentiment(text).confidence
+  expect(confidence('Wonderful, kind, superb')).toBeGreaterThan(confidence('good'))
+  expect(confidence('Wonderful but awful')).toBeLessThan(confidence('Wonderful and superb'))
+})
+
+test.each([
+  [5, 'Terrible food and rude staff', 'negative'],
+  [1, '', 'negative'],
+  [3, '', 'neutral'],
+  [5, '', 'positive'],
+  [4, 'The boat leaves at seven', 'positive'],
+  [null, 'Lovely', 'positive'],
+])('%j stars and "%s" are %s', (rating, text, expected) =>
+  expect(labelOfReview(rating, readSentiment(text))).toBe(expected),
+)
+
+describe('other languages', () => {
+  test('are those that are read in full', () => expect(readLanguages).toEqual(['en', 'fr', 'es', 'de']))
+  test.each([
+    ['fr', 'Le personnel est très aimable', 'Le personnel n’est pas aimable'],
+    ['fr', 'La soupe était bonne', 'La soupe n’était pas bonne'],
+    ['es', 'El personal es amable', 'El personal no es amable'],
+    ['es', 'Todo limpio y bonito', 'Nada limpio ni bonito'],
+    ['de', 'Das Schiff war sauber', 'Das Schiff war nicht sauber'],
+    ['de', 'Ich empfehle es', 'Ich empfehle es nicht'],
+  ])('%s: "%s" is better than "%s"', (language, plain, denied) => {
+    expect(label(plain, language)).toBe('positive')
+    expect(raw(denied, language)).toBeLessThan(raw(plain, language))
+    expect(label(denied, language)).not.toBe('positive')
+  })
+  test('a region makes no difference', () => expect(label('Magnifique', 'fr-CA')).toBe('positive'))
+  test('a language that is not read is told by its emoji alone', () => {
+    expect(readSentiment('fantastisk tur 😍', { language: 'da' }).spans).toHaveLength(1)
+    expect(label('fantastisk tur', 'da')).toBe('unread')
+    expect(label('', 'en')).toBe('unread')
+  })
+})
