@@ -1,6 +1,7 @@
 import { generateWorld } from '@murrabel/demo'
 import { startLanternpage, demoClient } from '@murrabel/standins'
-import { createBrand, openDatabase, start } from '@murrabel/server'
+import { createBrand, start } from '@murrabel/server'
+import { seal } from '../packages/server/src/access/seal.ts'
 import type { Figure } from './lib/measure.ts'
 
 const entries = 20_000
@@ -60,7 +61,6 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
     resources: [...lanternpage.state.pages.keys()],
   }
   lanternpage.allow(token)
-  const { seal } = await import('../packages/server/src/access/seal.ts')
   const ids: number[] = []
   for (const { id, name } of lanternpage.state.pages.values()) {
     const profile = await models.Profile.create({

@@ -5,7 +5,15 @@ import { spanish } from './es/words.ts'
 import { compileGrammar, type Grammar } from './grammar.ts'
 import { readItems, type Item } from './items.ts'
 import { markIdioms, markOwnWords, type OwnWord } from './idioms.ts'
-import { factorBefore, negated, negationOf, onlyWished, spoiltByToo, sufficiency, valenceInContext } from './modifiers.ts'
+import {
+  factorBefore,
+  negated,
+  negationOf,
+  onlyWished,
+  spoiltByToo,
+  sufficiency,
+  valenceInContext,
+} from './modifiers.ts'
 import { weighSentences } from './weigh.ts'
 
 export type SentimentLabel = 'positive' | 'neutral' | 'negative' | 'unread'
@@ -135,7 +143,8 @@ function plainDenial(items: Item[]): void {
   for (let i = items.length - 1; i >= 0; i--) {
     const item = items[i]!
     if (item.kind === 'stop') asked = item.key.startsWith('?')
-    const denies = item.kind === 'word' && item.entry.negator && !item.taken && !asked && !exempt.has(item.key)
+    const denies =
+      item.kind === 'word' && item.entry.negator && !item.taken && !asked && !exempt.has(item.key)
     if (denies && items[i + 1]?.kind === 'word') item.valence = -0.7
   }
 }

@@ -95,6 +95,7 @@ beforeAll(async () => {
         entry.words,
       ],
     )
+    if (entry.lead) await db.rows('UPDATE threads SET lead_entry_id = $2 WHERE id = $1', [thread, i])
     for (const watch of entry.watches)
       await db.rows(`INSERT INTO mentions (watch_id, entry_id, at, spans) VALUES ($1, $2, $3, '[]')`, [
         watch,

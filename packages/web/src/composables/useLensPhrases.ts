@@ -9,6 +9,7 @@ import {
   type LensPart,
 } from '@murrabel/core/lens'
 import { useBrand } from '../stores/brand.ts'
+import { bases } from './useLens.ts'
 import { useTexts } from './useTexts.ts'
 
 export type LensField = LensPart['field']
@@ -17,6 +18,9 @@ export interface LensOption {
   value: string | number
   label: string
 }
+
+/** The kinds that somebody may wait for an answer to; together they have a shorter name. */
+const owed = bases.threads.kinds
 
 /** The lens in words of the reader's language, and what each phrase could be instead. */
 export function useLensPhrases(lens: Ref<Lens>) {
@@ -46,7 +50,10 @@ export function useLensPhrases(lens: Ref<Lens>) {
       return t(`lens.range.${message}`, { from: local(String(values[0])), to: local(String(values[1])) })
     }
     const a = list(values.map((v) => names[field]?.(v) ?? String(v)))
-    if (field === 'kinds' && values.length) return a
+    if (field === 'kinds' && values.length)
+      return owed.every((kind) => values.includes(kind)) && values.length === owed.length
+        ? t('lens.kinds.owed')
+        : a
     return t(`lens.${field}.${message}`, { a })
   }
 

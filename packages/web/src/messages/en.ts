@@ -22,7 +22,7 @@ export const en = {
   },
   lens: {
     threads:
-      '[state] [kinds] on [channels] from [places], given to [givenTo], [sentiments], [words], [range], [order]',
+      '[state] [kinds] about [watch] on [channels] from [places], given to [givenTo], [sentiments], [words], [range], [order]',
     entries:
       'What is said about [watch]: [kinds] on [channels] from [places], [sentiments], [words], [range], [order]',
     keep: 'Copy the address of this lens',
@@ -44,7 +44,7 @@ export const en = {
       done: 'Done',
       any: 'Open and done',
     },
-    kinds: { all: 'entries of every kind' },
+    kinds: { all: 'entries of every kind', owed: 'entries to answer' },
     kind: {
       review: 'reviews',
       comment: 'comments',

@@ -25,7 +25,7 @@ const texts: Some<Messages> = {
   },
   lens: {
     threads:
-      '[state] : [kinds] sur [channels], de [places], confiés à [givenTo], [sentiments], [words], [range], [order]',
+      '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [sentiments], [words], [range], [order]',
     entries:
       'Ce qui se dit de [watch] : [kinds] sur [channels], de [places], [sentiments], [words], [range], [order]',
     keep: "Copier l'adresse",
@@ -46,7 +46,7 @@ const texts: Some<Messages> = {
       done: 'Terminés',
       any: 'Ouverts et terminés',
     },
-    kinds: { all: 'entrées de toute sorte' },
+    kinds: { all: 'entrées de toute sorte', owed: 'entrées à traiter' },
     kind: {
       review: 'avis',
       comment: 'commentaires',

@@ -1,6 +1,7 @@
 /** Further set phrases: exact hits and misses, similes, and what people say they did or would do. "_" is one or two words. */
 export const furtherEnglishIdioms: Record<string, string[]> = {
-  '2.4': `exactly what i was looking for|exactly what we were looking for|just what i was looking for|exactly as described|exactly as pictured|everything i wanted|everything i needed|everything i hoped|
+  '2.4':
+    `exactly what i was looking for|exactly what we were looking for|just what i was looking for|exactly as described|exactly as pictured|everything i wanted|everything i needed|everything i hoped|
     everything i expected|everything we hoped|everything it promises|everything it should be|everything you could want|everything you need|all i needed|all i wanted|does everything|a lot of _ for the money|a lot for the money|
     would watch again|would watch it again|would see it again|would read it again|would buy again|would buy it again|would buy another|would order again|would order it again|will order again|will buy again|will buy another|
     would go again|would go back|would stay again|would use again|would eat here again|watch it again|watch it over and over|see it again|bought another|bought a second|bought two more|bought three more|ordered another|ordered two more|
@@ -15,9 +16,10 @@ export const furtherEnglishIdioms: Record<string, string[]> = {
     had a blast|had a ball|had a great time|good time|great time|fun time|fun to watch|joy to|pleasure to|treat to|delight to|hat off|kudos to|props to|shout out|shoutout|cream of the crop|head and shoulders above|a cut above|real deal|the bomb|rules|
     to the bone and|hit with|big hit|a hit with|huge hit|was a hit|loved every minute|enjoyed every minute|every minute of it|every bite|wanted more|left wanting more|can't stop|couldn't stop|could not stop|can't put it down|can't live without|couldn't live without|
     far better|much better than|way better than|better than any|better than most|best part|nothing better|none better|no better place|no complaints here|zero complaints|zero issues|zero problems|one of my favorite|one of my favourite|one of our favorite|my favorite|our favorite|my go to`.split(
-    '|',
-  ),
-  '-2.2': `hung up on|hangs up on|like cardboard|like rubber|like leather|like shoe leather|like plastic|like sawdust|like dishwater|like a tin can|like a school project|like a home movie|like dirt|like soap|like paste|like glue|like a joke|like crap|like shit|like garbage|like trash|
+      '|',
+    ),
+  '-2.2':
+    `hung up on|hangs up on|like cardboard|like rubber|like leather|like shoe leather|like plastic|like sawdust|like dishwater|like a tin can|like a school project|like a home movie|like dirt|like soap|like paste|like glue|like a joke|like crap|like shit|like garbage|like trash|
     under water|from a can|out of a can|from a jar|from a box|out of a box|airline food|hospital food|school cafeteria|cafeteria food|dog food|cat food|fast food quality|lasts maybe|lasts only|lasted only|only lasts|only lasted|barely lasts|barely lasted|lasts about an hour|
     only works if|only works when|only worked for|only worked once|worked once|works only|worked for a week|worked for a day|worked for about|works sometimes|sometimes works|works half the time|more holes than|charisma of a|personality of a|depth of a|acting ability of|
     tries to be|tried to be|trying to be|tries too hard|trying too hard|tried too hard|and never is|but never does|never takes off|never goes anywhere|never gets going|never comes together|hair in the|hair in our|hair on my|flies in|
@@ -34,5 +36,7 @@ export const furtherEnglishIdioms: Record<string, string[]> = {
     last straw|last visit|last time we|last time i|first and last|our last|my last visit|won't be returning|not be returning|no reason to|no intention of|shame because|such a shame|what a shame|what a waste|what a disappointment|what a mess|what a rip|what a letdown|
     sat there for|sat for|stood there|stood in line|left waiting|made us wait|made me wait|kept us waiting|waited and waited|took an hour|took over an hour|took 45|took 40|took 30|took almost an hour|over an hour|half an hour for|hour for|hour later|an hour late|minutes late|hours late|
     ignored us|ignored me|ignoring us|walked past us|walked right past|rolled her eyes|rolled his eyes|rolled their eyes|eye roll|gave us attitude|had an attitude|bad attitude|attitude problem|talked down|acted like we|didn't care|does not care|doesn't care|could care less|
-    sick all night|sick afterwards|sick the next|made me ill|stomach ache|stomach hurt|upset stomach|left a bad|bad taste|bad smell|smelled like|smells like|smelled bad|smells bad|smelt of|smelled of|stank of|reeked of`.split('|'),
+    sick all night|sick afterwards|sick the next|made me ill|stomach ache|stomach hurt|upset stomach|left a bad|bad taste|bad smell|smelled like|smells like|smelled bad|smells bad|smelt of|smelled of|stank of|reeked of`.split(
+      '|',
+    ),
 }

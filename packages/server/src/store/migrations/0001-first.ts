@@ -207,7 +207,7 @@ CREATE TABLE rollups (
   n int NOT NULL,
   PRIMARY KEY (brand_id, hour, profile_id, kind, sentiment)
 );
-CREATE INDEX threads_pressing ON threads (brand_id, state, pressing_at, id);
+CREATE INDEX threads_pressing ON threads (brand_id, state, pressing_at, lead_entry_id);
 CREATE INDEX threads_lead ON threads (lead_entry_id);
 CREATE INDEX threads_aside ON threads (set_aside_until) WHERE state = 'aside';
 CREATE INDEX entries_time ON entries (brand_id, at DESC, id DESC) WHERE direction = 'in';

@@ -52,14 +52,16 @@ export async function entryPage(
   const order = orders[lens.order]
   // A watch's mentions carry their time, so that its index gives the order.
   const key = lens.watch !== null && lens.order !== 'pressing' ? 'm.at' : order.key
+  // The lead's id stands in the thread's index; it is the same number.
+  const tie = lens.unit === 'threads' && lens.order === 'pressing' ? 't.lead_entry_id' : 'e.id'
   if (after)
     where.add(
-      `(${key}, e.id) ${order.compare} (${where.bind(new Date(after.at))}, ${where.bind(after.id)}::bigint)`,
+      `(${key}, ${tie}) ${order.compare} (${where.bind(new Date(after.at))}, ${where.bind(after.id)}::bigint)`,
     )
   const hits = lens.watch === null ? '' : ', m.spans AS hits'
   const rows = await db.rows<EntryRow & { key: Date }>(
     `WITH page AS (SELECT e.id, ${key} AS key ${hits} FROM ${from} WHERE ${where.toString()}
-       ORDER BY ${key} ${order.direction}, e.id ${order.direction} LIMIT ${where.bind(limit + 1)})
+       ORDER BY ${key} ${order.direction}, ${tie} ${order.direction} LIMIT ${where.bind(limit + 1)})
      SELECT ${entryColumns}, page.key ${lens.watch === null ? '' : ', page.hits'}
      FROM page JOIN entries e ON e.id = page.id JOIN threads t ON t.id = e.thread_id JOIN profiles p ON p.id = e.profile_id
      LEFT JOIN accounts a ON a.id = e.account_id

@@ -14,6 +14,9 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   addAccess(where, reader, 'e')
   where.add(`e.direction = 'in'`)
   if (lens.unit === 'threads') where.add('e.lead')
+  // Said of the thread as well, so that its index on state and pressing time can be walked.
+  if (lens.unit === 'threads' && needsThread(lens))
+    where.add(`t.brand_id = ${where.bind(reader.brandId)} AND t.lead_entry_id = e.id`)
   if (lens.kinds.length) where.add(`e.kind = ANY(${where.bind(lens.kinds)}::text[])`)
   if (lens.channels.length) where.add(`e.channel = ANY(${where.bind(lens.channels)}::text[])`)
   if (lens.places.length) where.add(`e.place_id = ANY(${where.bind(lens.places)}::int[])`)
@@ -28,10 +31,12 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
     where.add(`${at} >= ${where.bind(new Date(range.from))} AND ${at} < ${where.bind(new Date(range.to))}`)
   if (lens.watch !== null) where.add(`m.watch_id = ${where.bind(lens.watch)}`)
   const mentions = lens.watch === null ? '' : 'JOIN mentions m ON m.entry_id = e.id'
-  const needsThread = lens.state !== 'any' || lens.givenTo !== 'anybody' || lens.order === 'pressing'
-  const threads = needsThread ? 'JOIN threads t ON t.id = e.thread_id' : ''
+  const threads = needsThread(lens) ? 'JOIN threads t ON t.id = e.thread_id' : ''
   return { from: `entries e ${mentions} ${threads}`, where }
 }
+
+const needsThread = (lens: Lens) =>
+  lens.state !== 'any' || lens.givenTo !== 'anybody' || lens.order === 'pressing'
 
 function addGiven(where: Where, givenTo: Lens['givenTo'], me: number): void {
   if (givenTo === 'nobody') where.add('t.given_to IS NULL')

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
-import { routes, type EntryRow, type ThreadChangeAnswer, type ThreadEntry } from '@murrabel/contract'
-import { call, CallProblem } from '../../api/call.ts'
+import { useRoute } from 'vue-router'
 import { useEntryList } from '../../composables/useEntryList.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { useLens } from '../../composables/useLens.ts'
@@ -16,19 +14,17 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import TideLine from '../../parts/TideLine.vue'
 import VirtualList from '../../parts/VirtualList.vue'
 import { useBrand } from '../../stores/brand.ts'
-import { useUndo } from '../../stores/undo.ts'
 import PersonPanel from './PersonPanel.vue'
 import ReplyBox from './ReplyBox.vue'
 import ThreadActions from './ThreadActions.vue'
 import ThreadEntries from './ThreadEntries.vue'
 import ThreadRow from './ThreadRow.vue'
 import { useThread } from './useThread.ts'
+import { useThreadActions } from './useThreadActions.ts'
 
 const route = useRoute()
-const router = useRouter()
 const brand = useBrand()
-const undo = useUndo()
-const { t, list: joined, when } = useTexts()
+const { t, list: joined } = useTexts()
 const { lens, problems, query, change, reset } = useLens('threads')
 const entries = useEntryList(query)
 const { rows, count } = entries
@@ -40,115 +36,22 @@ const replyBox = useTemplateRef<InstanceType<typeof ReplyBox>>('replyBox')
 const actions = useTemplateRef<InstanceType<typeof ThreadActions>>('actions')
 const fresh = ref(0)
 
-const mayAnswer = computed(() => brand.may('answer'))
-const index = computed(() => rows.value.findIndex((row) => row.threadId === threadId.value))
+const { mayAnswer, index, open, event, give, onSent, judge, retry, callBack } = useThreadActions({
+  lens,
+  entries,
+  thread,
+  threadId,
+  loadThread,
+  loadTide: tide.load,
+  putBack: (text) => replyBox.value?.put(text),
+})
 const selectedRow = computed(() => rows.value[index.value]?.id ?? null)
 const lead = computed(() => thread.value?.entries.findLast((e) => e.direction === 'in') ?? null)
 const emptyText = computed(() => (lens.value.state === 'open' ? t('inbox.emptyOpen') : t('inbox.emptyOther')))
 
-// A page that is being left must not call the browser back by opening a thread.
-let leaving = false
-onBeforeRouteLeave(() => {
-  leaving = true
-})
-async function open(row: EntryRow | undefined, replace = false): Promise<void> {
-  if (leaving) return
-  const to = { path: row ? `/inbox/${row.threadId}` : '/inbox', query: route.query }
-  await (replace ? router.replace(to) : router.push(to))
-}
 function step(way: 1 | -1): void {
   const next = rows.value[index.value < 0 ? 0 : index.value + way]
   if (next) void open(next, true)
-}
-
-/** After a change the thread may have left the lens: land on the one that was next. */
-async function moveOn(answer: ThreadChangeAnswer): Promise<void> {
-  const at = index.value
-  const leaves = lens.value.state !== 'any' && answer.thread.state !== lens.value.state
-  const next = rows.value[at + 1] ?? rows.value[at - 1]
-  if (at >= 0 && leaves) {
-    rows.value = rows.value.filter((_, i) => i !== at)
-    await open(next, true)
-  } else await loadThread()
-  void entries.refresh()
-  void tide.load()
-}
-
-function told(error: unknown): void {
-  if (!(error instanceof CallProblem)) throw error
-  undo.tell({ text: error.problem.fields?.[0]?.message ?? error.problem.detail, problem: true })
-}
-
-/** Does something to the open thread, tells it with the way back, and goes on. */
-async function act(work: Promise<ThreadChangeAnswer>, text: string): Promise<void> {
-  try {
-    const answer = await work
-    const back = answer.eventId
-    if (back !== null) undo.tell({ text, undo: () => takeBack(answer.thread.id, back) })
-    await moveOn(answer)
-  } catch (error) {
-    told(error)
-  }
-}
-async function takeBack(id: number, event: number): Promise<void> {
-  try {
-    await call(routes.undo, { params: { id, event } })
-    undo.tell({ text: t('undo.undone') })
-    await entries.refresh()
-    await router.replace({ path: `/inbox/${id}`, query: route.query })
-    await loadThread()
-    void tide.load()
-  } catch (error) {
-    told(error)
-  }
-}
-const event = (kind: 'finish' | 'reopen' | 'setAside', until?: string) => {
-  if (!thread.value || !mayAnswer.value) return
-  const text = kind === 'setAside' ? t('undo.setAside', { t: when(until ?? '') }) : t(`undo.${kind}`)
-  void act(call(routes.threadEvent, { params: { id: thread.value.id }, body: { kind, until } }), text)
-}
-function give(to: number | null): void {
-  if (!thread.value) return
-  void act(
-    call(routes.give, { params: { id: thread.value.id }, body: { to } }),
-    t('undo.give', { name: to === null ? t('inbox.nobody') : brand.colleagueName(to) }),
-  )
-}
-async function onSent(answer: ThreadChangeAnswer, finished: boolean): Promise<void> {
-  undo.tell({ text: finished ? t('undo.sent') : t('undo.sentOpen') })
-  await moveOn(answer)
-}
-async function judge(entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null): Promise<void> {
-  if (!mayAnswer.value) return
-  const before = entry.correctedBy ? (entry.sentiment as 'positive' | 'neutral' | 'negative') : null
-  try {
-    await call(routes.correct, { params: { id: entry.id }, body: { label } })
-    if (label) {
-      entries.change(entry.id, { sentiment: label })
-      undo.tell({
-        text: t('undo.corrected', { label: t(`sentiment.${label}`) }),
-        undo: () => judge({ ...entry, correctedBy: '' }, before),
-      })
-    }
-    await loadThread()
-    void tide.load()
-  } catch (error) {
-    told(error)
-  }
-}
-async function retry(id: number): Promise<void> {
-  await call(routes.retrySending, { params: { id } }).catch(told)
-  await loadThread()
-}
-async function callBack(entry: ThreadEntry): Promise<void> {
-  if (!entry.outbox) return
-  try {
-    await call(routes.cancelSending, { params: { id: entry.outbox.id } })
-    replyBox.value?.put(entry.text)
-    await loadThread()
-  } catch (error) {
-    told(error)
-  }
 }
 
 /** New entries are counted while somebody reads; an untouched list takes them in by itself. */

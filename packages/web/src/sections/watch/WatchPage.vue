@@ -19,12 +19,14 @@ import VolumeChart from '../../parts/VolumeChart.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import MentionRow from './MentionRow.vue'
-import { points, watchFigures } from './watchFigures.ts'
+import { watchFigures } from './watchFigures.ts'
+import WatchHead from './WatchHead.vue'
+import WatchList from './WatchList.vue'
 import WatchSheet from './WatchSheet.vue'
 
 const brand = useBrand()
 const undo = useUndo()
-const { t, list: joined, number } = useTexts()
+const { t, list: joined } = useTexts()
 const { lens, problems, query, change, reset } = useLens('entries')
 const entries = useEntryList(query)
 const { rows, count } = entries
@@ -35,11 +37,6 @@ const selected = ref<number | null>(null)
 const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
 
 const current = computed(() => brand.watches.find((w) => w.id === lens.value.watch) ?? null)
-const terms = computed(() =>
-  current.value
-    ? current.value.query.anyOf.length + current.value.query.allOf.length + current.value.query.links.length
-    : 0,
-)
 
 /** The chart under the header: the lens's own range, in bars of its own. */
 const chart = shallowRef<TideAnswer | null>(null)
@@ -154,27 +151,7 @@ useKeys({
     @range="(range) => change({ range })"
   />
   <main class="body">
-    <nav class="watches" :aria-label="t('watch.watches')">
-      <button
-        v-for="item in brand.watches"
-        :key="item.id"
-        type="button"
-        class="watch"
-        :class="{ chosen: item.id === lens.watch }"
-        :aria-current="item.id === lens.watch"
-        @click="change({ watch: item.id })"
-      >
-        <b>{{ item.name }}</b>
-        <span class="soft">{{
-          item.historyDone < item.historyTotal
-            ? t('watch.reading', { done: number(item.historyDone), total: number(item.historyTotal) })
-            : t('watch.inAll', { n: number(item.mentions) })
-        }}</span>
-      </button>
-      <div v-if="brand.may('watch')" class="new">
-        <button type="button" class="button" @click="edit(null)">{{ t('watch.new') }}</button>
-      </div>
-    </nav>
+    <WatchList :chosen="lens.watch" @choose="(watch) => change({ watch })" @create="edit(null)" />
     <section class="main">
       <EmptyPlace v-if="!brand.watches.length" :title="t('watch.emptyTitle')" :text="t('watch.empty')"
         ><button v-if="brand.may('watch')" type="button" class="button primary" @click="edit(null)">
@@ -182,56 +159,13 @@ useKeys({
         </button></EmptyPlace
       >
       <template v-else>
-        <header v-if="current" class="head">
-          <h2>{{ current.name }}</h2>
-          <span class="soft"
-            >{{ t('watch.listensFor', { n: terms }, terms)
-            }}<template v-if="current.query.noneOf.length"
-              >, {{ t('watch.leavesOut', { n: current.query.noneOf.length }) }}</template
-            ></span
-          >
-          <span class="buttons">
-            <button type="button" class="button" @click="edit(current)">{{ t('watch.edit') }}</button>
-            <button v-if="brand.may('watch')" type="button" class="button" @click="remove(current)">
-              {{ t('watch.delete') }}
-            </button>
-          </span>
-        </header>
-        <dl v-if="figures" class="figures">
-          <div>
-            <dt>{{ t('watch.mentions') }}</dt>
-            <dd>
-              <b data-test="mentions">{{ number(figures.total) }}</b>
-              <span class="soft">{{ t('watch.inRange') }}</span>
-            </dd>
-          </div>
-          <div>
-            <dt>{{ t('watch.net') }}</dt>
-            <dd v-if="figures.net">
-              <b>{{ points(figures.net.net) }}</b>
-              <span class="soft"
-                >{{ points(figures.net.low) }} – {{ points(figures.net.high) }}, n =
-                {{ number(figures.net.n) }}</span
-              >
-            </dd>
-            <dd v-else class="soft">{{ t('watch.netNone') }}</dd>
-          </div>
-          <div>
-            <dt>{{ t('watch.shares') }}</dt>
-            <dd>
-              <button
-                v-for="sentiment in ['positive', 'neutral', 'negative'] as const"
-                :key="sentiment"
-                type="button"
-                class="plain share"
-                @click="change({ sentiments: [sentiment] })"
-              >
-                {{ number(figures[sentiment]) }}
-              </button>
-              <span v-if="figures.unread" class="soft">{{ t('watch.unread', { n: figures.unread }) }}</span>
-            </dd>
-          </div>
-        </dl>
+        <WatchHead
+          :watch="current"
+          :figures="figures"
+          @edit="edit(current)"
+          @remove="current && remove(current)"
+          @felt="(sentiment) => change({ sentiments: [sentiment] })"
+        />
         <VolumeChart
           v-if="chart"
           :tide="chart"
@@ -277,90 +211,12 @@ useKeys({
   display: grid;
   grid-template-columns: 260px minmax(0, 1fr);
 }
-.watches {
-  border-right: 1px solid var(--line);
-  background: var(--sheet);
-  overflow-y: auto;
-}
-.watch {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 10px;
-  width: 100%;
-  text-align: left;
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  border-left: 3px solid transparent;
-  padding: 12px 16px 12px 17px;
-  cursor: pointer;
-}
-.watch b {
-  font-weight: 600;
-}
-.chosen {
-  background: var(--deep-wash);
-  border-left-color: var(--deep);
-}
-.new {
-  padding: 12px 20px;
-}
 .main {
   background: var(--sheet);
   padding: 12px 20px 0 24px;
   min-height: 0;
   display: flex;
   flex-direction: column;
-}
-.head {
-  display: flex;
-  align-items: baseline;
-  gap: 14px;
-}
-h2 {
-  font-size: 20px;
-  line-height: 28px;
-  font-weight: 600;
-}
-.buttons {
-  margin-left: auto;
-  display: flex;
-  gap: 8px;
-}
-.figures {
-  display: grid;
-  grid-template-columns: repeat(3, auto) 1fr;
-  margin: 8px 0 12px;
-  border-block: 1px solid var(--line);
-}
-.figures div {
-  padding: 8px 28px 8px 0;
-  margin-right: 24px;
-  border-right: 1px solid var(--line);
-}
-.figures div:last-child {
-  border: 0;
-}
-dt {
-  font-size: 12px;
-  color: var(--ink-soft);
-}
-dd {
-  margin: 0;
-}
-dd b {
-  font-size: 22px;
-  line-height: 30px;
-  font-weight: 600;
-}
-.share {
-  font-size: 22px;
-  line-height: 30px;
-  font-weight: 600;
-  margin-right: 14px;
 }
 .title {
   margin: 8px 0 0;
