@@ -89,13 +89,18 @@ export async function startWorld(
     programs.push(server)
     await waitFor(`http://127.0.0.1:${settings.standins + 2}/`, { program: standins })
     await waitFor(`${address}/health`, { program: server })
-    const brand = await runProgram('packages/demo/src/printBrand.ts')
-    await runProgram('packages/server/src/createBrandCli.ts', { env, input: brand })
-    if (fill) {
-      await runProgram('packages/demo/src/fill.ts', {
-        env: { MURRABEL_ADDRESS: address, PRESS_ADDRESS: `http://127.0.0.1:${settings.standins + 2}` },
-        show: true,
-      })
+    // A start that was cut short fills in what is missing; one that was filled has nothing to ask for.
+    const filled = join(folder, 'filled')
+    if (!fill || databaseUrl || !existsSync(filled)) {
+      const brand = await runProgram('packages/demo/src/printBrand.ts')
+      await runProgram('packages/server/src/createBrandCli.ts', { env, input: brand })
+      if (fill) {
+        await runProgram('packages/demo/src/fill.ts', {
+          env: { MURRABEL_ADDRESS: address, PRESS_ADDRESS: `http://127.0.0.1:${settings.standins + 2}` },
+          show: true,
+        })
+        writeFileSync(filled, '')
+      }
     }
     const exited = Promise.race(programs.map((p) => p.exited.then(() => p.name)))
     return { address, standins: settings.standins, env, url, cluster, stop, exited, logFolder }

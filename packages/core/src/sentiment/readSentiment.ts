@@ -113,7 +113,8 @@ function valueOf(items: readonly Item[], i: number, grammar: Grammar): number {
   if (enough !== 0) return enough
   if (spoiltByToo(items, i)) return negationOf(items, i, grammar) ? 0.4 : -1.8
   if (valence === 0) {
-    if (!item.entry.whenNegated) return 0
+    // "not the last time": after "the" a word is a thing, not what somebody failed to do.
+    if (!item.entry.whenNegated || items[i - 1]?.key === 'the') return 0
     const negation = negationOf(items, i, grammar)
     return negation && !negation.stresses ? item.entry.whenNegated : 0
   }

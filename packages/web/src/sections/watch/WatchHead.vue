@@ -106,6 +106,9 @@ dt {
 dd {
   margin: 0;
 }
+dd .soft {
+  margin-left: 6px;
+}
 dd b {
   font-size: 22px;
   line-height: 30px;
