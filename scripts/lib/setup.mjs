@@ -1,7 +1,7 @@
 // What a fresh machine lacks: packages of the registry, PostgreSQL, Chromium, the built web application.
 import { execFileSync, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -81,7 +81,8 @@ export function ensureChromium() {
 function newest(folder) {
   let latest = 0
   for (const entry of readdirSync(folder, { withFileTypes: true })) {
-    if (entry.name === 'node_modules' || entry.name === 'dist') continue
+    // What the build itself writes, and what it does not read.
+    if (['node_modules', 'dist', 'test'].includes(entry.name) || entry.name.endsWith('.d.ts')) continue
     const path = join(folder, entry.name)
     latest = Math.max(latest, entry.isDirectory() ? newest(path) : statSync(path).mtimeMs)
   }
@@ -92,13 +93,15 @@ export const webFolder = join(root, 'packages/web/dist')
 
 /** Builds the web application when a source of it is newer than the last build. */
 export function ensureWeb() {
-  const sources = ['web', 'core', 'contract'].map((name) => String(newest(join(root, 'packages', name))))
-  stamped('web', sources.join(' ') + existsSync(join(webFolder, 'index.html')), () => {
+  const sources = ['web', 'core', 'contract']
+    .map((name) => String(newest(join(root, 'packages', name))))
+    .join(' ')
+  if (!existsSync(join(webFolder, 'index.html'))) rmSync(join(stamps, 'web'), { force: true })
+  stamped('web', sources, () => {
     console.log('Building the web application ...')
     execFileSync('npm', ['run', '--silent', 'build', '--workspace', '@murrabel/web'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
     })
   })
-  stamped('web', sources.join(' ') + true, () => {})
 }
