@@ -112,6 +112,8 @@ export interface ThreadEntry {
   /** Name of the colleague who corrected the reading. */
   correctedBy: string | null
   confidence: number
+  /** Its stars and its words tell against each other. */
+  contradicts: boolean
   spans: SentimentSpanAnswer[]
   url: string | null
   outbox: { id: number; state: OutboxState; attempts: number; error: string | null } | null

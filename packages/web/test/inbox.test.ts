@@ -109,6 +109,10 @@ describe('the judgement', () => {
     for (const button of html.findAll('button')) await button.trigger('click')
     expect(html.emitted('judge')).toEqual([['negative'], ['neutral'], ['positive']])
   })
+  test('stars that tell against the words are pointed at', async () => {
+    expect((await judge({ contradicts: true })).text()).toContain('Stars and words differ.')
+    expect((await judge({})).text()).not.toContain('differ')
+  })
   test('a reader cannot', async () => expect((await judge({}, false)).findAll('button')).toHaveLength(0))
 })
 

@@ -92,6 +92,7 @@ export const entry = (more: Partial<ThreadEntry> = {}): ThreadEntry => ({
   sentiment: 'negative',
   correctedBy: null,
   confidence: 0.8,
+  contradicts: false,
   spans: [{ start: 23, end: 31, contribution: -3.2 }],
   url: 'http://127.0.0.1/items/1',
   outbox: null,

@@ -6,7 +6,10 @@ import type { SentimentReading } from './readSentiment.ts'
  *
  * @param rating 1 to 5
  */
-export function starsContradict(rating: number, { label, confidence }: SentimentReading): boolean {
+export function starsContradict(
+  rating: number,
+  { label, confidence }: Pick<SentimentReading, 'label' | 'confidence'>,
+): boolean {
   if (confidence < 0.5) return false
   return (rating <= 2 && label === 'positive') || (rating >= 4 && label === 'negative')
 }

@@ -57,4 +57,40 @@ describe('access', () => {
     expect(response.headers.get('content-security-policy')).toContain("script-src 'self'")
     expect(response.headers.get('x-powered-by')).toBeNull()
   })
+  test('guessing a password is slowed down', async () => {
+    const { publicAddress } = world.config
+    const guess = () =>
+      fetch(`${publicAddress}/api/session`, {
+        method: 'POST',
+        headers: { origin: publicAddress, 'content-type': 'application/json' },
+        body: JSON.stringify({ email: 'wynn@skerrivane.example', password: 'guess' }),
+      })
+    const answers = await Promise.all(Array.from({ length: 24 }, guess))
+    const codes = await Promise.all(answers.map(async (a) => ((await a.json()) as Problem).code))
+    expect(codes).toContain('tooMany')
+    expect(new Set(codes)).toEqual(new Set(['signInFailed', 'tooMany']))
+  })
+  test('a body that is no JSON, and one that is too large, are refused without harm', async () => {
+    const { publicAddress } = world.config
+    const send = (body: string) =>
+      fetch(`${publicAddress}/api/watches`, {
+        method: 'POST',
+        headers: { origin: publicAddress, cookie: specialist.cookie, 'content-type': 'application/json' },
+        body,
+      }).then(async (a) => [a.status, ((await a.json()) as Problem).code])
+    expect(await send('{"name":')).toEqual([400, 'unreadableBody'])
+    expect(await send(JSON.stringify({ name: 'x'.repeat(2_000_000) }))).toEqual([413, 'tooLarge'])
+    expect(await send('{}')).toEqual([422, 'invalid'])
+  })
+  test('what is not there is said to be not there, for pages and for the interface', async () => {
+    expect((await specialist<Problem>('GET', '/api/nothing')).body.code).toBe('notFound')
+    expect((await specialist<Problem>('GET', '/api/threads/99999999')).body.code).toBe('notFound')
+    expect((await specialist<Problem>('GET', '/api/threads/abc')).body.code).toBe('notFound')
+    expect((await specialist<Problem>('DELETE', '/api/watches/99999')).body.code).toBe('notFound')
+  })
+  test('signing out ends the session', async () => {
+    const once = await world.signIn('tamsin')
+    expect((await once('DELETE', '/api/session')).status).toBe(204)
+    expect((await once('GET', '/api/brand')).status).toBe(401)
+  })
 })

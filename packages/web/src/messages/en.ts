@@ -129,6 +129,7 @@ export const en = {
     readNothing: 'Nothing in it tells a mood. Put it right:',
     correctedBy: '{name} judged this {label}.',
     giveBack: 'Leave it to the machine',
+    starsDiffer: 'Stars and words differ.',
     language: 'language {l}',
     publicAnswer: 'Public answer as {profile}',
     privateAnswer: 'Private answer as {profile}',

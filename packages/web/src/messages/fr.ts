@@ -131,6 +131,7 @@ const texts: Some<Messages> = {
     readNothing: "Rien n'y dit une humeur. Corriger :",
     correctedBy: "{name} l'a jugé {label}.",
     giveBack: 'Laisser à la machine',
+    starsDiffer: 'La note et les mots se contredisent.',
     publicAnswer: 'Réponse publique au nom de {profile}',
     privateAnswer: 'Réponse privée au nom de {profile}',
     placeholder: 'Écrire une réponse',

@@ -1,5 +1,6 @@
 import { urgency } from '@murrabel/core/inbox'
 import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import { starsContradict } from '@murrabel/core/sentiment'
 import type { ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { connectorOf } from '../../connectors/index.ts'
@@ -139,6 +140,9 @@ async function entriesOf(db: Database, threadId: number): Promise<ThreadEntry[]>
   )
   return rows.map(({ outboxId, outboxState, attempts, error, ...entry }) => ({
     ...entry,
+    contradicts:
+      entry.rating !== null &&
+      starsContradict(entry.rating, { label: entry.sentiment, confidence: entry.confidence }),
     outbox: outboxId === null ? null : { id: outboxId, state: outboxState, attempts, error },
   }))
 }

@@ -27,6 +27,7 @@ const text = computed(() => {
   <div class="judge">
     <SentimentMark :sentiment="entry.sentiment" />
     <span data-test="reading">{{ text }}</span>
+    <span v-if="entry.contradicts" class="differ">{{ t('inbox.starsDiffer') }}</span>
     <template v-if="may">
       <button
         v-for="[label, key] in labels"
@@ -67,6 +68,9 @@ const text = computed(() => {
 .small[aria-pressed='true'] {
   border-color: var(--deep);
   background: var(--deep-wash);
+}
+.differ {
+  color: var(--flare-text);
 }
 .language {
   margin-left: auto;

@@ -1,0 +1,170 @@
+import { describe, expect, test } from 'vitest'
+import { connectorOf } from '../../src/connectors/index.ts'
+import { itemOf as mapsItem } from '../../src/connectors/maps/index.ts'
+import type { FeedItem } from '../../src/connectors/maps/schemaOrg.ts'
+import { itemOf as pagesItem } from '../../src/connectors/pages/index.ts'
+import type { Activity } from '../../src/connectors/pages/activityStreams.ts'
+
+const profile = { id: 1, outsideId: 'skerrivane', address: 'http://127.0.0.1:1', accessToken: 'k' }
+const base = 'http://127.0.0.1:1'
+const at = Date.parse('2026-11-24T09:00:00Z')
+
+describe('pages: ActivityStreams 2.0', () => {
+  const note = (object: Partial<Activity['object']> = {}, type = 'Create'): Activity => ({
+    type,
+    published: '2026-11-24T09:00:00Z',
+    object: {
+      type: 'Note',
+      id: `${base}/notes/n4`,
+      content: 'Late again',
+      attributedTo: { id: `${base}/people/perrin`, name: 'Perrin Oakes', preferredUsername: 'p.oakes' },
+      published: '2026-11-24T09:00:00Z',
+      to: ['https://www.w3.org/ns/activitystreams#Public'],
+      ...object,
+    },
+  })
+  const own = { id: `${base}/pages/skerrivane`, name: 'Skerrivane Ferries' }
+
+  test.each([
+    [
+      'a post of ours',
+      note({ attributedTo: own }),
+      { threadId: 'post/n4', direction: 'out', kind: 'comment', private: false },
+    ],
+    [
+      'a comment',
+      note({ inReplyTo: `${base}/notes/n1` }),
+      { threadId: 'comment/n4', parentId: 'n1', direction: 'in', kind: 'comment' },
+    ],
+    [
+      'our answer',
+      note({ inReplyTo: `${base}/notes/n3`, attributedTo: own, key: 'k1' }),
+      { parentId: 'n3', direction: 'out', replyKey: 'k1' },
+    ],
+    [
+      'a private message',
+      note({ context: `${base}/conversations/c1`, to: [`${base}/pages/skerrivane`] }),
+      { threadId: 'conversation/c1', kind: 'message', private: true, direction: 'in' },
+    ],
+    ['a comment on a paid post', note({ paid: true, views: 400 }), { paid: true, reach: 400 }],
+  ])('%s', (_, activity, expected) => {
+    expect(pagesItem(activity, profile)).toMatchObject({
+      outsideId: 'n4',
+      text: 'Late again',
+      at,
+      ...expected,
+    })
+  })
+  test('an author without a name goes by the handle', () => {
+    expect(
+      pagesItem(note({ attributedTo: { id: `${base}/people/x`, preferredUsername: 'low.tide' } }), profile)
+        ?.author,
+    ).toMatchObject({ name: 'low.tide', handle: 'low.tide', outsideId: 'x' })
+  })
+  test.each([
+    ['another activity', note({}, 'Like')],
+    ['another object', note({ type: 'Image' })],
+    ['no text', note({ content: undefined })],
+    ['no date', { ...note({ published: undefined }), published: undefined }],
+    ['a broken date', { ...note({ published: 'soon' }), published: 'soon' }],
+  ])('%s is left out', (_, activity) => expect(pagesItem(activity, profile)).toBeNull())
+  test('what a webhook carries is read the same way, and nonsense is nothing', () => {
+    const receive = connectorOf('pages')!.receive!
+    expect(receive(profile, { data: note() }).map((i) => i.outsideId)).toEqual(['n4'])
+    expect(receive(profile, {})).toEqual([])
+  })
+})
+
+describe('maps: schema.org', () => {
+  const business = {
+    '@type': 'LocalBusiness',
+    '@id': `${base}/businesses/skerrivane`,
+    name: 'Skerrivane Ferries',
+  }
+  const item = (more: Partial<FeedItem['item']> = {}): FeedItem => ({
+    '@type': 'DataFeedItem',
+    item: {
+      '@type': 'Review',
+      '@id': `${base}/items/w3`,
+      url: `${base}/items/w3`,
+      author: { '@type': 'Person', '@id': `${base}/people/a`, name: 'Iva Strand' },
+      dateCreated: '2026-11-24T09:00:00Z',
+      reviewBody: 'Kind crew',
+      reviewRating: { ratingValue: 4, bestRating: 5, worstRating: 1 },
+      upvoteCount: 7,
+      ...more,
+    },
+  })
+  test.each([
+    [
+      'a review',
+      item(),
+      { kind: 'review', rating: 4, text: 'Kind crew', threadId: 'w3', direction: 'in', reach: 7 },
+    ],
+    ['a rating without words', item({ reviewBody: undefined }), { text: '', rating: 4 }],
+    [
+      'a rating of ten',
+      item({ reviewRating: { ratingValue: 10, bestRating: 10, worstRating: 1 } }),
+      { rating: 5 },
+    ],
+    [
+      'a rating of six of eleven',
+      item({ reviewRating: { ratingValue: '6', bestRating: 11, worstRating: 1 } }),
+      { rating: 3 },
+    ],
+    [
+      'a rating beyond its scale',
+      item({ reviewRating: { ratingValue: 9, bestRating: 5, worstRating: 1 } }),
+      { rating: undefined },
+    ],
+    [
+      'a question',
+      item({ '@type': 'Question', text: 'Is there a lift?' }),
+      { kind: 'question', text: 'Is there a lift?', rating: undefined },
+    ],
+    [
+      'the owner’s answer',
+      item({
+        '@type': 'Comment',
+        text: 'Thank you',
+        author: business,
+        parentItem: { '@id': `${base}/items/w1` },
+        identifier: 'k1',
+      }),
+      { direction: 'out', threadId: 'w1', replyKey: 'k1' },
+    ],
+    [
+      'somebody’s answer to a question',
+      item({ '@type': 'Answer', text: 'There is', parentItem: { '@id': `${base}/items/w1` } }),
+      { direction: 'in', threadId: 'w1', kind: 'comment' },
+    ],
+    [
+      'an author without a name',
+      item({ author: { '@id': `${base}/people/a` } }),
+      { author: { name: 'A visitor', outsideId: 'a', url: `${base}/people/a` } },
+    ],
+  ])('%s', (_, given, expected) =>
+    expect(mapsItem(given, profile)).toMatchObject({ outsideId: 'w3', at, ...expected }),
+  )
+  test.each([
+    ['an answer to nothing', item({ '@type': 'Comment', parentItem: undefined })],
+    ['another thing', item({ '@type': 'Event' })],
+    ['no author', item({ author: undefined })],
+    ['no id', item({ '@id': undefined })],
+    ['no date', item({ dateCreated: undefined })],
+  ])('%s is left out', (_, given) => expect(mapsItem(given, profile)).toBeNull())
+})
+
+test.each([
+  ['pages', ['comment', 'message'], 2000, true, true],
+  ['maps', ['review', 'question'], 4000, true, true],
+  ['news', [], 0, false, false],
+])('%s can answer %j in %i characters', (channel, kinds, length, live, oauth) => {
+  const { capabilities } = connectorOf(channel)!
+  expect(capabilities).toMatchObject({ repliesTo: kinds, replyLength: length, live, oauth })
+  expect(connectorOf('import')).toBeUndefined()
+})
+test('a private message is answered in private, everything else in public', () => {
+  const { replyIsPublic } = connectorOf('pages')!.capabilities
+  expect([replyIsPublic('message'), replyIsPublic('comment')]).toEqual([false, true])
+})

@@ -1,0 +1,494 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { nextTick } from 'vue'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import {
+  problemOf,
+  type ImportPreview,
+  type ProfileAnswer,
+  type TideAnswer,
+  type TrialAnswer,
+} from '@murrabel/contract'
+import LensLine from '../src/parts/LensLine.vue'
+import TideLine from '../src/parts/TideLine.vue'
+import UndoStrip from '../src/parts/UndoStrip.vue'
+import VolumeChart from '../src/parts/VolumeChart.vue'
+import ImportPage from '../src/sections/setUp/ImportPage.vue'
+import ProfilesPage from '../src/sections/setUp/ProfilesPage.vue'
+import SignInPage from '../src/sections/signIn/SignInPage.vue'
+import TermList from '../src/sections/watch/TermList.vue'
+import WatchHead from '../src/sections/watch/WatchHead.vue'
+import WatchList from '../src/sections/watch/WatchList.vue'
+import WatchSheet from '../src/sections/watch/WatchSheet.vue'
+import { watchFigures } from '../src/sections/watch/watchFigures.ts'
+import { bases } from '../src/composables/useLens.ts'
+import { useUndo } from '../src/stores/undo.ts'
+import { brandAnswer, fakeServer, mounting, row } from './support.ts'
+
+// What lives longer than a component and is of no matter here.
+class NoEvents {
+  close(): void {}
+}
+class NoSizes {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+beforeEach(() => {
+  Object.assign(globalThis, { EventSource: NoEvents, ResizeObserver: NoSizes })
+  document.body.innerHTML = ''
+})
+const mounted: VueWrapper[] = []
+afterEach(() => mounted.splice(0).forEach((w) => w.unmount()))
+const button = (html: { findAll: VueWrapper['findAll'] }, text: string | RegExp) =>
+  html.findAll('button').find((b) => (typeof text === 'string' ? b.text() === text : text.test(b.text())))!
+
+const bucket = (at: string, positive: number, negative = 0) => ({
+  at,
+  positive,
+  neutral: 0,
+  negative,
+  unread: 0,
+})
+const tide: TideAnswer = {
+  unit: 'day',
+  usual: { low: 1, high: 4, periods: 28 },
+  buckets: [
+    bucket('2026-11-22T00:00:00Z', 2),
+    bucket('2026-11-23T00:00:00Z', 0),
+    bucket('2026-11-24T00:00:00Z', 1, 3),
+  ],
+}
+
+describe('the lens line', () => {
+  test('says the sentence and the counts, and gives each phrase a door', async () => {
+    const html = mount(LensLine, {
+      ...(await mounting()),
+      props: { lens: bases.threads, count: { count: 1247, pastDue: 6 } },
+    })
+    expect(html.find('[data-test="count"]').text()).toBe('1,247 threads, 6 past due')
+    expect(html.findAll('[data-field]').map((b) => b.attributes('data-field'))).toEqual([
+      'state',
+      'kinds',
+      'watch',
+      'channels',
+      'places',
+      'givenTo',
+      'sentiments',
+      'words',
+      'range',
+      'order',
+    ])
+  })
+})
+
+describe('the tide line', () => {
+  const strip = async () => {
+    const html = mount(TideLine, {
+      ...(await mounting()),
+      props: { lens: { ...bases.threads, range: { last: 1 } }, tide, loading: false },
+    })
+    await nextTick()
+    return html
+  }
+  test('names every bar and says what is usual', async () => {
+    const html = await strip()
+    expect(html.findAll('[data-test="bar"] title').map((title) => title.text())).toEqual([
+      'Sun 22 Nov: 2 in the lens',
+      'Mon 23 Nov: 0 in the lens',
+      'Tue 24 Nov: 4 in the lens',
+    ])
+    expect(html.text()).toContain('usually 1–4 a day')
+    expect(html.find('[role="slider"]').attributes('aria-valuetext')).toBe('24 Nov')
+  })
+  test.each([
+    ['ArrowLeft', false, { from: '2026-11-23', to: '2026-11-23' }],
+    ['Escape', false, null],
+  ])('%s moves the time', async (key, shiftKey, expected) => {
+    const html = await strip()
+    await html.find('[role="slider"]').trigger('keydown', { key, shiftKey })
+    expect(html.emitted('range')).toEqual([[expected]])
+  })
+  test('at the end it moves no further', async () => {
+    const html = await strip()
+    await html.find('[role="slider"]').trigger('keydown', { key: 'ArrowRight' })
+    expect(html.emitted('range')).toBeUndefined()
+  })
+})
+
+test('a chart has a table of the same figures, and each row opens what the bar opens', async () => {
+  const html = mount(VolumeChart, { ...(await mounting()), props: { tide, caption: 'Mentions by day' } })
+  expect(html.findAll('[data-test="volume-bar"]').map((b) => b.attributes('data-total'))).toEqual([
+    '2',
+    '0',
+    '4',
+  ])
+  await html.findAll('[data-test="volume-bar"]')[2]!.trigger('click')
+  await button(html, 'Table').trigger('click')
+  expect(html.findAll('tbody tr').map((r) => r.findAll('td').map((d) => Number(d.text())))).toEqual([
+    [0, 0, 2, 0, 2],
+    [0, 0, 0, 0, 0],
+    [3, 0, 1, 0, 4],
+  ])
+  await html.findAll('tbody button')[2]!.trigger('click')
+  expect(html.emitted('open')).toEqual([[2], [2]])
+})
+
+test('the strip at the bottom offers the way back', async () => {
+  const around = await mounting()
+  const html = mount(UndoStrip, around)
+  const undo = useUndo()
+  let back = 0
+  undo.tell({ text: 'Finished', undo: async () => void back++ })
+  await nextTick()
+  expect(html.text()).toContain('Finished')
+  await html.find('button').trigger('click')
+  await nextTick()
+  expect([back, html.find('button').exists()]).toEqual([1, false])
+})
+
+describe('signing in', () => {
+  const page = async (path = '/sign-in') => {
+    const around = await mounting({ path })
+    return { html: mount(SignInPage, around), ...around }
+  }
+  const fill = async (html: VueWrapper, email: string, password: string) => {
+    await html.find('#email').setValue(email)
+    await html.find('#password').setValue(password)
+    await html.find('form').trigger('submit')
+    await flushPromises()
+  }
+  test('is checked before it is sent', async () => {
+    const { calls } = fakeServer({})
+    const { html } = await page()
+    await fill(html as VueWrapper, 'nobody', '')
+    expect(html.findAll('.wrong').map((w) => w.text())).toEqual([
+      'enter a valid e-mail address',
+      'enter your password',
+    ])
+    expect(calls).toHaveLength(0)
+  })
+  test('leads on to where one wanted to be, and nowhere else', async () => {
+    fakeServer({ 'POST /api/session': brandAnswer(), 'GET /api/entries/count': { count: 0, pastDue: 0 } })
+    for (const [to, landed] of [
+      ['/watch?watch=4', '/watch?watch=4'],
+      ['//elsewhere.example', '/inbox'],
+      ['https://elsewhere.example', '/inbox'],
+    ]) {
+      const { html, router } = await page(`/sign-in?to=${encodeURIComponent(to!)}`)
+      await fill(html as VueWrapper, 'a@b.example', 'x')
+      expect(router.currentRoute.value.fullPath).toBe(landed)
+    }
+  })
+  test('a refusal is told in words', async () => {
+    fakeServer({ 'POST /api/session': () => ({ status: 401, body: problemOf('signInFailed') }) })
+    const { html } = await page()
+    await fill(html as VueWrapper, 'a@b.example', 'x')
+    expect(html.find('[role="alert"]').text()).toContain('do not belong together')
+  })
+})
+
+describe('the terms of a watch', () => {
+  const terms = async (modelValue: { text: string; prefix?: boolean }[] = []) => {
+    const html = mount(TermList, {
+      ...(await mounting()),
+      props: {
+        modelValue,
+        label: 'Any of these',
+        'onUpdate:modelValue': (value: { text: string }[]) => html.setProps({ modelValue: value }),
+      },
+    })
+    return html
+  }
+  test('are taken one by one, pasted in lines, and each once', async () => {
+    const html = await terms()
+    const type = async (text: string) => {
+      await html.find('input').setValue(text)
+      await html.find('input').trigger('keydown', { key: 'Enter' })
+    }
+    await type('storm petrel')
+    await type('grey heron, storm petrel;ferr*')
+    await type('   ')
+    expect(html.props('modelValue')).toEqual([
+      { text: 'storm petrel' },
+      { text: 'grey heron' },
+      { text: 'ferr', prefix: true },
+    ])
+  })
+  test('are taken away by their cross or from the end', async () => {
+    const html = await terms([{ text: 'one' }, { text: 'two' }, { text: 'three' }])
+    await html.find('[aria-label="Remove one"]').trigger('click')
+    await html.find('input').trigger('keydown', { key: 'Backspace' })
+    expect(html.props('modelValue')).toEqual([{ text: 'two' }])
+  })
+  test('show their options by a sign', async () => {
+    const html = await terms([{ text: 'ferr', prefix: true }])
+    expect(html.find('.name small').text()).toBe('…')
+  })
+})
+
+test('the list of watches says how much each has caught, and how far its history is read', async () => {
+  const around = await mounting()
+  const { useBrand } = await import('../src/stores/brand.ts')
+  const brand = useBrand()
+  brand.answer!.watches.push({
+    id: 5,
+    name: 'Maren',
+    query: { anyOf: [], allOf: [], noneOf: [], links: [] },
+    historyDone: 4000,
+    historyTotal: 9000,
+    mentions: 1,
+  })
+  const html = mount(WatchList, { ...around, props: { chosen: 4 } })
+  expect(html.findAll('.watch').map((w) => w.text())).toEqual([
+    'Storm Petrel3 in all',
+    'Marenreading the history: 4,000 of 9,000',
+  ])
+  await html.findAll('.watch')[1]!.trigger('click')
+  await button(html, 'New watch').trigger('click')
+  expect([html.emitted('choose'), html.emitted('create')]).toEqual([[[5]], [[]]])
+})
+
+test('the head of a watch has figures with their interval, and each share is a door', async () => {
+  const around = await mounting({ role: 'reader' })
+  const html = mount(WatchHead, {
+    ...around,
+    props: { watch: brandAnswer().watches[0]!, figures: watchFigures(tide) },
+  })
+  expect(html.find('[data-test="mentions"]').text()).toBe('6')
+  expect(html.text()).toContain('n = 6')
+  await html.findAll('.share')[2]!.trigger('click')
+  expect(html.emitted('felt')).toEqual([['negative']])
+  expect(html.findAll('button').some((b) => b.text() === 'Delete')).toBe(false)
+})
+
+describe('the sheet of a watch', () => {
+  const trial: TrialAnswer = {
+    hits: 2,
+    searched: 1711,
+    days: 90,
+    perDay: [{ at: '2026-11-23T00:00:00Z', count: 2 }],
+    sample: [{ ...row({ text: 'The Storm Petrel was late' }), hits: [{ start: 4, end: 16 }] }],
+  }
+  const sheet = async () => {
+    const html = mount(WatchSheet, {
+      ...(await mounting()),
+      props: { modelValue: true },
+      attachTo: document.body,
+    })
+    mounted.push(html as unknown as VueWrapper)
+    await nextTick()
+    const body = () => document.querySelector('.watch-sheet')!
+    const press = async (text: string) => {
+      ;[...body().querySelectorAll('button')].find((b) => b.textContent?.trim() === text)!.click()
+      await flushPromises()
+    }
+    const type = async (index: number, text: string) => {
+      const input = body().querySelectorAll<HTMLInputElement>('.terms input')[index]!
+      input.value = text
+      input.dispatchEvent(new Event('input'))
+      await nextTick()
+    }
+    return { html, body, press, type }
+  }
+  test('asks for something to look for before it asks the server', async () => {
+    const { calls } = fakeServer({})
+    const { body, press } = await sheet()
+    await press('Try it')
+    expect(body().querySelector('[role="alert"]')?.textContent).toContain('nothing to look for')
+    expect(calls).toHaveLength(0)
+  })
+  test('takes what is still in the field, shows what it would catch, and says when that has aged', async () => {
+    const { calls } = fakeServer({ 'POST /api/watches/trial': trial })
+    const { body, press, type } = await sheet()
+    await type(0, 'storm petrel')
+    await press('Try it')
+    expect(calls[0]!.body).toMatchObject({ query: { anyOf: [{ text: 'storm petrel' }] } })
+    expect(body().textContent).toContain('2 hits among 1,711 entries of the last 90 days')
+    expect(body().querySelector('mark')?.textContent).toBe('Storm Petrel')
+    await type(2, 'bird')
+    body().querySelectorAll<HTMLInputElement>('.terms input')[2]!.dispatchEvent(new Event('blur'))
+    await nextTick()
+    expect(body().textContent).toContain('The terms have changed since this was tried.')
+  })
+  test('saves under its first term when it has no name', async () => {
+    const saved = brandAnswer().watches[0]!
+    const { calls } = fakeServer({ 'POST /api/watches': saved, 'GET /api/watches': [saved] })
+    const { html, press, type } = await sheet()
+    await type(0, 'storm petrel')
+    await press('Save the watch')
+    expect(calls[0]!.body).toMatchObject({ name: 'storm petrel' })
+    expect(html.emitted('saved')).toEqual([[saved]])
+  })
+})
+
+describe('the profiles', () => {
+  const profile = (more: Partial<ProfileAnswer>): ProfileAnswer => ({
+    id: 1,
+    channel: 'maps',
+    network: 'wherabout',
+    name: 'Skerrivane Ferries, Dunmarrow',
+    placeId: 2,
+    url: null,
+    status: 'connected',
+    historyDone: 5,
+    historyTotal: 5,
+    entries: 5,
+    collectedAt: '2026-11-24T09:00:00Z',
+    error: null,
+    capabilities: { reply: true, live: true },
+    ...more,
+  })
+  const page = async (
+    profiles: ProfileAnswer[],
+    path = '/set-up/profiles',
+    role: 'owner' | 'specialist' = 'owner',
+  ) => {
+    const server = fakeServer({
+      'GET /api/profiles': profiles,
+      'GET /api/networks': [
+        { network: 'wherabout', name: 'Wherabout', channel: 'maps', connectedProfiles: 0 },
+      ],
+      'POST /api/profiles/feeds': () => ({
+        status: 422,
+        body: problemOf('feedUnreadable', {
+          fields: [{ field: 'address', code: 'x', message: 'This is not XML.' }],
+        }),
+      }),
+      'POST /api/profiles/1/collect': undefined,
+    })
+    const html = mount(ProfilesPage, await mounting({ path, role }))
+    mounted.push(html as unknown as VueWrapper)
+    await flushPromises()
+    return { html, ...server }
+  }
+  test('say their state, with what can be done about it', async () => {
+    const { html } = await page([
+      profile({}),
+      profile({ id: 2, status: 'collecting', historyDone: 200, historyTotal: 800 }),
+      profile({ id: 3, status: 'expired', error: 'The network no longer accepts the key.' }),
+      profile({ id: 4, status: 'disconnected' }),
+    ])
+    const rows = html.findAll('tbody tr')
+    expect(rows.map((r) => r.find('[data-test="status"]').text())).toEqual([
+      'connected',
+      'fetching history',
+      'key expired',
+      'disconnected',
+    ])
+    expect(rows[1]!.text()).toContain('200 of 800')
+    expect(rows.map((r) => r.findAll('.actions button').map((b) => b.text()))).toEqual([
+      ['Look now', 'Disconnect'],
+      ['Look now', 'Disconnect'],
+      ['Renew the key', 'Disconnect'],
+      ['Connect again'],
+    ])
+  })
+  test('none yet says how the first one is connected', async () => {
+    expect((await page([])).html.text()).toContain('No profile is connected yet.')
+  })
+  test('the way back from a network ends in words', async () => {
+    expect((await page([profile({})], '/set-up/profiles?connected=1,2')).html.text()).toContain(
+      '2 profiles connected.',
+    )
+    expect(
+      (await page([profile({})], '/set-up/profiles?problem=oauthRefused')).html.find('[role="alert"]').text(),
+    ).toContain('did not grant access')
+    expect(
+      (await page([profile({})], '/set-up/profiles?problem=constructor')).html
+        .find('[role="alert"]')
+        .exists(),
+    ).toBe(false)
+  })
+  test('a feed that cannot be read is told beside the field, which keeps its address', async () => {
+    const { html } = await page([])
+    await html.find('.feed input').setValue('https://a.example/feed')
+    await html.find('.feed').trigger('submit')
+    await flushPromises()
+    expect(html.find('[role="alert"]').text()).toContain('This is not XML.')
+    expect((html.find('.feed input').element as HTMLInputElement).value).toBe('https://a.example/feed')
+  })
+  test('a specialist looks and connects nothing', async () => {
+    const { html } = await page([profile({})], '/set-up/profiles', 'specialist')
+    expect(html.text()).toContain('Only owners and leads connect profiles.')
+    expect(html.findAll('.actions button')).toHaveLength(0)
+  })
+})
+
+describe('importing', () => {
+  const preview: ImportPreview = {
+    columns: [
+      { name: 'Stars', sample: ['5'] },
+      { name: 'Review', sample: ['Kind'] },
+    ],
+    rows: 2,
+    separator: ';',
+    mapping: {
+      text: 'Review',
+      rating: 'Stars',
+      at: null,
+      author: null,
+      title: null,
+      place: null,
+      outsideId: null,
+      url: null,
+    },
+  }
+  const choose = async (html: VueWrapper, bytes: BlobPart) => {
+    const input = html.find('input[type="file"]').element as HTMLInputElement
+    Object.defineProperty(input, 'files', { value: [new File([bytes], 'old.csv')], configurable: true })
+    await html.find('input[type="file"]').trigger('change')
+    await flushPromises()
+    await flushPromises()
+  }
+  test('reads old spreadsheets in Latin-1, shows the guess, and tells what was refused', async () => {
+    const { calls } = fakeServer({
+      'POST /api/imports/reviews/preview': preview,
+      'POST /api/imports/reviews': {
+        added: 1,
+        known: 0,
+        refused: 1,
+        problems: [{ line: 3, field: 'rating', reason: 'a rating is a number from 1 to 5', value: '7' }],
+      },
+      'GET /api/brand': brandAnswer(),
+    })
+    const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
+    mounted.push(html as unknown as VueWrapper)
+    await choose(
+      html as unknown as VueWrapper,
+      new Uint8Array([...'Stars;Review\n5;caf'].map((c) => c.charCodeAt(0)).concat(0xe9)),
+    )
+    expect((calls[0]!.body as { csv: string }).csv).toContain('café')
+    expect(html.text()).toContain('2 rows, divided by semicolons')
+    await html.find('form').trigger('submit')
+    await flushPromises()
+    expect(calls[1]!.body).toMatchObject({ name: 'old.csv', mapping: { text: 'Review', rating: 'Stars' } })
+    expect(html.find('[data-test="import-result"]').text()).toContain('1 added, 0 known already, 1 refused')
+    expect(html.findAll('[data-test="import-result"] td').map((d) => d.text())).toEqual([
+      '3',
+      'Rating (1 to 5)',
+      'a rating is a number from 1 to 5',
+      '7',
+    ])
+  })
+  test('a file that is no table is refused, and another can be chosen', async () => {
+    fakeServer({
+      'POST /api/imports/reviews/preview': () => ({
+        status: 422,
+        body: problemOf('csvUnreadable', {
+          fields: [{ field: 'csv', code: 'x', message: 'There are no rows under the heading.' }],
+        }),
+      }),
+    })
+    const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
+    mounted.push(html as unknown as VueWrapper)
+    await choose(html as unknown as VueWrapper, 'a,b')
+    expect(html.find('[role="alert"]').text()).toContain('There are no rows under the heading.')
+    expect(html.find('form').exists()).toBe(false)
+  })
+  test('a reader may not', async () => {
+    fakeServer({})
+    expect(mount(ImportPage, await mounting({ role: 'reader' })).text()).toContain(
+      'Your role may not import.',
+    )
+  })
+})
