@@ -338,9 +338,9 @@ test('importing reviews: mapping, bad rows by line and reason, the same file add
   const csv =
     '\ufeffWhen;Who;Stars;Opinion;Harbour\n3.11.2026;Hanne Lund;5;"Kind crew, warm galley";Inchgarth\n4.11.2026;Piet Vos;7;Too slow;Dunmarrow\n5.11.2026;Nora Feld;2;Cold soup;Dunmarrow\n'
   const map = async (field: string, column: string) => {
-    const box = page.locator(`label[data-field="${field}"]`).getByRole('combobox')
-    await box.click()
-    const list = await box.getAttribute('aria-controls')
+    const label = page.locator(`label[data-field="${field}"]`)
+    await label.locator('.el-select').click()
+    const list = await label.getByRole('combobox').getAttribute('aria-controls')
     await page.locator(`[id="${list}"]`).getByRole('option', { name: column, exact: true }).click()
   }
   const bring = async () => {
