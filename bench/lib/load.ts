@@ -33,7 +33,7 @@ export async function loadEntries(db: Database, count: number): Promise<void> {
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at)
      SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % 20000), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
-       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.last_at - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (t.id + k) % 4], 0, 0.5, array_to_tsvector(x.words), now()
+       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.last_at - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, array_to_tsvector(x.words), now()
      FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, 2) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000 WHERE k = 1 OR t.id % 2 = 0`,
   )
   await db.rows(

@@ -126,8 +126,9 @@ async function addEntries(
   tx: Tx,
 ): Promise<void> {
   const accounts = await accountIds(db, profile, items, tx)
-  const { threadNames, posts } = await resolveThreads(db, profile, items, tx)
-  const threads = await threadIds(db, profile, items, { threadNames, posts }, tx)
+  const resolved = await resolveThreads(db, profile, items, tx)
+  const { threadNames } = resolved
+  const threads = await threadIds(db, profile, items, resolved, tx)
   const column = <T>(of: (item: CollectedItem) => T) => items.map(of)
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id, direction, kind, title, text, rating, at, url, reach, private, paid)
@@ -154,6 +155,7 @@ async function addEntries(
     ],
     tx,
   )
+  await joinOrphans(db, profile, resolved.orphans, tx)
 }
 
 /** PostgreSQL takes no NUL in text. */
@@ -166,9 +168,19 @@ async function accountIds(
   items: readonly CollectedItem[],
   tx: Tx,
 ): Promise<Map<string, number>> {
-  const authors = [...new Map(items.map((i) => [i.author.outsideId, i.author])).values()].sort((a, b) =>
-    a.outsideId < b.outsideId ? -1 : 1,
+  const authors = new Map(items.map((i) => [i.author.outsideId, i.author]))
+  const known = await db.rows<{ id: number; outsideId: string; name: string }>(
+    `SELECT id, outside_id AS "outsideId", name FROM accounts WHERE brand_id = $1 AND network = $2 AND outside_id = ANY($3::text[])`,
+    [profile.brandId, profile.network, [...authors.keys()]],
+    tx,
   )
+  const ids = new Map(known.map((r) => [r.outsideId, r.id]))
+  const named = new Map(known.map((r) => [r.outsideId, r.name]))
+  // Most are known and as they were: only what is new or renamed is written, in one order for all.
+  const fresh = [...authors.values()]
+    .filter((a) => named.get(a.outsideId) !== a.name)
+    .sort((a, b) => (a.outsideId < b.outsideId ? -1 : 1))
+  if (!fresh.length) return ids
   const rows = await db.rows<{ id: number; outsideId: string }>(
     `INSERT INTO accounts AS a (brand_id, network, outside_id, name, handle, url) SELECT $1, $2, * FROM unnest($3::text[], $4::text[], $5::text[], $6::text[])
      ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET name = excluded.name, handle = coalesce(excluded.handle, a.handle)
@@ -176,14 +188,15 @@ async function accountIds(
     [
       profile.brandId,
       profile.network,
-      authors.map((a) => a.outsideId),
-      authors.map((a) => a.name),
-      authors.map((a) => a.handle ?? null),
-      authors.map((a) => a.url ?? null),
+      fresh.map((a) => a.outsideId),
+      fresh.map((a) => a.name),
+      fresh.map((a) => a.handle ?? null),
+      fresh.map((a) => a.url ?? null),
     ],
     tx,
   )
-  return new Map(rows.map((r) => [r.outsideId, r.id]))
+  for (const row of rows) ids.set(row.outsideId, row.id)
+  return ids
 }
 
 /** Characters of a post that are kept beside the comments on it. */
@@ -194,6 +207,8 @@ interface ResolvedThreads {
   threadNames: Map<string, string>
   /** Text of the post a thread of comments stands under. */
   posts: Map<string, string>
+  /** Threads that turn out to be part of another, if there are such. */
+  orphans: Map<string, string>
 }
 
 /**
@@ -218,7 +233,14 @@ async function resolveThreads(
   const texts = new Map([...stored, ...items].map((r) => [r.outsideId, r.text.slice(0, postLength)]))
   const posts = new Map<string, string>()
   const orphans = new Map<string, string>()
-  for (const item of items) {
+  const here = new Map(items.map((item) => [item.outsideId, item]))
+  const open = new Set<string>()
+  const resolve = (item: CollectedItem): void => {
+    // Parents on the same page come first; one that answers itself in a ring is taken as it stands.
+    if (threadOf.has(item.outsideId) || open.has(item.outsideId)) return
+    open.add(item.outsideId)
+    const parent = item.parentId === undefined ? undefined : here.get(item.parentId)
+    if (parent) resolve(parent)
     const thread = threadFor(item, threadOf)
     threadOf.set(item.outsideId, thread)
     const post =
@@ -226,8 +248,8 @@ async function resolveThreads(
     if (post !== undefined) posts.set(thread, post)
     if (thread !== item.threadId && item.threadId.startsWith('comment/')) orphans.set(item.threadId, thread)
   }
-  await joinOrphans(db, profile, orphans, tx)
-  return { threadNames: threadOf, posts }
+  items.forEach(resolve)
+  return { threadNames: threadOf, posts, orphans }
 }
 
 function threadFor(item: CollectedItem, threadOf: ReadonlyMap<string, string>): string {
@@ -237,20 +259,39 @@ function threadFor(item: CollectedItem, threadOf: ReadonlyMap<string, string>): 
   return parent.startsWith('post/') ? item.threadId : parent
 }
 
+/** Where a chain of threads ends that each turned out to be part of the next. */
+function lastHome(home: string, orphans: ReadonlyMap<string, string>): string {
+  let at = home
+  for (let steps = 0; steps < orphans.size; steps++) at = orphans.get(at) ?? at
+  return at
+}
+
+/**
+ * Brings threads together that turned out to be one: entries, replies and what was done go to the thread that stays.
+ */
 async function joinOrphans(
   db: Database,
   profile: IngestProfile,
   orphans: ReadonlyMap<string, string>,
   tx: Tx,
 ): Promise<void> {
-  for (const [orphan, thread] of orphans)
+  if (!orphans.size) return
+  const found = await db.rows<{ lost: number; home: number }>(
+    `SELECT l.id AS lost, h.id AS home FROM unnest($2::text[], $3::text[]) AS p (lost, home)
+     JOIN threads l ON l.profile_id = $1 AND l.outside_id = p.lost JOIN threads h ON h.profile_id = $1 AND h.outside_id = p.home`,
+    [profile.id, [...orphans.keys()], [...orphans.values()].map((home) => lastHome(home, orphans))],
+    tx,
+  )
+  for (const { lost, home } of found) {
     await db.rows(
-      `WITH lost AS (SELECT id FROM threads WHERE profile_id = $1 AND outside_id = $2), home AS (SELECT id FROM threads WHERE profile_id = $1 AND outside_id = $3),
-         moved AS (UPDATE entries SET thread_id = (SELECT id FROM home), analysed_at = NULL WHERE thread_id = (SELECT id FROM lost) AND EXISTS (SELECT FROM home) RETURNING 1)
-       SELECT count(*) FROM moved`,
-      [profile.id, orphan, thread],
+      'UPDATE entries SET thread_id = $2, analysed_at = NULL WHERE thread_id = $1',
+      [lost, home],
       tx,
     )
+    await db.rows('UPDATE outbox SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
+    await db.rows('UPDATE thread_events SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
+    await db.rows('DELETE FROM threads WHERE id = $1', [lost], tx)
+  }
 }
 
 async function threadIds(
@@ -274,7 +315,7 @@ async function threadIds(
   const found = await db.rows<{ id: number; outsideId: string }>(
     `INSERT INTO threads AS t (brand_id, profile_id, place_id, outside_id, title, url, last_at)
      SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[], $7::timestamptz[])
-     ON CONFLICT (profile_id, outside_id) DO UPDATE SET last_at = greatest(t.last_at, excluded.last_at)
+     ON CONFLICT (profile_id, outside_id) DO UPDATE SET last_at = greatest(t.last_at, excluded.last_at), title = coalesce(t.title, excluded.title), url = coalesce(t.url, excluded.url)
      RETURNING id, outside_id AS "outsideId"`,
     [
       profile.brandId,

@@ -15,8 +15,7 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   where.add(`e.direction = 'in'`)
   if (lens.unit === 'threads') where.add('e.lead')
   // Said of the thread as well, so that its index on state and pressing time can be walked.
-  if (lens.unit === 'threads' && needsThread(lens))
-    where.add(`t.brand_id = ${where.bind(reader.brandId)} AND t.lead_entry_id = e.id`)
+  if (lens.unit === 'threads' && needsThread(lens)) where.add(`t.brand_id = ${where.bind(reader.brandId)}`)
   if (lens.kinds.length) where.add(`e.kind = ANY(${where.bind(lens.kinds)}::text[])`)
   if (lens.channels.length) where.add(`e.channel = ANY(${where.bind(lens.channels)}::text[])`)
   if (lens.places.length) where.add(`e.place_id = ANY(${where.bind(lens.places)}::int[])`)
@@ -31,7 +30,9 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
     where.add(`${at} >= ${where.bind(new Date(range.from))} AND ${at} < ${where.bind(new Date(range.to))}`)
   if (lens.watch !== null) where.add(`m.watch_id = ${where.bind(lens.watch)}`)
   const mentions = lens.watch === null ? '' : 'JOIN mentions m ON m.entry_id = e.id'
-  const threads = needsThread(lens) ? 'JOIN threads t ON t.id = e.thread_id' : ''
+  // A lead is found by the thread that names it; one condition, so that the planner estimates it well.
+  const join = lens.unit === 'threads' ? 't.lead_entry_id = e.id' : 't.id = e.thread_id'
+  const threads = needsThread(lens) ? `JOIN threads t ON ${join}` : ''
   return { from: `entries e ${mentions} ${threads}`, where }
 }
 
