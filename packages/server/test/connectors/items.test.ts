@@ -120,7 +120,7 @@ describe('maps: schema.org', () => {
     [
       'a question',
       item({ '@type': 'Question', text: 'Is there a lift?' }),
-      { kind: 'question', text: 'Is there a lift?', rating: undefined },
+      { kind: 'question', text: 'Is there a lift?' },
     ],
     [
       'the owner’s answer',

@@ -29,10 +29,19 @@ export async function collectProfile(
   const profile = await models.Profile.findByPk(profileId)
   const connector = profile && connectorOf(profile.channel)
   if (!profile || !connector || profile.status === 'disconnected') return 'gone'
-  let cursor = profile.cursor
+  const fetchPage = (cursor: string | null) => {
+    const page = withProfileKey(context, profileId, (p, http) => connector.collect(p, cursor, http))
+    // Its failure is met where the page is waited for, which may be after the page before it failed to be stored.
+    page.catch(() => {})
+    return page
+  }
+  let { cursor } = profile
+  let coming = fetchPage(cursor)
   try {
     for (;;) {
-      const page = await withProfileKey(context, profileId, (p, http) => connector.collect(p, cursor, http))
+      const page = await coming
+      // The next page is on its way while this one is stored.
+      if (page.more) coming = fetchPage(page.cursor)
       const result = await ingest(context, profile, page.items, async (tx, { added }) => {
         await db.rows(
           `UPDATE profiles SET cursor = $2, history_done = CASE WHEN $6 THEN least(history_done + $3, coalesce($4, history_done + $3)) ELSE history_done END,

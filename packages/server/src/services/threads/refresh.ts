@@ -57,19 +57,21 @@ export async function hoursOf(db: Database, brandId: number, tx?: Tx): Promise<H
   }
 }
 
-/** The latest incoming entry of each thread, our latest answer to it, and how many of theirs came since. */
+/**
+ * The latest incoming entry of each thread, our latest answer to it, and how many of theirs came since. Laterals, so that
+ * each thread is looked up by index also while the tables are so new that the planner knows nothing of their size.
+ */
 const factsSql = `
-  WITH e AS MATERIALIZED (SELECT thread_id, id, at, direction FROM entries WHERE thread_id = ANY($1::bigint[])),
-    ends AS (SELECT thread_id, min(at) FILTER (WHERE direction = 'in') AS first_in, max(at) FILTER (WHERE direction = 'out') AS last_out,
-      (array_agg(id ORDER BY at DESC, id DESC) FILTER (WHERE direction = 'in'))[1] AS lead FROM e GROUP BY 1),
-    answered AS (SELECT thread_id, lead, CASE WHEN first_in IS NULL OR last_out >= first_in THEN last_out END AS at FROM ends),
-    waiting AS (SELECT e.thread_id, count(*) AS n, min(e.at) AS first FROM e JOIN answered a USING (thread_id)
-      WHERE e.direction = 'in' AND (a.at IS NULL OR e.at > a.at) GROUP BY 1)
   SELECT t.id, t.state, t.priority, t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
-    l.id AS "leadId", l.kind, l.rating, l.sentiment, l.reach, l.at AS "leadAt", a.at AS "answeredAt",
+    l.id AS "leadId", l.kind, l.rating, l.sentiment, l.reach, l.at AS "leadAt",
+    CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
     w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting
-  FROM threads t JOIN profiles p ON p.id = t.profile_id LEFT JOIN answered a ON a.thread_id = t.id
-  LEFT JOIN entries l ON l.id = a.lead LEFT JOIN waiting w ON w.thread_id = t.id
+  FROM threads t JOIN profiles p ON p.id = t.profile_id
+  LEFT JOIN LATERAL (SELECT * FROM entries e WHERE e.thread_id = t.id AND e.direction = 'in' ORDER BY e.at DESC, e.id DESC LIMIT 1) l ON true
+  LEFT JOIN LATERAL (SELECT min(e.at) FILTER (WHERE e.direction = 'in') AS first_in, max(e.at) FILTER (WHERE e.direction = 'out') AS last_out
+      FROM entries e WHERE e.thread_id = t.id) f ON true
+  LEFT JOIN LATERAL (SELECT count(*) AS n, min(e.at) AS first FROM entries e WHERE e.thread_id = t.id AND e.direction = 'in'
+      AND (f.last_out IS NULL OR f.last_out < f.first_in OR e.at > f.last_out)) w ON true
   WHERE t.id = ANY($1::bigint[]) ORDER BY t.id`
 
 /** Brings lead, state, due time and order of threads up to date after entries arrived or were read anew. */
