@@ -19,7 +19,7 @@ export async function httpFigures(databaseUrl: string): Promise<Figure[]> {
     colleagues: [{ email: 'bench@skerrivane.example', name: 'Bench', password, role: 'owner' }],
   })
   await loadEntries(db, count)
-  const port = 30_000 + Math.floor(Math.random() * 10_000)
+  const port = 10_000 + Math.floor(Math.random() * 20_000)
   const publicAddress = `http://127.0.0.1:${port}`
   const server = await start({
     databaseUrl,

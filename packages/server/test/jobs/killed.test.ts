@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { start } from '@murrabel/server'
+import { freePort } from '../support/freePort.ts'
 import { until } from '../support/until.ts'
 import { startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { startWorkerProcess } from '../support/workerProcess.ts'
@@ -144,7 +145,7 @@ describe('a job worker that is killed', () => {
 })
 
 test('two servers on one database serve one team: what one takes in, the other tells', async () => {
-  const port = world.config.port + 1
+  const port = await freePort()
   const second = await start({ ...world.config, port, publicAddress: `http://127.0.0.1:${port}`, jobs: true })
   const stream = await fetch(`${second.address}/api/live`, { headers: { cookie: owner.cookie } })
   const reader = stream.body!.getReader()

@@ -9,6 +9,7 @@ import {
 } from '@murrabel/standins'
 import { createBrand, openDatabase, start, type BrandSeed, type Config, type Server } from '@murrabel/server'
 import { freshDatabase, type TestDatabase } from './database.ts'
+import { freePort } from './freePort.ts'
 import { until } from './until.ts'
 
 export const password = 'a long enough word'
@@ -98,7 +99,7 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
     startWherabout(),
     startPress(),
   ])
-  const port = 20_000 + Math.floor(Math.random() * 20_000)
+  const port = await freePort()
   const config: Config = {
     databaseUrl: database.url,
     port,

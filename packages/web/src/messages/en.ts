@@ -34,6 +34,8 @@ export const en = {
     pastDue: '{n} past due',
     reset: 'Back to the usual lens',
     apply: 'Show',
+    from: 'From',
+    to: 'To',
     all: 'All',
     unknown:
       'The address asks for something that is not understood: {what}. The usual lens is shown instead.',

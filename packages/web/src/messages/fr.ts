@@ -37,6 +37,8 @@ const texts: Some<Messages> = {
     pastDue: '{n} en retard',
     reset: 'Revenir à la vue habituelle',
     apply: 'Afficher',
+    from: 'Du',
+    to: 'Au',
     all: 'Tout',
     unknown: "L'adresse demande quelque chose d'incompréhensible : {what}. La vue habituelle est affichée.",
     state: {

@@ -86,6 +86,8 @@ function applyDates(value: [string, string] | null): void {
           value-format="YYYY-MM-DD"
           format="YYYY-MM-DD"
           :clearable="false"
+          :start-placeholder="t('lens.from')"
+          :end-placeholder="t('lens.to')"
           class="dates"
           @change="applyDates"
         />
@@ -130,8 +132,10 @@ function applyDates(value: [string, string] | null): void {
   background: var(--deep-wash);
   font-weight: 600;
 }
-.dates {
-  width: 100%;
+.panel :deep(.dates) {
+  --el-date-editor-width: 100%;
+  --el-date-editor-daterange-width: 100%;
+  max-width: 100%;
   margin-top: 6px;
 }
 </style>
