@@ -232,6 +232,14 @@ export interface ImportPreview {
   separator: string
   mapping: Record<string, string | null>
 }
+export interface FeedPreview {
+  format: 'rss' | 'atom' | 'json'
+  title: string
+  entries: number
+  /** Articles without a date; today will stand in its place. */
+  undated: number
+  sample: { title: string; at: string | null }[]
+}
 export interface ImportAnswer {
   added: number
   known: number

@@ -1,6 +1,7 @@
 import type {
   BrandAnswer,
   CountAnswer,
+  FeedPreview,
   EntryPage,
   ImportAnswer,
   ImportPreview,
@@ -77,6 +78,7 @@ export const routes = {
 
   previewReviews: post<{ csv: string }, ImportPreview>('/api/imports/reviews/preview'),
   importReviews: post<ImportReviewsDraft, ImportAnswer>('/api/imports/reviews'),
+  previewFeed: post<{ document: string }, FeedPreview>('/api/imports/feed/preview'),
   importFeed: post<{ name: string; document: string }, ImportAnswer>('/api/imports/feed'),
 } as const
 

@@ -97,6 +97,8 @@ export const importReviewsSchema = object({
 
 export const previewReviewsSchema = object({ csv: string().required('the file is empty') })
 
+export const previewFeedSchema = object({ document: string().required('the file is empty') })
+
 export const importFeedSchema = object({
   name: string().trim().required().max(limits.nameLength),
   document: string().required('the file is empty'),

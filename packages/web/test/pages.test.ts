@@ -485,6 +485,24 @@ describe('importing', () => {
     expect(html.find('[role="alert"]').text()).toContain('There are no rows under the heading.')
     expect(html.find('form').exists()).toBe(false)
   })
+  test('a feed file shows what it holds before it is brought in', async () => {
+    fakeServer({
+      'POST /api/imports/feed/preview': {
+        format: 'atom',
+        title: 'Orrin Gazette',
+        entries: 3,
+        undated: 1,
+        sample: [{ title: 'Fares to rise', at: '2026-11-24T09:00:00Z' }],
+      },
+    })
+    const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
+    mounted.push(html as unknown as VueWrapper)
+    await html.findAll('input[type="radio"]')[1]!.setValue(true)
+    await choose(html as unknown as VueWrapper, '<feed/>')
+    expect(html.text()).toContain('3 articles of “Orrin Gazette” (ATOM)')
+    expect(html.text()).toContain('1 has no date')
+    expect(html.text()).toContain('Fares to rise')
+  })
   test('a reader may not', async () => {
     fakeServer({})
     expect(mount(ImportPage, await mounting({ role: 'reader' })).text()).toContain(

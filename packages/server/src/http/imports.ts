@@ -1,7 +1,13 @@
 import type { Express } from 'express'
-import { importFeedSchema, importReviewsSchema, previewReviewsSchema, routes } from '@murrabel/contract'
+import {
+  importFeedSchema,
+  importReviewsSchema,
+  previewFeedSchema,
+  previewReviewsSchema,
+  routes,
+} from '@murrabel/contract'
 import type { Context } from '../context.ts'
-import { importFeed, importReviews } from '../services/imports/imports.ts'
+import { importFeed, importReviews, previewFeed } from '../services/imports/imports.ts'
 import { previewTable } from '../services/imports/reviewsCsv.ts'
 import { handle } from './handle.ts'
 
@@ -16,6 +22,11 @@ export function importRoutes(app: Express, context: Context): void {
     ...shared,
     schema: importReviewsSchema,
     act: ({ reader, body }) => importReviews(context, reader, body),
+  })
+  handle(app, routes.previewFeed, {
+    ...shared,
+    schema: previewFeedSchema,
+    act: async ({ body }) => previewFeed(body.document),
   })
   handle(app, routes.importFeed, {
     ...shared,

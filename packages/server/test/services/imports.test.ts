@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { EntryPage, ImportAnswer, ImportPreview, Problem } from '@murrabel/contract'
+import type { EntryPage, FeedPreview, ImportAnswer, ImportPreview, Problem } from '@murrabel/contract'
 import { previewTable, readDate, readReviews, readTable } from '../../src/services/imports/reviewsCsv.ts'
 import { csvOf } from '../../src/services/entries/export.ts'
 import { seedStandins } from '../support/seed.ts'
@@ -152,6 +152,17 @@ describe('over HTTP', () => {
 
   test('a feed file comes in once', async () => {
     const document = await (await fetch(`${world.press.address}/gazette/feed`)).text()
+    expect((await call<FeedPreview>('POST', '/api/imports/feed/preview', { document })).body).toMatchObject({
+      format: 'atom',
+      title: 'Orrin Gazette',
+      entries: 1,
+      undated: 0,
+      sample: [{ title: 'Skerrivane in D' }],
+    })
+    expect(
+      (await call<Problem>('POST', '/api/imports/feed/preview', { document: '<html/>' })).body.fields?.[0]
+        ?.field,
+    ).toBe('document')
     expect(
       (await call<ImportAnswer>('POST', '/api/imports/feed', { name: 'gazette.xml', document })).body,
     ).toMatchObject({ added: 1, known: 0 })

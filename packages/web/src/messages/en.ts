@@ -328,6 +328,8 @@ export const en = {
       url: 'Web address',
     },
     go: 'Bring in {n} row | Bring in {n} rows',
+    articles: '{n} article of “{title}” ({format}) | {n} articles of “{title}” ({format})',
+    undated: '{n} has no date; today is put in its place. | {n} have no date; today is put in its place.',
     goFeed: 'Bring in the articles',
     working: 'Bringing in ...',
     result: '{added} added, {known} known already, {refused} refused',

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import type { ImportAnswer, ImportReviewsDraft } from '@murrabel/contract'
+import type { FeedPreview, ImportAnswer, ImportReviewsDraft } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { FeedError, itemOfEntry, parseFeed, type CollectedItem } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
@@ -44,15 +44,9 @@ export async function importReviews(
   }
 }
 
-/** Brings in the articles of a feed file. */
-export async function importFeed(
-  context: Context,
-  reader: Reader,
-  { name, document }: { name: string; document: string },
-): Promise<ImportAnswer> {
-  let feed: ReturnType<typeof parseFeed>
+function readFeed(document: string): ReturnType<typeof parseFeed> {
   try {
-    feed = parseFeed(document)
+    return parseFeed(document)
   } catch (error) {
     if (!(error instanceof FeedError)) throw error
     throw new Refusal(
@@ -61,6 +55,30 @@ export async function importFeed(
       { cause: error },
     )
   }
+}
+
+/** What a feed file holds, before it is brought in. */
+export function previewFeed(document: string): FeedPreview {
+  const { format, title, entries } = readFeed(document)
+  return {
+    format,
+    title,
+    entries: entries.length,
+    undated: entries.filter((entry) => entry.at === null).length,
+    sample: entries.slice(0, 5).map((entry) => ({
+      title: entry.title || entry.text.slice(0, 80),
+      at: entry.at === null ? null : new Date(entry.at).toISOString(),
+    })),
+  }
+}
+
+/** Brings in the articles of a feed file. */
+export async function importFeed(
+  context: Context,
+  reader: Reader,
+  { name, document }: { name: string; document: string },
+): Promise<ImportAnswer> {
+  const feed = readFeed(document)
   const items = feed.entries.map((entry) =>
     itemOfEntry(entry, { id: `file:${name}`, title: feed.title || name }, context.now()),
   )

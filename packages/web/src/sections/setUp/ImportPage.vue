@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { routes, type ImportAnswer, type ImportPreview, type ImportReviewsDraft } from '@murrabel/contract'
+import {
+  routes,
+  type FeedPreview,
+  type ImportAnswer,
+  type ImportPreview,
+  type ImportReviewsDraft,
+} from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
 import SetUpFrame from './SetUpFrame.vue'
 
-const { t, number } = useTexts()
+const { t, number, when } = useTexts()
 const brand = useBrand()
 const fieldNames = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url'] as const
 type Mapping = ImportReviewsDraft['mapping']
@@ -15,6 +21,7 @@ type Mapping = ImportReviewsDraft['mapping']
 const kind = ref<'reviews' | 'feed'>('reviews')
 const file = ref<{ name: string; text: string } | null>(null)
 const preview = ref<ImportPreview | null>(null)
+const feed = ref<FeedPreview | null>(null)
 const mapping = ref<Mapping>({
   text: null,
   rating: null,
@@ -58,12 +65,16 @@ async function choose(event: Event): Promise<void> {
   if (!chosen) return
   result.value = null
   preview.value = null
+  feed.value = null
   file.value = { name: chosen.name, text: await readText(chosen) }
-  if (kind.value === 'reviews')
-    await guard(async () => {
-      preview.value = await call(routes.previewReviews, { body: { csv: file.value!.text } })
-      mapping.value = { ...mapping.value, ...(preview.value.mapping as Mapping) }
-    })
+  await guard(async () => {
+    if (kind.value === 'feed') {
+      feed.value = await call(routes.previewFeed, { body: { document: file.value!.text } })
+      return
+    }
+    preview.value = await call(routes.previewReviews, { body: { csv: file.value!.text } })
+    mapping.value = { ...mapping.value, ...(preview.value.mapping as Mapping) }
+  })
 }
 const bringIn = () =>
   guard(async () => {
@@ -77,6 +88,7 @@ const bringIn = () =>
 function restart(): void {
   file.value = null
   preview.value = null
+  feed.value = null
   result.value = null
   problem.value = null
 }
@@ -109,7 +121,7 @@ const link = computed(() =>
       /></label>
       <span v-if="file" class="soft">{{ file.name }}</span>
       <ProblemNote v-if="problem" :problem="problem" @again="bringIn" />
-      <form v-if="file && (preview || kind === 'feed') && !result" class="mapping" @submit.prevent="bringIn">
+      <form v-if="file && (preview || feed) && !result" class="mapping" @submit.prevent="bringIn">
         <template v-if="preview">
           <p>
             {{
@@ -155,6 +167,24 @@ const link = computed(() =>
               </tbody>
             </table>
           </div>
+        </template>
+        <template v-if="feed">
+          <p>
+            {{
+              t(
+                'import.articles',
+                { n: number(feed.entries), title: feed.title, format: feed.format.toUpperCase() },
+                feed.entries,
+              )
+            }}
+          </p>
+          <p v-if="feed.undated" class="soft">{{ t('import.undated', { n: feed.undated }, feed.undated) }}</p>
+          <ul class="sample">
+            <li v-for="(article, i) in feed.sample" :key="i">
+              <span class="words">{{ article.title }}</span>
+              <span v-if="article.at" class="soft">{{ when(article.at) }}</span>
+            </li>
+          </ul>
         </template>
         <button type="submit" class="button primary" :disabled="busy">
           {{
