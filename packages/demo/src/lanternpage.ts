@@ -1,6 +1,7 @@
 import { daysBefore, events, day, hour, instants } from './calendar.ts'
 import { People } from './people.ts'
-import { pagePosts, paidPosts, repeatedComplaint } from './sentences/english.ts'
+import { repeatedComplaint } from './sentences/englishEvents.ts'
+import { pagePosts, paidPosts } from './sentences/englishTalk.ts'
 import { pick, seeded, type Random } from './random.ts'
 import { placeByWeight, Writer, type Mood, type Subject } from './writer.ts'
 

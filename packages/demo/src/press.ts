@@ -1,5 +1,6 @@
 import { day, events, hour, instants } from './calendar.ts'
-import { birds, blogPosts, engineFailure, folkSong, knitting, newsStories } from './sentences/english.ts'
+import { engineFailure } from './sentences/englishEvents.ts'
+import { birds, blogPosts, folkSong, knitting, newsStories } from './sentences/englishPress.ts'
 import { familyNames, firstNames } from './sentences/names.ts'
 import { pick, seeded, type Random } from './random.ts'
 import { placeByWeight, Writer, type Subject } from './writer.ts'

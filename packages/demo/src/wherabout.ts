@@ -3,7 +3,7 @@ import { day, daysBefore, events, hour, instants } from './calendar.ts'
 import { People } from './people.ts'
 import { places, type DemoPlace } from './places.ts'
 import { pick, seeded, weighted, type Random } from './random.ts'
-import { repeatedComplaint } from './sentences/english.ts'
+import { repeatedComplaint } from './sentences/englishEvents.ts'
 import { placeByWeight, Writer, type Subject } from './writer.ts'
 
 /** As Wherabout remembers: its journal. */

@@ -1,18 +1,13 @@
+import { englishClosings, englishNeutral, englishOpenings, englishTopics } from './sentences/english.ts'
 import {
   abuse,
   dogsOnDeck,
-  englishClosings,
-  englishMessages,
-  englishNeutral,
-  englishOpenings,
-  englishQuestions,
-  englishReplies,
-  englishTopics,
   engineFailure,
   marenComplaints,
   spam,
   winterTimetable,
-} from './sentences/english.ts'
+} from './sentences/englishEvents.ts'
+import { englishMessages, englishQuestions, englishReplies } from './sentences/englishTalk.ts'
 import { crewNames } from './sentences/names.ts'
 import { french, german, others, spanish, type LanguageBank } from './sentences/otherLanguages.ts'
 import type { Language } from './people.ts'

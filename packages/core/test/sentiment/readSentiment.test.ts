@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { readAspects, readSentiment, starsContradict } from '@murrabel/core/sentiment'
+import { gladSentences, unhappySentences } from './development/broad.ts'
 import { developmentSentences, plainSentences } from './development/sentences.ts'
 
 describe('readSentiment on the development sentences', () => {
@@ -27,6 +28,25 @@ describe('readSentiment on the development sentences', () => {
   test.each(plainSentences)('judges nothing in: %s', (text) => {
     expect(readSentiment(text, { language: 'en' }).label).toBe('neutral')
   })
+})
+
+test('of broader sentences at least 0.85 are right, and 0.95 of those that are called', () => {
+  const labels = [
+    ...gladSentences.map((t) => ['positive', t] as const),
+    ...unhappySentences.map((t) => ['negative', t] as const),
+  ]
+  const read = labels.map(([expected, text]) => ({
+    expected,
+    text,
+    label: readSentiment(text, { language: 'en' }).label,
+  }))
+  const wrong = read.filter((r) => r.label !== r.expected)
+  expect(
+    wrong.length / read.length,
+    wrong.map((r) => `${r.label}: ${r.text}`).join('\n'),
+  ).toBeLessThanOrEqual(0.15)
+  const called = read.filter((r) => r.label === 'positive' || r.label === 'negative')
+  expect(called.filter((r) => r.label === r.expected).length / called.length).toBeGreaterThanOrEqual(0.95)
 })
 
 describe('readSentiment in other languages', () => {
