@@ -1,0 +1,272 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { problemOf, type ThreadChangeAnswer } from '@murrabel/contract'
+import { RouterView } from 'vue-router'
+import InboxPage from '../src/sections/inbox/InboxPage.vue'
+import WatchPage from '../src/sections/watch/WatchPage.vue'
+import { useUndo } from '../src/stores/undo.ts'
+import { entry, fakeServer, mounting, row, thread } from './support.ts'
+
+// The stream of live events, in the hands of the test.
+class Events {
+  static last: Events | null = null
+  onmessage: ((event: { data: string }) => void) | null = null
+  constructor() {
+    Events.last = this
+  }
+  close(): void {}
+  tell(event: object): void {
+    this.onmessage?.({ data: JSON.stringify(event) })
+  }
+}
+class NoSizes {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+
+const tide = {
+  unit: 'day',
+  usual: null,
+  buckets: [{ at: '2026-11-24T00:00:00Z', positive: 1, neutral: 0, negative: 2, unread: 0 }],
+}
+const changed = (
+  id: number,
+  state: 'open' | 'done' | 'aside' | 'waiting',
+  eventId: number | null = 70,
+): ThreadChangeAnswer => ({
+  thread: { id, state, version: 4, setAsideUntil: null, givenTo: null },
+  eventId,
+})
+const rows = () => [
+  row({ id: 1, threadId: 9 }),
+  row({ id: 2, threadId: 10, author: 'Hester Quill' }),
+  row({ id: 3, threadId: 11, author: 'Bastian Feld' }),
+]
+
+let page: VueWrapper | null = null
+beforeEach(() => {
+  Object.assign(globalThis, { EventSource: Events, ResizeObserver: NoSizes })
+  localStorage.clear()
+  document.body.innerHTML = ''
+})
+afterEach(() => {
+  page?.unmount()
+  page = null
+})
+
+async function inbox(
+  answers: Parameters<typeof fakeServer>[0] = {},
+  { path = '/inbox/9', role }: { path?: string; role?: 'reader' } = {},
+) {
+  const server = fakeServer({
+    ...answers,
+    'GET /api/entries/count': { count: 3, pastDue: 1 },
+    'GET /api/entries': { rows: rows(), next: null },
+    'GET /api/tide': tide,
+    'GET /api/threads/9': thread({ id: 9 }),
+    'GET /api/threads/10': thread({ id: 10, entries: [entry({ id: 5, author: 'Hester Quill' })] }),
+    'GET /api/threads/11': thread({ id: 11 }),
+  })
+  const around = await mounting({ path, role })
+  // The real routes give the thread's number as a parameter.
+  around.router.addRoute({ path: '/inbox/:thread(\\d+)?', component: InboxPage })
+  await around.router.replace(path)
+  page = mount(RouterView, { ...around, attachTo: document.body }) as unknown as VueWrapper
+  await flushPromises()
+  const press = async (key: string) => {
+    window.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }))
+    await flushPromises()
+  }
+  return { html: page, press, at: () => around.router.currentRoute.value.fullPath, ...server }
+}
+const sent = (calls: { method: string; path: string; body: unknown }[], method: string, path: string) =>
+  calls.filter((c) => c.method === method && c.path === path)
+
+describe('the keys of the daily work', () => {
+  test('j and k go on and back, and stop at the ends', async () => {
+    const { press, at } = await inbox()
+    await press('k')
+    expect(at()).toBe('/inbox/9')
+    await press('j')
+    expect(at()).toBe('/inbox/10')
+    await press('ArrowDown')
+    await press('j')
+    expect(at()).toBe('/inbox/11')
+    await press('ArrowUp')
+    expect(at()).toBe('/inbox/10')
+  })
+
+  test('f finishes and lands on the next; undo brings the thread back', async () => {
+    const { press, at, calls } = await inbox({
+      'POST /api/threads/9/events/70/undo': changed(9, 'open'),
+      'POST /api/threads/9/events': changed(9, 'done'),
+    })
+    await press('f')
+    expect(sent(calls, 'POST', '/api/threads/9/events')[0]?.body).toEqual({ kind: 'finish' })
+    expect(at()).toBe('/inbox/10')
+    const undo = useUndo()
+    expect(undo.notice?.text).toBe('Finished')
+    await undo.undo()
+    await flushPromises()
+    expect(sent(calls, 'POST', '/api/threads/9/events/70/undo')).toHaveLength(1)
+    expect(at()).toBe('/inbox/9')
+  })
+
+  test('what cannot be undone any more is told in words', async () => {
+    const { press } = await inbox({
+      'POST /api/threads/9/events/70/undo': () => ({ status: 409, body: problemOf('undoTooLate') }),
+      'POST /api/threads/9/events': changed(9, 'done'),
+    })
+    await press('f')
+    await useUndo().undo()
+    await flushPromises()
+    expect(useUndo().notice).toMatchObject({
+      problem: true,
+      text: expect.stringContaining('can no longer be undone'),
+    })
+  })
+
+  test.each([
+    ['-', 'negative'],
+    ['0', 'neutral'],
+    ['+', 'positive'],
+  ])('%s judges %s, and undo gives the entry back to the machine', async (key, label) => {
+    const { press, calls } = await inbox({ 'PUT /api/entries/1/sentiment': { sentiment: label } })
+    await press(key)
+    expect(sent(calls, 'PUT', '/api/entries/1/sentiment')[0]?.body).toEqual({ label })
+    await useUndo().undo()
+    await flushPromises()
+    expect(sent(calls, 'PUT', '/api/entries/1/sentiment')[1]?.body).toEqual({ label: null })
+  })
+
+  test('w goes to the answer; while one types, keys are letters', async () => {
+    const { press, calls, html } = await inbox()
+    await press('w')
+    const area = html.find('textarea').element
+    expect(document.activeElement).toBe(area)
+    area.dispatchEvent(new KeyboardEvent('keydown', { key: 'f', bubbles: true, cancelable: true }))
+    await flushPromises()
+    expect(calls.filter((c) => c.method !== 'GET')).toHaveLength(0)
+  })
+
+  test('a reader’s keys change nothing', async () => {
+    const { press, calls, html } = await inbox({}, { role: 'reader' })
+    for (const key of ['f', '-', '+', 's', 'g']) await press(key)
+    expect(calls.filter((c) => c.method !== 'GET')).toHaveLength(0)
+    expect(html.find('textarea').exists()).toBe(false)
+  })
+})
+
+describe('what comes in by itself', () => {
+  test('an entry in the open thread is shown there', async () => {
+    const { calls } = await inbox()
+    const before = sent(calls, 'GET', '/api/threads/9').length
+    Events.last!.tell({ kind: 'thread', threads: [9] })
+    await flushPromises()
+    expect(sent(calls, 'GET', '/api/threads/9').length).toBe(before + 1)
+    Events.last!.tell({ kind: 'thread', threads: [77] })
+    await flushPromises()
+    expect(sent(calls, 'GET', '/api/threads/9').length).toBe(before + 1)
+  })
+
+  test('under "newest first" a reader in the middle of the list is not moved: the new ones are counted', async () => {
+    const { html, press } = await inbox({}, { path: '/inbox/10?order=newest' })
+    Events.last!.tell({ kind: 'entries', threads: [50], count: 2 })
+    await flushPromises()
+    expect(html.find('.fresh').text()).toBe('2 new entries. Show them')
+    await html.find('.fresh').trigger('click')
+    await flushPromises()
+    expect(html.find('.fresh').exists()).toBe(false)
+    await press('k')
+  })
+})
+
+describe('places that are empty or wrong', () => {
+  test('an empty list says why', async () => {
+    fakeServer({
+      'GET /api/entries/count': { count: 0, pastDue: 0 },
+      'GET /api/entries': { rows: [], next: null },
+      'GET /api/tide': tide,
+    })
+    const around = await mounting({ path: '/inbox' })
+    around.router.addRoute({ path: '/inbox', component: InboxPage })
+    await around.router.replace('/inbox')
+    page = mount(RouterView, { ...around, attachTo: document.body }) as unknown as VueWrapper
+    await flushPromises()
+    expect(page.text()).toContain('Everything that came in has been dealt with.')
+  })
+  test('a server that fails is told with the number to name, and can be asked again', async () => {
+    const { html } = await inbox({
+      'GET /api/entries?': () => ({ status: 500, body: problemOf('broken', { instance: 'urn:uuid:42' }) }),
+    })
+    expect(html.find('.list [role="alert"]').text()).toContain('urn:uuid:42')
+    expect(html.find('.list [role="alert"] button').text()).toBe('Try again')
+  })
+  test('an address that is not understood names the part', async () => {
+    const { html } = await inbox({}, { path: '/inbox/9?felt=angry' })
+    expect(html.find('.list [role="alert"]').text()).toContain('felt=angry')
+  })
+})
+
+describe('the watch page', () => {
+  const open = async (path = '/watch?watch=4') => {
+    const server = fakeServer({
+      'GET /api/entries/count': { count: 2, pastDue: 0 },
+      'GET /api/entries': {
+        rows: [row({ id: 1, hits: [{ start: 0, end: 6 }] }), row({ id: 2 })],
+        next: null,
+      },
+      'GET /api/tide': tide,
+      'PUT /api/entries/1/sentiment': { sentiment: 'positive' },
+      'DELETE /api/watches/4': undefined,
+      'POST /api/watches/4/restore': undefined,
+      'GET /api/watches': [],
+    })
+    const around = await mounting({ path })
+    page = mount(WatchPage, { ...around, attachTo: document.body }) as unknown as VueWrapper
+    await flushPromises()
+    return { html: page, at: () => around.router.currentRoute.value.query, ...server }
+  }
+  test('shows the watch of the address, or the first one without a step in the history', async () => {
+    expect((await open()).html.find('h2').text()).toBe('Storm Petrel')
+    page!.unmount()
+    expect((await open('/watch')).at()).toEqual({ watch: '4' })
+  })
+  test('its figures are the sums of its bars', async () => {
+    const { html } = await open()
+    expect(html.find('[data-test="mentions"]').text()).toBe('3')
+    expect(html.findAll('.share').map((s) => s.text())).toEqual(['1', '0', '2'])
+  })
+  test('a bar and a share narrow the lens', async () => {
+    const { html, at } = await open()
+    await html.find('[data-test="volume-bar"]').trigger('click')
+    await flushPromises()
+    expect(at().time).toBe('2026-11-24_2026-11-24')
+    await html.findAll('.share')[2]!.trigger('click')
+    await flushPromises()
+    expect(at().felt).toBe('negative')
+  })
+  test('a mention is judged by key', async () => {
+    const { calls } = await open()
+    for (const key of ['j', '+'])
+      window.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }))
+    await flushPromises()
+    expect(calls.find((c) => c.method === 'PUT')).toMatchObject({
+      path: '/api/entries/1/sentiment',
+      body: { label: 'positive' },
+    })
+  })
+  test('a watch that is deleted can be brought back', async () => {
+    const { html, calls } = await open()
+    await html
+      .findAll('button')
+      .find((b) => b.text() === 'Delete')!
+      .trigger('click')
+    await flushPromises()
+    expect(useUndo().notice?.text).toBe('Watch deleted')
+    await useUndo().undo()
+    await flushPromises()
+    expect(calls.some((c) => c.method === 'POST' && c.path === '/api/watches/4/restore')).toBe(true)
+  })
+})
