@@ -31,7 +31,21 @@ export function openDatabase(url: string, { poolSize = 10 }: { poolSize?: number
     rows,
     one: async <T extends object>(sql: string, bind: unknown[] = [], tx?: Tx) =>
       (await rows<T>(sql, bind, tx))[0],
-    inTransaction: (work) => sequelize.transaction(work),
+    inTransaction: (work) => retried(() => sequelize.transaction(work)),
     close: () => sequelize.close(),
   }
+}
+
+/** PostgreSQL ended one of two transactions that waited for each other; done again, it goes through. */
+const deadlock = '40P01'
+const tries = 4
+
+async function retried<T>(transaction: () => Promise<T>): Promise<T> {
+  for (let n = 1; ; n++)
+    try {
+      return await transaction()
+    } catch (error) {
+      const { code } = (error as { original?: { code?: string } }).original ?? {}
+      if (code !== deadlock || n === tries) throw error
+    }
 }

@@ -70,10 +70,11 @@ async function batch(
 ): Promise<number> {
   return db.inTransaction(async (tx) => {
     const pending = await db.rows<Pending>(
-      `SELECT e.id, e.brand_id AS "brandId", e.thread_id AS "threadId", e.direction, e.channel, e.title, e.text, e.rating, e.at,
+      // Materialised: a plan that asked the picking query more than once would lock more each time.
+      `WITH picked AS MATERIALIZED (SELECT id FROM entries WHERE analysed_at IS NULL ORDER BY id LIMIT $1 FOR NO KEY UPDATE SKIP LOCKED)
+       SELECT e.id, e.brand_id AS "brandId", e.thread_id AS "threadId", e.direction, e.channel, e.title, e.text, e.rating, e.at,
          e.corrected_by IS NOT NULL AS corrected, coalesce(a.handle, a.name) AS voice
-       FROM entries e LEFT JOIN accounts a ON a.id = e.account_id
-       WHERE e.id IN (SELECT id FROM entries WHERE analysed_at IS NULL ORDER BY id LIMIT $1 FOR NO KEY UPDATE SKIP LOCKED)`,
+       FROM picked JOIN entries e ON e.id = picked.id LEFT JOIN accounts a ON a.id = e.account_id`,
       [analysisBatch],
       tx,
     )

@@ -114,22 +114,37 @@ export async function threadIds(
       at: Math.max(known?.at ?? 0, item.at),
     })
   }
-  const rows = [...threads].sort(([a], [b]) => (a < b ? -1 : 1))
+  const known = await db.rows<{ id: number; outsideId: string; title: string | null }>(
+    'SELECT id, outside_id AS "outsideId", title FROM threads WHERE profile_id = $1 AND outside_id = ANY($2::text[])',
+    [profile.id, [...threads.keys()]],
+    tx,
+  )
+  const ids = new Map(known.map((t) => [t.outsideId, t.id]))
+  // Threads that are there are left alone, but for a title that was not known: analysis writes them at the same time, and
+  // two transactions that each hold what the other wants would end in a deadlock.
+  const titled = known.filter((t) => t.title === null && threads.get(t.outsideId)?.title)
+  if (titled.length)
+    await db.rows(
+      'UPDATE threads t SET title = n.title FROM unnest($1::bigint[], $2::text[]) AS n (id, title) WHERE t.id = n.id',
+      [titled.map((t) => t.id), titled.map((t) => threads.get(t.outsideId)!.title)],
+      tx,
+    )
+  const fresh = [...threads].filter(([name]) => !ids.has(name)).sort(([a], [b]) => (a < b ? -1 : 1))
+  if (!fresh.length) return ids
   const found = await db.rows<{ id: number; outsideId: string }>(
-    `INSERT INTO threads AS t (brand_id, profile_id, place_id, outside_id, title, url, last_at)
-     SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[], $7::timestamptz[])
-     ON CONFLICT (profile_id, outside_id) DO UPDATE SET last_at = greatest(t.last_at, excluded.last_at), title = coalesce(t.title, excluded.title), url = coalesce(t.url, excluded.url)
-     RETURNING id, outside_id AS "outsideId"`,
+    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, title, url, last_at)
+     SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[], $7::timestamptz[]) RETURNING id, outside_id AS "outsideId"`,
     [
       profile.brandId,
       profile.id,
       profile.placeId,
-      rows.map(([name]) => name),
-      rows.map(([, t]) => t.title),
-      rows.map(([, t]) => t.url),
-      rows.map(([, t]) => new Date(t.at)),
+      fresh.map(([name]) => name),
+      fresh.map(([, t]) => t.title),
+      fresh.map(([, t]) => t.url),
+      fresh.map(([, t]) => new Date(t.at)),
     ],
     tx,
   )
-  return new Map(found.map((r) => [r.outsideId, r.id]))
+  for (const row of found) ids.set(row.outsideId, row.id)
+  return ids
 }

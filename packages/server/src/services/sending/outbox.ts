@@ -50,9 +50,9 @@ export async function drainOutbox(context: Context): Promise<number> {
 /** Takes the next due row under a lease. What another worker sends right now is passed over. */
 function claim({ db, config }: Context): Promise<OutboxRow | undefined> {
   return db.one<OutboxRow>(
-    `UPDATE outbox o SET state = 'sending', attempts = o.attempts + 1, next_at = now() + $1::int * interval '1 second'
-     FROM (SELECT id FROM outbox WHERE state IN ('waiting', 'sending') AND next_at <= now() ORDER BY next_at, id LIMIT 1 FOR UPDATE SKIP LOCKED) due,
-       profiles p, threads t, entries l
+    `WITH due AS MATERIALIZED (SELECT id FROM outbox WHERE state IN ('waiting', 'sending') AND next_at <= now() ORDER BY next_at, id LIMIT 1 FOR UPDATE SKIP LOCKED)
+     UPDATE outbox o SET state = 'sending', attempts = o.attempts + 1, next_at = now() + $1::int * interval '1 second'
+     FROM due, profiles p, threads t, entries l
      WHERE o.id = due.id AND p.id = o.profile_id AND t.id = o.thread_id AND l.id = t.lead_entry_id
      RETURNING o.id, o.brand_id AS "brandId", o.profile_id AS "profileId", o.thread_id AS "threadId", o.entry_id AS "entryId", o.key, o.text, o.attempts,
        p.channel, p.status, t.outside_id AS thread, l.outside_id AS lead, l.kind`,
