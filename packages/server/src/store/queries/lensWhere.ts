@@ -15,7 +15,7 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   where.add(`e.direction = 'in'`)
   if (lens.unit === 'threads') where.add('e.lead')
   // Said of the thread as well, so that its index on state and pressing time can be walked.
-  if (lens.unit === 'threads' && needsThread(lens)) where.add(`t.brand_id = ${where.bind(reader.brandId)}`)
+  if (walksThreads(lens)) where.add(`t.brand_id = ${where.bind(reader.brandId)}`)
   if (lens.kinds.length) where.add(`e.kind = ANY(${where.bind(lens.kinds)}::text[])`)
   if (lens.channels.length) where.add(`e.channel = ANY(${where.bind(lens.channels)}::text[])`)
   if (lens.places.length) where.add(`e.place_id = ANY(${where.bind(lens.places)}::int[])`)
@@ -31,10 +31,16 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   if (lens.watch !== null) where.add(`m.watch_id = ${where.bind(lens.watch)}`)
   const mentions = lens.watch === null ? '' : 'JOIN mentions m ON m.entry_id = e.id'
   // A lead is found by the thread that names it; one condition, so that the planner estimates it well.
-  const join = lens.unit === 'threads' ? 't.lead_entry_id = e.id' : 't.id = e.thread_id'
+  const join = walksThreads(lens) ? 't.lead_entry_id = e.id' : 't.id = e.thread_id'
   const threads = needsThread(lens) ? `JOIN threads t ON ${join}` : ''
   return { from: `entries e ${mentions} ${threads}`, where }
 }
+
+/**
+ * Without a time range the threads' index on state and pressing time gives the first page at once. Within a range it would
+ * pass over everything older first; there the entries' index on time is the better way in.
+ */
+const walksThreads = (lens: Lens) => lens.unit === 'threads' && lens.range === null && needsThread(lens)
 
 const needsThread = (lens: Lens) =>
   lens.state !== 'any' || lens.givenTo !== 'anybody' || lens.order === 'pressing'
