@@ -2,6 +2,7 @@ import express from 'express'
 import { Deliveries } from '../shared/deliveries.ts'
 import { problem, SwitchBoard } from '../shared/faults.ts'
 import { demoClient, listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
+import { coveredBy, subscriptionRoutes } from '../shared/subscriptions.ts'
 import { OAuthServer, type StoredToken } from '../shared/oauth.ts'
 import { activityOf, pageActor } from './activity.ts'
 import { publicPages } from './publicPages.ts'
@@ -55,10 +56,7 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
       items: granted.map((p) => pageActor(p, oauth.address)),
     })
   })
-  const mayUse = (req: express.Request, res: express.Response, next: express.NextFunction) => {
-    if ((res.locals.resources as string[]).includes(String(req.params.page))) next()
-    else problem(res, 403, 'The key does not cover this page')
-  }
+  const mayUse = coveredBy('page')
   api.get('/pages/:page/stream', mayUse, (req, res) => {
     const stream = state.streams.get(String(req.params.page)) ?? []
     const after = Math.max(0, Number(req.query.after ?? 0) || 0)
@@ -100,17 +98,9 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
     )
     res.status(repeated ? 200 : 201).json(activityOf(value, oauth.address))
   })
-  api.post('/pages/:page/subscriptions', mayUse, express.json(), (req, res) => {
-    const { callback, secret } = req.body as { callback: string; secret: string }
-    const subscription = { resource: String(req.params.page), callback, secret }
-    deliveries.subscribe(subscription)
-    state.add({ op: 'subscription', ...subscription })
-    res.status(201).json({})
-  })
-  api.delete('/pages/:page/subscriptions', mayUse, (req, res) => {
-    deliveries.unsubscribe(String(req.params.page))
-    res.json({})
-  })
+  api.use(
+    subscriptionRoutes('/pages/:page', deliveries, (each) => state.add({ op: 'subscription', ...each })),
+  )
   app.use('/api', api)
 
   const running = await listen(app, port, (address) => (oauth.address = address))

@@ -2,6 +2,7 @@ import express from 'express'
 import { Deliveries } from '../shared/deliveries.ts'
 import { problem, SwitchBoard } from '../shared/faults.ts'
 import { demoClient, listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
+import { coveredBy, subscriptionRoutes } from '../shared/subscriptions.ts'
 import { OAuthServer } from '../shared/oauth.ts'
 import { businessOf, feedItemOf } from './linkedData.ts'
 import { publicPages } from './publicPages.ts'
@@ -51,10 +52,7 @@ export async function startWherabout(options: StandinOptions = {}): Promise<Wher
       itemListElement: granted.map((b) => businessOf(b, oauth.address)),
     })
   })
-  const mayUse = (req: express.Request, res: express.Response, next: express.NextFunction) => {
-    if ((res.locals.resources as string[]).includes(String(req.params.business))) next()
-    else problem(res, 403, 'The key does not cover this business')
-  }
+  const mayUse = coveredBy('business')
   api.get('/businesses/:business/feed', mayUse, (req, res) => {
     const stream = state.streams.get(String(req.params.business)) ?? []
     const after = Math.max(0, Number(req.query.after ?? 0) || 0)
@@ -94,17 +92,11 @@ export async function startWherabout(options: StandinOptions = {}): Promise<Wher
     )
     res.status(repeated ? 200 : 201).json(feedItemOf(value, oauth.address))
   })
-  api.post('/businesses/:business/subscriptions', mayUse, express.json(), (req, res) => {
-    const { callback, secret } = req.body as { callback: string; secret: string }
-    const subscription = { resource: String(req.params.business), callback, secret }
-    deliveries.subscribe(subscription)
-    state.add({ op: 'subscription', ...subscription })
-    res.status(201).json({})
-  })
-  api.delete('/businesses/:business/subscriptions', mayUse, (req, res) => {
-    deliveries.unsubscribe(String(req.params.business))
-    res.json({})
-  })
+  api.use(
+    subscriptionRoutes('/businesses/:business', deliveries, (each) =>
+      state.add({ op: 'subscription', ...each }),
+    ),
+  )
   app.use('/api', api)
 
   const running = await listen(app, port, (address) => (oauth.address = address))
