@@ -8,3 +8,22 @@ export {
   type UsualVerdict,
 } from './usualRange.ts'
 export { netSentiment, type NetSentiment } from './netSentiment.ts'
+export { betaQuantile, betaShare, gammaPoissonTail, logGamma, normalTail } from './distributions.ts'
+export { share, shareOfVoice, type Share } from './shareOfVoice.ts'
+export { direction, directionMinimum, type Direction, type DirectionVerdict } from './direction.ts'
+export {
+  changeOfCount,
+  changeOfNet,
+  changeOfShare,
+  dispersionOf,
+  type Change,
+  type RateChange,
+} from './change.ts'
+export {
+  readVoice,
+  type VoiceCounts,
+  type VoiceHabit,
+  type VoiceLeaning,
+  type VoiceReading,
+} from './voices.ts'
+export { findSpikes, spikeDefaults, type Spike, type SpikeOptions } from './spikes.ts'

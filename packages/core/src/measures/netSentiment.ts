@@ -1,3 +1,5 @@
+import { z95 } from './distributions.ts'
+
 export interface NetSentiment {
   /** Positive share minus negative share, -1 to 1. */
   net: number
@@ -7,8 +9,6 @@ export interface NetSentiment {
   /** Entries it rests on; unread ones are left out. */
   n: number
 }
-
-const z95 = 1.959964
 
 /**
  * Positive share minus negative share, with the interval from the multinomial variance (p + q - (p - q)²)/n.

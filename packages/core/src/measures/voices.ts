@@ -1,0 +1,50 @@
+import { netSentiment, type NetSentiment } from './netSentiment.ts'
+
+export type VoiceHabit = 'oneOff' | 'occasional' | 'regular'
+export type VoiceLeaning = 'champion' | 'critic' | 'mixed' | 'tooLittle'
+
+export interface VoiceCounts {
+  positive: number
+  neutral: number
+  negative: number
+  unread: number
+  /** Different local days on which the voice spoke. */
+  activeDays: number
+}
+
+export interface VoiceReading {
+  entries: number
+  habit: VoiceHabit
+  leaning: VoiceLeaning
+  net: NetSentiment | null
+}
+
+/** Days on which a regular voice spoke. */
+const regularDays = 4
+/** Under this many read entries the normal interval is too narrow to lean on. */
+const leaningMinimum = 4
+
+/**
+ * What a voice is, by what it said: a champion or critic only when the 95% interval of its net sentiment lies on one side
+ * of 0 by a quarter and it spoke on at least two days. One complaint, or one bad day, makes nobody a critic.
+ */
+export function readVoice({ positive, neutral, negative, unread, activeDays }: VoiceCounts): VoiceReading {
+  const entries = positive + neutral + negative + unread
+  const net = netSentiment(positive, neutral, negative)
+  const habit = activeDays <= 1 ? 'oneOff' : activeDays < regularDays ? 'occasional' : 'regular'
+  return { entries, habit, leaning: leaningOf(net, positive, negative, activeDays), net }
+}
+
+function leaningOf(
+  net: NetSentiment | null,
+  positive: number,
+  negative: number,
+  activeDays: number,
+): VoiceLeaning {
+  if (!net || net.n < leaningMinimum || activeDays < 2) return 'tooLittle'
+  // With all on one side the sample variance is 0; one made-up neutral entry keeps the interval honest (as Wilson's does).
+  const careful = positive === net.n || negative === net.n ? netSentiment(positive, 1, negative)! : net
+  if (careful.low > 0.25) return 'champion'
+  if (careful.high < -0.25) return 'critic'
+  return 'mixed'
+}

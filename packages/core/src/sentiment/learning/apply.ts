@@ -1,0 +1,37 @@
+import type { SentimentReading, SentimentSpan } from '../readSentiment.ts'
+import { featuresOf } from './features.ts'
+import { baseLogits, softmax, taughtLabels, type Lesson, type Model } from './train.ts'
+
+/** Log-odds that a learnt word adds, as points of the raw value. */
+const pointsPerLogit = 1.2
+
+/** The reading of a text after what was learnt: the base reading where no learnt word stands in it. */
+export function applyModel(text: string, base: SentimentReading, model: Model): SentimentReading {
+  const logits = baseLogits(base)
+  const learnt: SentimentSpan[] = []
+  for (const { name, start, end } of featuresOf(text)) {
+    const weights = Object.hasOwn(model.weights, name) ? model.weights[name]! : null
+    if (!weights) continue
+    for (let k = 0; k < 3; k++) logits[k]! += weights[k]!
+    const contribution = (weights[2] - weights[0]) * pointsPerLogit
+    if (Math.abs(contribution) >= 0.05) learnt.push({ start, end, contribution })
+  }
+  const shares = softmax(logits)
+  const best = shares.indexOf(Math.max(...shares))
+  const label = taughtLabels[best]!
+  if (!learnt.length && label === base.label) return base
+  if (!learnt.length && base.label === 'unread') return base
+  const spans = [...base.spans, ...learnt].sort((a, b) => a.start - b.start || a.end - b.end)
+  const raw = spans.reduce((sum, { contribution }) => sum + contribution, 0)
+  return { score: raw / Math.sqrt(raw * raw + 15), label, confidence: shares[best]!, spans, raw }
+}
+
+/** Label of a lesson's text under a model; what cross-validation counts. */
+export function labelBy(lesson: Pick<Lesson, 'text' | 'base'>, model: Model): Lesson['label'] {
+  const logits = baseLogits(lesson.base)
+  for (const { name } of featuresOf(lesson.text)) {
+    const weights = Object.hasOwn(model.weights, name) ? model.weights[name]! : null
+    if (weights) for (let k = 0; k < 3; k++) logits[k]! += weights[k]!
+  }
+  return taughtLabels[logits.indexOf(Math.max(...logits))]!
+}

@@ -1,0 +1,70 @@
+import { foldAccents } from './fold.ts'
+import { tokenise } from './tokenise.ts'
+
+export interface PlacedWord {
+  /** Folded: no case, no accents. */
+  word: string
+  /** Neighbours differ by 1; a mark between two words leaves a gap, so that no phrase runs over it. */
+  position: number
+  /** UTF-16 offsets into the text. */
+  start: number
+  end: number
+}
+
+/** Longer words are cut; PostgreSQL's lexemes may have 2 kB. */
+const wordLength = 60
+/** Words of one entry that are looked at; positions above 16,383 would not fit into PostgreSQL's tsvector. */
+const wordCount = 3000
+
+const inner = /['’ʼ_]/
+const cut = (word: string) => (word.length > wordLength ? word.slice(0, wordLength) : word)
+const ending = /[.!?;:,…()[\]"“”«»—–|]/
+
+/** The words of a text in their order, as search and phrases see them: parts at apostrophes and signs are words of their own. */
+export function placedWords(text: string): PlacedWord[] {
+  const words: PlacedWord[] = []
+  let position = 0
+  for (const { kind, start, end } of tokenise(text)) {
+    if (words.length >= wordCount) break
+    if (kind === 'punctuation' || kind === 'newline' || kind === 'emoticon') {
+      if (kind !== 'punctuation' || ending.test(text.slice(start, end))) position++
+      continue
+    }
+    const raw = text.slice(start, end)
+    if (kind === 'word' || kind === 'number') {
+      if (!inner.test(raw)) {
+        words.push({ word: cut(foldAccents(raw)), position: ++position, start, end })
+        continue
+      }
+    }
+    if (kind === 'link' || kind === 'email') {
+      words.push({ word: cut(foldAccents(raw)), position: ++position, start, end })
+      position++
+      continue
+    }
+    for (const part of raw.matchAll(/[^'’ʼ@#_]+/g)) {
+      const at = start + part.index
+      const word = cut(foldAccents(part[0]))
+      if (word) words.push({ word, position: ++position, start: at, end: at + part[0].length })
+    }
+  }
+  return words
+}
+
+/** Offsets of each place where the words of a phrase stand side by side. */
+export function phrasePlaces(
+  words: readonly PlacedWord[],
+  phrase: readonly string[],
+): { start: number; end: number }[] {
+  const found: { start: number; end: number }[] = []
+  if (!phrase.length) return found
+  for (let i = 0; i + phrase.length <= words.length; i++) {
+    const first = words[i]!
+    const fits = phrase.every((word, k) => {
+      const at = words[i + k]!
+      return at.word === word && at.position === first.position + k
+    })
+    if (fits) found.push({ start: first.start, end: words[i + phrase.length - 1]!.end })
+  }
+  return found
+}

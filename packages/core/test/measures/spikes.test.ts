@@ -1,0 +1,76 @@
+import { describe, expect, test } from 'vitest'
+import { findSpikes } from '@murrabel/core/measures'
+import { poisson, seeded } from '../support/random.ts'
+
+const week = 168
+const hourWeight = [2, 1, 1, 1, 1, 3, 8, 12, 13, 12, 11, 11, 12, 12, 11, 12, 14, 16, 18, 20, 20, 17, 11, 5]
+const dayWeight = [1.3, 0.9, 0.8, 0.9, 0.9, 1.1, 1.5]
+
+/** Noise with hours, weekdays and a summer that doubles the winter. */
+function season(hours: number, mean: number, random: () => number): number[] {
+  return Array.from({ length: hours }, (_, h) => {
+    const swell = 1 + 0.5 * Math.sin((2 * Math.PI * h) / (365 * 24))
+    return poisson(
+      (mean * swell * dayWeight[Math.floor(h / 24) % 7]! * hourWeight[h % 24]!) / 10.2 / 1.06,
+      random,
+    )
+  })
+}
+
+describe('spikes', () => {
+  test.each([0.2, 1, 8, 60])('of pure seasonal noise of %s an hour are as rare as claimed', (mean) => {
+    let alarms = 0
+    let judged = 0
+    for (let run = 0; run < 8; run++) {
+      const counts = season(52 * week, mean, seeded(100 + run))
+      alarms += findSpikes(counts).length
+      judged += counts.length - 3 * week
+    }
+    expect(alarms / judged).toBeLessThan(1e-4)
+  })
+
+  test.each([1, 8, 60])(
+    'a burst of a day at four times %s an hour is one spike, found in its place',
+    (mean) => {
+      const counts = season(20 * week, mean, seeded(7))
+      const start = 17 * week + 4 * 24 + 15
+      for (let h = start; h < start + 31; h++) counts[h] = counts[h]! * 3 + poisson(mean * 3, seeded(h))
+      const spikes = findSpikes(counts).filter((s) => s.end > start - 24)
+      expect(spikes).toHaveLength(1)
+      const [spike] = spikes
+      expect(Math.abs(spike!.first - start)).toBeLessThanOrEqual(4)
+      expect(spike!.end).toBeGreaterThan(start + 20)
+      expect(spike!.count).toBe(counts.slice(spike!.first, spike!.end).reduce((a, b) => a + b, 0))
+      expect(spike!.count).toBeGreaterThan(2.5 * spike!.expected)
+      expect(spike!.open).toBe(false)
+    },
+  )
+
+  test('what comes later does not change what was found before', () => {
+    const counts = season(20 * week, 4, seeded(3))
+    for (let h = 15 * week; h < 15 * week + 12; h++) counts[h] = 60
+    const whole = findSpikes(counts)
+    const part = findSpikes(counts.slice(0, 17 * week))
+    expect(whole.slice(0, part.length)).toEqual(part)
+    expect(part.length).toBeGreaterThan(0)
+  })
+
+  test('one that lasts to the end is still open', () => {
+    const counts = season(8 * week, 4, seeded(9))
+    for (let h = counts.length - 5; h < counts.length; h++) counts[h] = 70
+    expect(findSpikes(counts).at(-1)).toMatchObject({ open: true, end: counts.length })
+  })
+
+  test('a higher level that stays is told once and then is the usual', () => {
+    const counts = [...season(10 * week, 4, seeded(4)), ...season(12 * week, 8, seeded(5))]
+    const spikes = findSpikes(counts)
+    expect(spikes.filter((s) => s.first > 16 * week)).toHaveLength(0)
+  })
+
+  test.each([
+    ['nothing at all', [], 0],
+    ['silence', new Array<number>(6 * week).fill(0), 0],
+    ['four at once after silence: under the minimum', [...new Array<number>(6 * week).fill(0), 4], 0],
+    ['five at once after silence', [...new Array<number>(6 * week).fill(0), 5], 1],
+  ])('%s', (_, counts, n) => expect(findSpikes(counts)).toHaveLength(n))
+})

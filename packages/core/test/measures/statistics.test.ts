@@ -1,0 +1,252 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  betaQuantile,
+  betaShare,
+  changeOfCount,
+  changeOfNet,
+  changeOfShare,
+  direction,
+  dispersionOf,
+  gammaPoissonTail,
+  logGamma,
+  netSentiment,
+  normalTail,
+  readVoice,
+  share,
+  shareOfVoice,
+} from '@murrabel/core/measures'
+import { normal, poisson, seeded } from '../support/random.ts'
+
+describe('distributions', () => {
+  test.each([
+    [1, 0],
+    [5, Math.log(24)],
+    [0.5, Math.log(Math.sqrt(Math.PI))],
+    [11, Math.log(3_628_800)],
+  ])('log gamma of %s', (x, value) => expect(logGamma(x)).toBeCloseTo(value, 11))
+
+  test.each([
+    [1.959964, 0.025],
+    [1.644854, 0.05],
+    [2.326348, 0.01],
+    [3.719016, 1e-4],
+    [0, 0.5],
+    [-1, 0.8413447461],
+  ])('normal tail beyond %s', (z, p) => expect(normalTail(z) / p).toBeCloseTo(1, 5))
+
+  test('the incomplete beta function of whole numbers is a sum of binomial terms', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20 }),
+        fc.integer({ min: 1, max: 20 }),
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        (a, b, x) => {
+          const n = a + b - 1
+          let sum = 0
+          for (let k = a; k <= n; k++)
+            sum +=
+              Math.exp(logGamma(n + 1) - logGamma(k + 1) - logGamma(n - k + 1)) * x ** k * (1 - x) ** (n - k)
+          expect(betaShare(x, a, b)).toBeCloseTo(sum, 10)
+        },
+      ),
+    ))
+
+  test('the quantile undoes the share', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 300 }),
+        fc.integer({ min: 1, max: 300 }),
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        (a, b, p) => {
+          expect(betaShare(betaQuantile(p, a, b), a, b)).toBeCloseTo(p, 8)
+        },
+      ),
+    ))
+
+  test('the Gamma-Poisson tail is one less the sum of the negative binomial', () => {
+    const [mean, shape] = [3, 2]
+    const chance = (k: number) =>
+      Math.exp(logGamma(k + shape) - logGamma(shape) - logGamma(k + 1)) *
+      (shape / (shape + mean)) ** shape *
+      (mean / (shape + mean)) ** k
+    let below = 0
+    for (let k = 0; k < 9; k++) below += chance(k)
+    expect(gammaPoissonTail(9, mean, shape)).toBeCloseTo(1 - below, 10)
+    expect(gammaPoissonTail(0, mean, shape)).toBe(1)
+    expect(gammaPoissonTail(3, 0, shape)).toBe(0)
+  })
+})
+
+describe('shares', () => {
+  // Newcombe, Two-sided confidence intervals for the single proportion, Statistics in Medicine 17 (1998), table I, method 3.
+  test.each([
+    [81, 263, 0.2553, 0.3662],
+    [15, 148, 0.0624, 0.1605],
+    [0, 20, 0, 0.1611],
+    [1, 29, 0.0061, 0.1718],
+  ])('%s of %s', (count, n, low, high) => {
+    const found = share(count, n)!
+    expect(found.low).toBeCloseTo(low, 4)
+    expect(found.high).toBeCloseTo(high, 4)
+  })
+  test('nothing of nothing is no share', () => expect(share(0, 0)).toBeNull())
+  test('the shares of voice of a set sum to one', () => {
+    const shares = shareOfVoice([312, 188, 97])
+    expect(shares.reduce((sum, s) => sum + s!.share, 0)).toBeCloseTo(1, 12)
+  })
+  test('the interval covers at its stated rate', () => {
+    const random = seeded(1)
+    let covered = 0
+    const runs = 4000
+    for (let i = 0; i < runs; i++) {
+      const p = 0.05 + 0.9 * random()
+      let count = 0
+      for (let k = 0; k < 60; k++) if (random() < p) count++
+      const { low, high } = share(count, 60)!
+      if (low <= p && p <= high) covered++
+    }
+    expect(covered / runs).toBeGreaterThan(0.935)
+    expect(covered / runs).toBeLessThan(0.975)
+  })
+})
+
+describe('net sentiment covers at its stated rate', () => {
+  test.each([
+    [0.3, 0.3],
+    [0.6, 0.15],
+    [0.1, 0.7],
+  ])('at %s positive and %s negative', (positive, negative) => {
+    const random = seeded(2)
+    let covered = 0
+    const runs = 4000
+    for (let i = 0; i < runs; i++) {
+      let [p, q] = [0, 0]
+      for (let k = 0; k < 80; k++) {
+        const x = random()
+        if (x < positive) p++
+        else if (x < positive + negative) q++
+      }
+      const { low, high } = netSentiment(p, 80 - p - q, q)!
+      if (low <= positive - negative && positive - negative <= high) covered++
+    }
+    expect(covered / runs).toBeGreaterThan(0.925)
+    expect(covered / runs).toBeLessThan(0.975)
+  })
+})
+
+describe('direction', () => {
+  // Probabilities of Kendall's S: Gilbert, Statistical Methods for Environmental Pollution Monitoring (1987), table A18, one-sided.
+  test.each([
+    [[1, 2, 3, 5, 4], 8, 0.042],
+    [[1, 2, 3, 4, 5], 10, 0.0083],
+    [[1, 2, 3, 4, 6, 8, 7, 5], 20, 0.007],
+    [[6, 5, 4, 3, 1, 2], -13, 0.0083],
+  ])('%j has S = %s', (series, s, p) => {
+    const found = direction(series)
+    expect(found.s).toBe(s)
+    expect(found.p / 2).toBeCloseTo(p, 3)
+  })
+  test('the S of Gilbert, section 16.4.1', () => expect(direction([10, 15, 14, 20]).s).toBe(4))
+  test('the slope is the median of all slopes, told in percent of the median', () => {
+    // Slopes of 10, 12, 13, 16, 30: 2 1.5 2 5 1 2 6 3 8.5 14 -> median 2.5; median value 13.
+    const found = direction([10, 12, 13, 16, 30])
+    expect(found.slope).toBe(2.5)
+    expect(found.perPeriod).toBeCloseTo(2.5 / 13, 12)
+    expect(found.verdict).toBe('rising')
+  })
+  test.each([
+    [[1, 2, 3, 4], 'tooLittle'],
+    [[], 'tooLittle'],
+    [[5, 5, 5, 5, 5, 5], 'level'],
+    [[9, 8, 7, 6, 5, 4, 3], 'falling'],
+    [[5, 6, 5, 6, 5, 6, 5], 'level'],
+  ])('%j is %s', (series, verdict) => expect(direction(series).verdict).toBe(verdict))
+  test.each([8, 12, 26])('over %s periods of noise it seldom speaks of a direction', (periods) => {
+    const random = seeded(periods)
+    let alarms = 0
+    const runs = 3000
+    for (let i = 0; i < runs; i++)
+      if (direction(Array.from({ length: periods }, () => normal(random))).verdict !== 'level') alarms++
+    expect(alarms / runs).toBeLessThan(0.062)
+    expect(alarms / runs).toBeGreaterThan(0.02)
+  })
+  test('counts with many ties keep the rate, too', () => {
+    const random = seeded(5)
+    let alarms = 0
+    for (let i = 0; i < 3000; i++)
+      if (direction(Array.from({ length: 12 }, () => poisson(2, random))).verdict !== 'level') alarms++
+    expect(alarms / 3000).toBeLessThan(0.062)
+  })
+})
+
+describe('change', () => {
+  // Newcombe, Interval estimation for the difference between independent proportions, Statistics in Medicine 17 (1998), table II, method 10.
+  test.each([
+    [48, 80, 56, 70, 0.2, 0.0524, 0.3339],
+    [3, 10, 9, 10, 0.6, 0.1705, 0.809],
+    [0, 20, 10, 10, 1, 0.679, 1],
+  ])('from %s of %s to %s of %s', (a, n, b, m, difference, low, high) => {
+    const found = changeOfShare(share(a, n), share(b, m))!
+    expect(found.difference).toBeCloseTo(difference, 10)
+    expect(found.low).toBeCloseTo(low, 3)
+    expect(found.high).toBeCloseTo(high, 3)
+    expect(found.sure).toBe(true)
+  })
+  test('of nets, unsure when the interval holds 0', () => {
+    expect(changeOfNet(netSentiment(10, 10, 10), netSentiment(12, 10, 10))).toMatchObject({ sure: false })
+    expect(changeOfNet(netSentiment(100, 10, 10), netSentiment(10, 10, 100))).toMatchObject({ sure: true })
+    expect(changeOfNet(null, netSentiment(1, 0, 0))).toBeNull()
+  })
+  test('of counts by hand: 40 in 10 days to 90 in 10 days', () => {
+    const found = changeOfCount({ count: 40, days: 10 }, { count: 90, days: 10 })
+    expect(found.difference).toBe(5)
+    expect(found.high - found.difference).toBeCloseTo((1.959964 * Math.sqrt(40.5 + 90.5)) / 10, 10)
+    expect(found).toMatchObject({ sure: true, ratio: 2.25 })
+  })
+  test('bunches widen the interval', () => {
+    const dispersion = dispersionOf([0, 0, 12, 0, 1, 0, 11, 0])
+    // Mean 3, variance ((9 * 5) + 81 + 4 + 64) / 7
+    expect(dispersion).toBeCloseTo((45 + 81 + 4 + 64) / 7 / 3, 10)
+    expect(changeOfCount({ count: 40, days: 10 }, { count: 60, days: 10 }, dispersion).sure).toBe(false)
+    expect(dispersionOf([4, 4, 4])).toBe(1)
+  })
+})
+
+describe('voices', () => {
+  test.each([
+    [
+      'one complaint',
+      { positive: 0, neutral: 0, negative: 1, unread: 0, activeDays: 1 },
+      'oneOff',
+      'tooLittle',
+    ],
+    [
+      'one bad day',
+      { positive: 0, neutral: 0, negative: 6, unread: 0, activeDays: 1 },
+      'oneOff',
+      'tooLittle',
+    ],
+    [
+      'five complaints on five days',
+      { positive: 0, neutral: 0, negative: 5, unread: 0, activeDays: 5 },
+      'regular',
+      'critic',
+    ],
+    [
+      'now and then, glad',
+      { positive: 6, neutral: 0, negative: 0, unread: 1, activeDays: 3 },
+      'occasional',
+      'champion',
+    ],
+    ['both ways', { positive: 4, neutral: 1, negative: 4, unread: 0, activeDays: 6 }, 'regular', 'mixed'],
+    [
+      'in a language that is not read',
+      { positive: 0, neutral: 0, negative: 0, unread: 9, activeDays: 9 },
+      'regular',
+      'tooLittle',
+    ],
+  ] as const)('%s', (_, counts, habit, leaning) =>
+    expect(readVoice(counts)).toMatchObject({ habit, leaning }),
+  )
+})

@@ -1,0 +1,186 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  countPhrases,
+  isTelling,
+  logOdds,
+  tellingPhrases,
+  WordNumbers,
+  wordsOfKey,
+} from '@murrabel/core/phrases'
+import { phrasePlaces, placedWords } from '@murrabel/core/text'
+
+const docs = (texts: string[], from = 1) => texts.map((text, i) => ({ id: from + i, text }))
+
+describe('placed words', () => {
+  test.each([
+    [
+      "Skerrivane's café",
+      [
+        ['skerrivane', 1],
+        ['s', 2],
+        ['cafe', 3],
+      ],
+    ],
+    [
+      'late. Again',
+      [
+        ['late', 1],
+        ['again', 3],
+      ],
+    ],
+    [
+      '#DogsOnDeck @skerry_fan',
+      [
+        ['dogsondeck', 1],
+        ['skerry', 2],
+        ['fan', 3],
+      ],
+    ],
+    [
+      'a - b',
+      [
+        ['a', 1],
+        ['b', 2],
+      ],
+    ],
+    [
+      'see orrin.example/x now',
+      [
+        ['see', 1],
+        ['orrin.example/x', 2],
+        ['now', 4],
+      ],
+    ],
+    ['', []],
+  ])('%s', (text, words) =>
+    expect(placedWords(text).map(({ word, position }) => [word, position])).toEqual(words),
+  )
+
+  test('offsets lead back into the text, and positions rise', () =>
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 80 }), (text) => {
+        let last = 0
+        for (const { position, start, end } of placedWords(text)) {
+          expect(position).toBeGreaterThan(last)
+          expect(start).toBeGreaterThanOrEqual(0)
+          expect(end).toBeLessThanOrEqual(text.length)
+          last = position
+        }
+      }),
+    ))
+
+  test('a phrase is found where its words stand side by side', () => {
+    const text = 'Not sailing. Not, sailing; NOT SAILING'
+    expect(phrasePlaces(placedWords(text), ['not', 'sailing'])).toEqual([
+      { start: 0, end: 11 },
+      { start: 27, end: 38 },
+    ])
+    expect(phrasePlaces(placedWords(text), [])).toEqual([])
+  })
+})
+
+describe('counting', () => {
+  test('in documents, one to three words, none over a mark', () => {
+    const numbers = new WordNumbers()
+    const counts = countPhrases(
+      ['the boat is late, the boat is late', 'the boat. Is late'].map((t) => numbers.number(t)),
+    )
+    const named = Object.fromEntries(
+      [...counts].map(([key, n]) => [wordsOfKey(key, numbers.words).join(' '), n]),
+    )
+    expect(named).toEqual({
+      the: 2,
+      boat: 2,
+      is: 2,
+      late: 2,
+      'the boat': 2,
+      'boat is': 1,
+      'is late': 2,
+      'the boat is': 1,
+      'boat is late': 1,
+    })
+  })
+  test('with a minimum finds what a full count would leave of it', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.array(fc.constantFrom('a', 'b', 'c', 'd', '.'), { maxLength: 12 }).map((w) => w.join(' ')),
+          { maxLength: 12 },
+        ),
+        fc.integer({ min: 1, max: 4 }),
+        (texts, minimum) => {
+          const numbers = new WordNumbers()
+          const numbered = texts.map((t) => numbers.number(t))
+          const all = new Map([...countPhrases(numbered)].filter(([, n]) => n >= minimum))
+          expect(countPhrases(numbered, { minimum })).toEqual(all)
+        },
+      ),
+    ))
+  test.each([
+    [['not', 'sailing'], true],
+    [['sailing', 'not'], false],
+    [['the', 'queue'], false],
+    [['queue'], true],
+    [['nobody', 'told'], true],
+    [['12'], false],
+    [['x'], false],
+    [['car', 'deck'], true],
+    [['la', 'traversee'], false],
+  ])('%j is worth telling: %s', (words, worth) => expect(isTelling(words)).toBe(worth))
+})
+
+describe('telling phrases', () => {
+  test('the z-score by hand', () => {
+    // 12 of 100 against 3 of 300, prior 10: alpha = 10 * 15 / 400 = 0.375
+    const alpha = 0.375
+    const delta = Math.log(12.375 / (110 - 12.375)) - Math.log(3.375 / (310 - 3.375))
+    const z = delta / Math.sqrt(1 / (12 + alpha) + 1 / (3 + alpha))
+    expect(logOdds(12, 100, 3, 300, 10)).toBeCloseTo(z, 10)
+    expect(logOdds(10, 100, 10, 100, 10)).toBeCloseTo(0, 10)
+    expect(logOdds(3, 300, 12, 100, 10)).toBeCloseTo(-z, 10)
+  })
+
+  const back = docs(
+    Array.from({ length: 200 }, (_, i) => `A calm crossing number ${i} with the crew and a good galley`),
+    1000,
+  )
+  const front = docs([
+    ...Array.from({ length: 30 }, (_, i) => `The boat is not sailing on day ${i} and the crew is kind`),
+    ...Array.from({ length: 20 }, (_, i) => `A calm crossing number ${i} with the crew`),
+  ])
+
+  test('the phrase that is new leads; what is usual does not show', () => {
+    const found = tellingPhrases(front, back)
+    expect(found[0]!.words).toEqual(['not', 'sailing'])
+    expect(found[0]).toMatchObject({ count: 30, before: 0 })
+    expect(found[0]!.entries).toEqual(front.slice(0, 30).map((d) => d.id))
+    expect(found.map((p) => p.words.join(' '))).not.toContain('crew')
+  })
+  test('of phrases that say the same one stays', () => {
+    const words = tellingPhrases(front, back).map((p) => p.words.join(' '))
+    expect(words).not.toContain('sailing')
+    expect(new Set(words).size).toBe(words.length)
+  })
+  test('the count is that of the entries it names', () => {
+    for (const { words, count, entries } of tellingPhrases(front, back)) {
+      const holding = front.filter(({ text }) => phrasePlaces(placedWords(text), words).length > 0)
+      expect(entries).toEqual(holding.map((d) => d.id))
+      expect(count).toBe(entries.length)
+    }
+  })
+  test('words that were asked for are not told', () =>
+    expect(tellingPhrases(front, back, { without: ['not', 'sailing'] })[0]?.words).not.toEqual([
+      'not',
+      'sailing',
+    ]))
+  test.each([
+    ['nothing', [], back],
+    ['nothing before', front, []],
+    ['the same twice', back, back.map((d) => ({ ...d, id: d.id + 5000 }))],
+  ])('%s', (name, one, two) => {
+    const found = tellingPhrases(one, two)
+    if (name !== 'nothing before') expect(found).toEqual([])
+    expect(found.every((p) => Number.isFinite(p.z))).toBe(true)
+  })
+})
