@@ -29,6 +29,8 @@ export interface BrandAnswer {
   places: PlaceAnswer[]
   colleagues: ColleagueAnswer[]
   watches: WatchAnswer[]
+  groups: WatchGroupAnswer[]
+  aspects: { id: number; name: string }[]
   channels: string[]
   profileCount: number
 }
@@ -41,6 +43,28 @@ export interface WatchAnswer {
   historyDone: number
   historyTotal: number
   mentions: number
+  groupId: number | null
+  paused: boolean
+}
+
+export const groupKinds = [
+  'brand',
+  'people',
+  'places',
+  'products',
+  'rivals',
+  'trade',
+  'links',
+  'other',
+] as const
+export type GroupKind = (typeof groupKinds)[number]
+
+/** A folder of watches; folders lie in folders. */
+export interface WatchGroupAnswer {
+  id: number
+  parentId: number | null
+  name: string
+  kind: GroupKind
 }
 
 /** One row of a list. */
@@ -65,7 +89,15 @@ export interface EntryRow {
   paid: boolean
   url: string | null
   reach: number
-  /** Matched words, when the lens has a watch. */
+  language: string | null
+  /** Account of who wrote it. */
+  voiceId: number | null
+  storyId: number | null
+  /** A person's judgement stands over the machine's. */
+  corrected: boolean
+  /** Near copies in the lens that this row stands for, beside itself; when copies are folded. */
+  copies?: number
+  /** Matched words, when the lens has a watch or group. */
   hits?: Span[]
   spans: SentimentSpanAnswer[]
 }
@@ -181,14 +213,6 @@ export interface ThreadChangeAnswer {
   eventId: number | null
 }
 
-export interface TrialAnswer {
-  hits: number
-  searched: number
-  perDay: { at: string; count: number }[]
-  days: number
-  sample: (EntryRow & { hits: Span[] })[]
-}
-
 export type ProfileStatus = 'collecting' | 'connected' | 'expired' | 'disconnected' | 'failing'
 
 export interface ProfileAnswer {
@@ -252,3 +276,4 @@ export type LiveEvent =
   | { kind: 'thread'; threads: number[] }
   | { kind: 'profiles' }
   | { kind: 'watches' }
+  | { kind: 'teaching' }

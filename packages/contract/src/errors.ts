@@ -78,6 +78,22 @@ export const errorCatalogue = {
   ),
   signatureWrong: entry(401, 'The signature of this delivery is wrong or too old. It was not taken.'),
   csvUnreadable: entry(422, 'The file is not a table of reviews that can be read. Nothing was added.'),
+  sameThing: entry(
+    422,
+    'This compares a thing with itself, so there is nothing to see. Choose another watch or another time.',
+  ),
+  watchesUnreadable: entry(
+    422,
+    'The file holds no watches that can be read. Nothing was added; choose a file that was exported here.',
+  ),
+  opmlUnreadable: entry(
+    422,
+    'The file is not a list of feeds (OPML) that can be read. Nothing was added; check the file.',
+  ),
+  alertTooOften: entry(
+    422,
+    'This alert would tell you too often to be of use. It was not saved; choose a rarer condition or a longer quiet time.',
+  ),
   running: entry(409, 'This is already running. Wait for it to end.'),
   broken: entry(
     500,

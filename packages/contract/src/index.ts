@@ -1,3 +1,5 @@
+export * from './watching.ts'
+export * from './watchSchemas.ts'
 export * from './answers.ts'
 export * from './errors.ts'
 export * from './routes.ts'

@@ -10,17 +10,27 @@ import type {
   ThreadAnswer,
   ThreadChangeAnswer,
   TideAnswer,
-  TrialAnswer,
   WatchAnswer,
+  WatchGroupAnswer,
 } from './answers.ts'
 import type {
-  ImportReviewsDraft,
-  ReplyDraft,
-  SignIn,
-  ThreadEventDraft,
-  WatchDraft,
-  WatchQueryDraft,
-} from './schemas.ts'
+  AspectDraft,
+  BrandWord,
+  CompareAnswer,
+  FiguresAnswer,
+  PhrasesAnswer,
+  ProposedWatch,
+  ReadingAnswer,
+  RivalsAnswer,
+  SpikesAnswer,
+  StandingsAnswer,
+  TeachingAnswer,
+  TunerAnswer,
+  VoicesAnswer,
+  WatchesFile,
+} from './watching.ts'
+import type { GroupDraft, MarkDraft, StartingDraft, TunerDraft, VoiceDraft } from './watchSchemas.ts'
+import type { ImportReviewsDraft, ReplyDraft, SignIn, ThreadEventDraft, WatchDraft } from './schemas.ts'
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 
@@ -67,7 +77,36 @@ export const routes = {
   updateWatch: put<WatchDraft, WatchAnswer>('/api/watches/:id'),
   deleteWatch: remove<undefined>('/api/watches/:id'),
   restoreWatch: post<undefined, WatchAnswer>('/api/watches/:id/restore'),
-  tryWatch: post<{ query: WatchQueryDraft }, TrialAnswer>('/api/watches/trial'),
+  tuneWatch: post<TunerDraft, TunerAnswer>('/api/watches/tuner'),
+  markHits: put<{ marks: MarkDraft[] }, undefined>('/api/watches/:id/marks'),
+  pauseWatch: put<{ paused: boolean }, WatchAnswer>('/api/watches/:id/paused'),
+  copyWatch: post<undefined, WatchAnswer>('/api/watches/:id/copy'),
+  proposeWatches: post<StartingDraft, ProposedWatch[]>('/api/watches/proposals'),
+  exportWatches: get<WatchesFile>('/api/watches/export.json'),
+  importWatches: post<{ file: string }, { added: number; known: number }>('/api/watches/import'),
+  groups: get<WatchGroupAnswer[]>('/api/groups'),
+  createGroup: post<GroupDraft, WatchGroupAnswer>('/api/groups'),
+  updateGroup: put<GroupDraft, WatchGroupAnswer>('/api/groups/:id'),
+  deleteGroup: remove<undefined>('/api/groups/:id'),
+
+  standings: get<StandingsAnswer>('/api/watching/standings'),
+  figures: get<FiguresAnswer>('/api/watching/figures'),
+  phrases: get<PhrasesAnswer>('/api/watching/phrases'),
+  spikes: get<SpikesAnswer>('/api/watching/spikes'),
+  compare: get<CompareAnswer>('/api/watching/compare'),
+  rivals: get<RivalsAnswer>('/api/watching/rivals'),
+  voices: get<VoicesAnswer>('/api/voices'),
+  changeVoice: put<VoiceDraft, Required<VoiceDraft>>('/api/voices/:id'),
+
+  teaching: get<TeachingAnswer>('/api/teaching'),
+  saveWords: put<{ words: BrandWord[] }, TeachingAnswer>('/api/teaching/words'),
+  saveAspects: put<{ aspects: AspectDraft[] }, TeachingAnswer>('/api/teaching/aspects'),
+  wantLearning: put<{ wanted: boolean }, TeachingAnswer>('/api/teaching/learning'),
+  learnNow: post<undefined, TeachingAnswer>('/api/teaching/learning'),
+  tryReading: post<{ text: string; words?: BrandWord[] }, ReadingAnswer>('/api/teaching/reading'),
+  correctMany: put<{ ids: number[]; label: string | null }, { changed: { id: number; before: string }[] }>(
+    '/api/entries/sentiment',
+  ),
 
   networks: get<NetworkAnswer[]>('/api/networks'),
   profiles: get<ProfileAnswer[]>('/api/profiles'),

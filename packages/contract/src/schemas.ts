@@ -21,12 +21,13 @@ export const signInSchema = object({
   password: string().max(200).required('enter your password'),
 })
 
-const termSchema = object({
+export const termSchema = object({
   text: string().trim().required('a term has no text').max(200),
   exactCase: boolean(),
   prefix: boolean(),
   slack: boolean(),
 })
+const handles = () => array().of(string().trim().required().max(200)).max(500).default([])
 const terms = () => array().of(termSchema.required()).default([])
 
 export const watchQuerySchema = object({
@@ -34,11 +35,40 @@ export const watchQuerySchema = object({
   allOf: terms(),
   noneOf: terms(),
   links: array().of(string().trim().required().max(300)).default([]),
+  near: array()
+    .of(
+      object({
+        first: termSchema.required(),
+        second: termSchema.required(),
+        within: mixed<'sentence' | 'paragraph' | number>()
+          .test('within', 'say "sentence", "paragraph" or a number of words', (value) =>
+            typeof value === 'number'
+              ? Number.isInteger(value)
+              : value === 'sentence' || value === 'paragraph',
+          )
+          .required(),
+      }).required(),
+    )
+    .max(50)
+    .default([]),
+  voices: object({ only: handles(), without: handles() }).default({ only: [], without: [] }),
+  channels: array().of(string().trim().required().max(20)).max(20).default([]),
+  languages: array()
+    .of(
+      string()
+        .trim()
+        .matches(/^[a-z]{2,3}$/, 'a language is written as two letters, such as "fr"')
+        .required(),
+    )
+    .max(50)
+    .default([]),
 })
 
 export const watchSchema = object({
   name: string().trim().required('give the watch a name').max(limits.nameLength),
   query: watchQuerySchema.required(),
+  /** The folder it lies in; left out: as it was, or none. */
+  groupId: number().integer().positive().nullable(),
 })
 
 export const replySchema = object({
@@ -133,7 +163,7 @@ const sentences: Record<QueryProblem['code'], (value: string) => string> = {
 
 /** What keeps a watch from being saved, as fields of the form. */
 export function watchProblems(
-  query: WatchQueryDraft,
+  query: Partial<WatchQueryDraft>,
 ): { field: string; code: string; message: string; value?: string }[] {
   return checkQuery(query).map(({ path, code, value }) => ({
     field: path ? `query.${path}` : 'query',

@@ -4,6 +4,7 @@ import type { NetworkHttp } from './connectors/index.ts'
 import type { Jobs } from './jobs/jobs.ts'
 import type { Live } from './live/live.ts'
 import type { Database } from './store/database.ts'
+import type { TextWorker } from './workers/startTextWorker.ts'
 import type { Models } from './store/models/index.ts'
 
 /** What every use case may reach for. */
@@ -14,6 +15,8 @@ export interface Context {
   live: Live
   jobs: Jobs
   log: Logger
+  /** Counts texts beside the server's own thread. */
+  textWorker: TextWorker
   /** Requests to a network or feed, one budget for each. */
   httpFor(network: string): NetworkHttp
   now(): number

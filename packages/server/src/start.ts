@@ -10,6 +10,7 @@ import { startLive } from './live/live.ts'
 import { openDatabase } from './store/database.ts'
 import { migrate } from './store/migrate.ts'
 import { defineModels } from './store/models/index.ts'
+import { startTextWorker } from './workers/startTextWorker.ts'
 
 export interface Server {
   context: Context
@@ -49,7 +50,8 @@ export async function start(
     }
     return http
   }
-  const context: Context = { config, db, models, live, jobs, log, httpFor, now }
+  const textWorker = startTextWorker(config.databaseUrl)
+  const context: Context = { config, db, models, live, jobs, log, textWorker, httpFor, now }
   const server = config.web ? createServer(createApp(context)) : null
   if (server)
     await new Promise<void>((resolve, reject) => {
@@ -68,6 +70,7 @@ export async function start(
       })
       await jobs.stop()
       await live.close()
+      await textWorker.stop()
       await db.close()
     },
   }

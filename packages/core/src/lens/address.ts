@@ -33,7 +33,15 @@ export function printLens(lens: Lens, base: Lens): [string, string][] {
   put('place', list(lens.places), list(base.places))
   put('felt', list(lens.sentiments), list(base.sentiments))
   put('given', String(lens.givenTo), String(base.givenTo))
-  put('watch', String(lens.watch ?? 'all'), String(base.watch ?? 'all'))
+  const id = (value: number | null) => String(value ?? 'all')
+  put('watch', id(lens.watch), id(base.watch))
+  put('group', id(lens.group), id(base.group))
+  put('language', list(lens.languages), list(base.languages))
+  put('voice', id(lens.voice), id(base.voice))
+  put('story', id(lens.story), id(base.story))
+  put('phrase', lens.phrase, base.phrase)
+  put('aspect', printAspect(lens.aspect), printAspect(base.aspect))
+  put('hour', printWeekHour(lens.weekHour), printWeekHour(base.weekHour))
   put('words', lens.words, base.words)
   put('time', printRange(lens.range), printRange(base.range))
   put('order', lens.order, base.order)
@@ -45,6 +53,16 @@ export function printRange(range: LensRange | null): string {
   return 'last' in range ? `last-${range.last}` : `${range.from}_${range.to}`
 }
 
+const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
+
+function printAspect(aspect: Lens['aspect']): string {
+  if (!aspect) return 'all'
+  return aspect.felt ? `${aspect.id}-${aspect.felt}` : String(aspect.id)
+}
+
+const printWeekHour = (hour: number | null) =>
+  hour === null ? 'all' : `${weekdays[Math.floor(hour / 24)]}-${hour % 24}`
+
 /** Names the address may hold; others belong to somebody else and are left alone. */
 export const lensFields = [
   'state',
@@ -54,6 +72,13 @@ export const lensFields = [
   'felt',
   'given',
   'watch',
+  'group',
+  'language',
+  'voice',
+  'story',
+  'phrase',
+  'aspect',
+  'hour',
   'words',
   'time',
   'order',
@@ -71,7 +96,7 @@ const oneOf = <T extends string>(allowed: readonly T[], set: (lens: Lens, value:
 }
 
 const listOf = <T extends string>(
-  allowed: readonly T[] | null,
+  allowed: readonly T[] | RegExp,
   set: (lens: Lens, values: T[]) => void,
 ): Reader => {
   return (value, lens) => {
@@ -80,7 +105,7 @@ const listOf = <T extends string>(
       return true
     }
     const values = [...new Set(value.split(','))] as T[]
-    const known = (each: T) => (allowed ? allowed.includes(each) : /^[a-z]{2,20}$/.test(each))
+    const known = (each: T) => (allowed instanceof RegExp ? allowed.test(each) : allowed.includes(each))
     if (values.length > lensLimits.list || !values.every(known)) return false
     set(lens, values)
     return true
@@ -89,10 +114,19 @@ const listOf = <T extends string>(
 
 const isId = (value: string) => /^[1-9]\d{0,14}$/.test(value)
 
+const idOf = (set: (lens: Lens, id: number | null) => void): Reader => {
+  return (value, lens) => {
+    if (value !== 'all' && !isId(value)) return false
+    set(lens, value === 'all' ? null : Number(value))
+    return true
+  }
+}
+
 const readers: Record<string, Reader> = {
   state: oneOf([...lensStates, 'any'], (lens, v) => (lens.state = v)),
   kind: listOf(lensKinds, (lens, v) => (lens.kinds = v)),
-  channel: listOf(null, (lens, v) => (lens.channels = v)),
+  channel: listOf(/^[a-z]{2,20}$/, (lens, v) => (lens.channels = v)),
+  language: listOf(/^[a-z]{2,3}$/, (lens, v) => (lens.languages = v)),
   felt: listOf(lensSentiments, (lens, v) => (lens.sentiments = v)),
   order: oneOf(lensOrders, (lens, v) => (lens.order = v)),
   place(value, lens) {
@@ -107,9 +141,27 @@ const readers: Record<string, Reader> = {
     lens.givenTo = fixed ?? Number(value)
     return true
   },
-  watch(value, lens) {
-    if (value !== 'all' && !isId(value)) return false
-    lens.watch = value === 'all' ? null : Number(value)
+  watch: idOf((lens, id) => (lens.watch = id)),
+  group: idOf((lens, id) => (lens.group = id)),
+  voice: idOf((lens, id) => (lens.voice = id)),
+  story: idOf((lens, id) => (lens.story = id)),
+  phrase(value, lens) {
+    if (value.length > lensLimits.words) return false
+    lens.phrase = value
+    return true
+  },
+  aspect(value, lens) {
+    const found = /^([1-9]\d{0,14})(?:-(positive|neutral|negative))?$/.exec(value)
+    if (!found && value !== 'all') return false
+    lens.aspect = found && { id: Number(found[1]), felt: (found[2] as 'positive' | undefined) ?? null }
+    return true
+  },
+  hour(value, lens) {
+    const found = /^([a-z]{3})-(\d{1,2})$/.exec(value)
+    const day = weekdays.indexOf(found?.[1] ?? '')
+    const hour = Number(found?.[2])
+    if (value !== 'all' && (day < 0 || hour > 23)) return false
+    lens.weekHour = value === 'all' ? null : day * 24 + hour
     return true
   },
   words(value, lens) {

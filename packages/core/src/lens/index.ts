@@ -15,6 +15,6 @@ export {
 } from './lens.ts'
 export { lensFields, parseLens, parseRange, printLens, printRange, type LensProblem } from './address.ts'
 export { instantsOf, type Instants } from './range.ts'
-export { foundByWords, searchWords } from './searchWords.ts'
-export { lensPredicate, type LensContext, type LensEntry } from './predicate.ts'
+export { foundByPhrase, foundByWords, phraseWords, searchWords } from './searchWords.ts'
+export { lensPredicate, weekHourOf, type LensContext, type LensEntry } from './predicate.ts'
 export { lensParts, type LensPart } from './sentence.ts'

@@ -7,10 +7,10 @@ export type ThreadState = (typeof lensStates)[number]
 export const lensSentiments = ['positive', 'neutral', 'negative', 'unread'] as const
 export type LensSentiment = (typeof lensSentiments)[number]
 
-export const lensOrders = ['pressing', 'newest', 'oldest'] as const
+export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'telling'] as const
 export type LensOrder = (typeof lensOrders)[number]
 
-export const lensChannels = ['pages', 'maps', 'news', 'import'] as const
+export const lensChannels = ['pages', 'photos', 'posts', 'maps', 'video', 'forum', 'news', 'import'] as const
 
 /** A stretch of time: the last days up to now, or local days (or hours) of the brand's zone, both ends included. */
 export type LensRange = { last: number } | { from: string; to: string }
@@ -29,6 +29,20 @@ export interface Lens {
   givenTo: 'anybody' | 'me' | 'nobody' | 'meOrNobody' | number
   /** Id of a watch. */
   watch: number | null
+  /** Id of a group of watches: what any of them, or of the groups in it, has caught. */
+  group: number | null
+  /** BCP 47; "und" for what could not be told. */
+  languages: string[]
+  /** Id of an account: what this voice said. */
+  voice: number | null
+  /** Id of a story: the near copies of one text. */
+  story: number | null
+  /** Words that must stand side by side. */
+  phrase: string
+  /** An aspect that must be named, and what was felt about it where that is asked. */
+  aspect: { id: number; felt: 'positive' | 'neutral' | 'negative' | null } | null
+  /** An hour of the local week, 0 (Monday, midnight) to 167. */
+  weekHour: number | null
   /** Words that must all be there, each as the start of a word. */
   words: string
   /** Null: everything. */
@@ -45,6 +59,13 @@ export const blankLens: Lens = Object.freeze({
   sentiments: [],
   givenTo: 'anybody',
   watch: null,
+  group: null,
+  languages: [],
+  voice: null,
+  story: null,
+  phrase: '',
+  aspect: null,
+  weekHour: null,
   words: '',
   range: null,
   order: 'newest',

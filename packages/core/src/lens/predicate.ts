@@ -1,6 +1,7 @@
 import type { EntryKind, Lens, LensSentiment, ThreadState } from './lens.ts'
 import { instantsOf } from './range.ts'
-import { foundByWords, searchWords } from './searchWords.ts'
+import { DateTime } from 'luxon'
+import { foundByPhrase, foundByWords, phraseWords, searchWords } from './searchWords.ts'
 
 /** What a lens looks at in an entry. */
 export interface LensEntry {
@@ -13,8 +14,13 @@ export interface LensEntry {
   sentiment: LensSentiment
   givenTo: number | null
   watches: readonly number[]
-  /** As `searchWords` gave them. */
-  words: readonly string[]
+  language: string
+  /** Ids of account and story. */
+  voice: number | null
+  story: number | null
+  aspects: readonly { id: number; felt: 'positive' | 'neutral' | 'negative' | 'unread' }[]
+  /** As `placedWords` gave them. */
+  words: readonly { word: string; position: number }[]
   /** Epoch milliseconds. */
   at: number
 }
@@ -25,12 +31,17 @@ export interface LensContext {
   zone: string
   /** Id of the colleague who looks. */
   me: number
+  /** Ids of the watches of a group and of the groups in it. */
+  watchesOf(group: number): readonly number[]
 }
 
 /** The lens as a test on entries; made once, applied to many. The SQL of the server chooses the same entries. */
 export function lensPredicate(lens: Lens, context: LensContext): (entry: LensEntry) => boolean {
   const range = instantsOf(lens.range, context)
   const wanted = searchWords(lens.words)
+  const phrase = phraseWords(lens.phrase)
+  const group = lens.group === null ? null : context.watchesOf(lens.group)
+  const is = <T>(asked: T | null, value: T | null) => asked === null || asked === value
   const among = <T>(list: readonly T[], value: T | null) =>
     list.length === 0 || (value !== null && list.includes(value))
   return (entry) =>
@@ -42,8 +53,28 @@ export function lensPredicate(lens: Lens, context: LensContext): (entry: LensEnt
     among(lens.sentiments, entry.sentiment) &&
     isGiven(lens.givenTo, entry.givenTo, context.me) &&
     (lens.watch === null || entry.watches.includes(lens.watch)) &&
-    foundByWords(entry.words, wanted) &&
+    (group === null || entry.watches.some((id) => group.includes(id))) &&
+    among(lens.languages, entry.language) &&
+    is(lens.voice, entry.voice) &&
+    is(lens.story, entry.story) &&
+    isAbout(lens.aspect, entry.aspects) &&
+    (lens.weekHour === null || lens.weekHour === weekHourOf(entry.at, context.zone)) &&
+    (phrase.length === 0 || foundByPhrase(entry.words, phrase)) &&
+    foundByWords(
+      entry.words.map(({ word }) => word),
+      wanted,
+    ) &&
     (range === null || (entry.at >= range.from && entry.at < range.to))
+}
+
+function isAbout(asked: Lens['aspect'], aspects: LensEntry['aspects']): boolean {
+  return asked === null || aspects.some(({ id, felt }) => id === asked.id && (asked.felt ?? felt) === felt)
+}
+
+/** The hour of the local week an instant lies in, 0 (Monday, midnight) to 167. */
+export function weekHourOf(at: number, zone: string): number {
+  const local = DateTime.fromMillis(at, { zone })
+  return (local.weekday - 1) * 24 + local.hour
 }
 
 function isGiven(wanted: Lens['givenTo'], to: number | null, me: number): boolean {

@@ -5,6 +5,21 @@ export function searchWords(text: string): string[] {
   return [...new Set(placedWords(text).map(({ word }) => word))]
 }
 
+/** The words of a phrase, to be found side by side. */
+export const phraseWords = (text: string) => placedWords(text).map(({ word }) => word)
+
+/** Whether the words of a phrase stand side by side somewhere. */
+export function foundByPhrase(
+  words: readonly { word: string; position: number }[],
+  phrase: readonly string[],
+): boolean {
+  return words.some((first) =>
+    phrase.every((word, k) =>
+      words.some((other) => other.word === word && other.position === first.position + k),
+    ),
+  )
+}
+
 /** Whether every word of `wanted` starts one of `words`. */
 export function foundByWords(words: readonly string[], wanted: readonly string[]): boolean {
   return wanted.every((want) => words.some((word) => word.startsWith(want)))

@@ -10,6 +10,12 @@ export interface LensPart {
     | 'sentiments'
     | 'givenTo'
     | 'watch'
+    | 'languages'
+    | 'voice'
+    | 'story'
+    | 'phrase'
+    | 'aspect'
+    | 'weekHour'
     | 'words'
     | 'range'
     | 'order'
@@ -26,6 +32,13 @@ const listPart = (field: LensPart['field'], values: readonly (string | number)[]
   message: values.length === 0 ? 'all' : values.length === 1 ? 'one' : 'some',
   values: [...values],
   narrows: values.length > 0,
+})
+
+const onePart = (field: LensPart['field'], value: string | number | null): LensPart => ({
+  field,
+  message: value === null ? 'all' : 'one',
+  values: value === null ? [] : [value],
+  narrows: value !== null,
 })
 
 /** The phrases of the sentence that describes a lens, by field. The order of words is the language's affair. */
@@ -45,10 +58,20 @@ export function lensParts(lens: Lens): LensPart[] {
     },
     {
       field: 'watch',
-      message: lens.watch === null ? 'all' : 'one',
-      values: lens.watch === null ? [] : [lens.watch],
-      narrows: lens.watch !== null,
+      message: lens.watch !== null ? 'one' : lens.group !== null ? 'group' : 'all',
+      values: [lens.watch ?? lens.group].filter((id) => id !== null),
+      narrows: lens.watch !== null || lens.group !== null,
     },
+    listPart('languages', lens.languages),
+    onePart('voice', lens.voice),
+    onePart('story', lens.story),
+    onePart('phrase', lens.phrase || null),
+    {
+      ...onePart('aspect', lens.aspect?.id ?? null),
+      message: !lens.aspect ? 'all' : lens.aspect.felt ? 'felt' : 'one',
+      values: lens.aspect ? [lens.aspect.id, ...(lens.aspect.felt ? [lens.aspect.felt] : [])] : [],
+    },
+    onePart('weekHour', lens.weekHour),
     {
       field: 'words',
       message: lens.words ? 'one' : 'all',

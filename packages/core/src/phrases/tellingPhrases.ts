@@ -48,19 +48,33 @@ export function tellingPhrases(
   options: PhraseOptions = {},
 ): TellingPhrase[] {
   const numbers = new WordNumbers()
-  const front = foreground.map(({ text }) => numbers.number(text))
-  const back = background.map(({ text }) => numbers.number(text))
-  const minimum = options.minimum ?? Math.max(3, Math.ceil(foreground.length / 500))
+  return tellingNumbered(
+    { docs: foreground.map(({ text }) => numbers.number(text)), ids: foreground.map(({ id }) => id) },
+    { docs: background.map(({ text }) => numbers.number(text)) },
+    numbers,
+    options,
+  )
+}
+
+/** `tellingPhrases` on texts that were numbered before. */
+export function tellingNumbered(
+  foreground: { docs: readonly NumberedDoc[]; ids: readonly number[] },
+  background: { docs: readonly NumberedDoc[] },
+  { words }: WordNumbers,
+  options: PhraseOptions = {},
+): TellingPhrase[] {
+  const front = foreground.docs
+  const minimum = options.minimum ?? Math.max(3, Math.ceil(front.length / 500))
   const counts = countPhrases(front, { minimum })
-  const before = countOf(back, counts)
-  const ranked = rank(counts, before, numbers.words, options)
+  const before = countOf(background.docs, counts)
+  const ranked = rank(counts, before, words, options)
   const chosen = withoutOverlap(ranked, front, options.limit ?? 40)
   return chosen.map(({ key, count, z, docs }) => ({
-    words: wordsOfKey(key, numbers.words),
+    words: wordsOfKey(key, words),
     count,
     before: before.get(key) ?? 0,
     z,
-    entries: docs.map((d) => foreground[d]!.id),
+    entries: docs.map((d) => foreground.ids[d]!),
   }))
 }
 

@@ -1,5 +1,11 @@
 import { compileWatches, type Term } from '../watches/index.ts'
-import { readSentiment, type SentimentOptions, type SentimentReading } from './readSentiment.ts'
+import {
+  labelOfRaw,
+  readSentiment,
+  type SentimentLabel,
+  type SentimentOptions,
+  type SentimentReading,
+} from './readSentiment.ts'
 
 export interface Aspect {
   id: string | number
@@ -28,25 +34,48 @@ function clauses(text: string): { start: number; end: number }[] {
   return found
 }
 
+export interface CompiledAspects {
+  /** The clauses in which each aspect is named, with their sentiment. */
+  read(text: string, options?: SentimentOptions): AspectReading[]
+}
+
 /**
- * The sentiment of the clauses in which each aspect is named.
+ * Aspects made ready for many texts.
  *
- * @example readAspects('Kind crew, but the queue was awful', [{ id: 'crew', terms: [{ text: 'crew' }] }])[0].label === 'positive'
+ * @example compileAspects([{ id: 'crew', terms: [{ text: 'crew' }] }]).read('Kind crew, but the queue was awful')[0].label === 'positive'
  */
-export function readAspects(
-  text: string,
-  aspects: readonly Aspect[],
-  options: SentimentOptions = {},
-): AspectReading[] {
+export function compileAspects(aspects: readonly Aspect[]): CompiledAspects {
   const watches = compileWatches(aspects.map(({ id, terms }) => ({ id, anyOf: terms })))
-  const readings: AspectReading[] = []
-  for (const { start, end } of clauses(text)) {
-    const clause = text.slice(start, end)
-    const hits = watches.match({ text: clause })
-    if (!hits.length) continue
-    const reading = readSentiment(clause, options)
-    const spans = reading.spans.map((s) => ({ ...s, start: s.start + start, end: s.end + start }))
-    for (const { id } of hits) readings.push({ ...reading, spans, aspect: id, start, end })
+  return {
+    read(text, options = {}) {
+      const readings: AspectReading[] = []
+      // Most texts name none; looking once is cheaper than looking in every clause.
+      if (!aspects.length || !watches.match({ text }).length) return readings
+      for (const { start, end } of clauses(text)) {
+        const clause = text.slice(start, end)
+        const hits = watches.match({ text: clause })
+        if (!hits.length) continue
+        const reading = readSentiment(clause, options)
+        const spans = reading.spans.map((s) => ({ ...s, start: s.start + start, end: s.end + start }))
+        for (const { id } of hits) readings.push({ ...reading, spans, aspect: id, start, end })
+      }
+      return readings
+    },
   }
-  return readings
+}
+
+/** The sentiment of the clauses in which each aspect is named. For one text; for many, compile. */
+export const readAspects = (text: string, aspects: readonly Aspect[], options: SentimentOptions = {}) =>
+  compileAspects(aspects).read(text, options)
+
+/** What is felt about each aspect named in a text: its clauses taken together. */
+export function feltAboutAspects(
+  readings: readonly AspectReading[],
+): { aspect: string | number; felt: SentimentLabel }[] {
+  const raws = new Map<string | number, number | null>()
+  for (const { aspect, raw, label } of readings) {
+    const known = raws.get(aspect) ?? null
+    raws.set(aspect, label === 'unread' ? known : (known ?? 0) + raw)
+  }
+  return [...raws].map(([aspect, raw]) => ({ aspect, felt: raw === null ? 'unread' : labelOfRaw(raw) }))
 }

@@ -7,5 +7,12 @@ export {
   type SentimentSpan,
 } from './readSentiment.ts'
 export type { OwnWord } from './idioms.ts'
-export { readAspects, type Aspect, type AspectReading } from './aspects.ts'
+export {
+  compileAspects,
+  feltAboutAspects,
+  readAspects,
+  type Aspect,
+  type AspectReading,
+  type CompiledAspects,
+} from './aspects.ts'
 export { labelOfReview, starsContradict } from './stars.ts'

@@ -150,6 +150,10 @@ function plainDenial(items: Item[]): void {
   }
 }
 
+/** The label of a raw value that rests on some word. */
+export const labelOfRaw = (raw: number): SentimentLabel =>
+  raw > neutralBand ? 'positive' : raw < -neutralBand ? 'negative' : 'neutral'
+
 function sumUp(items: readonly Item[], read: boolean): SentimentReading {
   const spans: SentimentSpan[] = []
   let raw = 0
@@ -162,7 +166,7 @@ function sumUp(items: readonly Item[], read: boolean): SentimentReading {
   }
   if (!spans.length) return read ? { score: 0, label: 'neutral', confidence: 0.3, spans, raw: 0 } : unread
   const score = raw / Math.sqrt(raw * raw + softening)
-  const label = raw > neutralBand ? 'positive' : raw < -neutralBand ? 'negative' : 'neutral'
+  const label = labelOfRaw(raw)
   const agreement = Math.abs(raw) / size
   const amount = 1 - Math.exp(-size / 2.5)
   const confidence = label === 'neutral' ? 0.3 + 0.3 * (1 - agreement) : amount * (0.35 + 0.65 * agreement)

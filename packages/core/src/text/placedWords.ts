@@ -24,29 +24,30 @@ const ending = /[.!?;:,…()[\]"“”«»—–|]/
 export function placedWords(text: string): PlacedWord[] {
   const words: PlacedWord[] = []
   let position = 0
+  let broken = false
+  const put = (word: string, start: number, end: number) => {
+    position += broken && words.length ? 2 : 1
+    broken = false
+    words.push({ word: cut(word), position, start, end })
+  }
   for (const { kind, start, end } of tokenise(text)) {
     if (words.length >= wordCount) break
     if (kind === 'punctuation' || kind === 'newline' || kind === 'emoticon') {
-      if (kind !== 'punctuation' || ending.test(text.slice(start, end))) position++
+      broken ||= kind !== 'punctuation' || ending.test(text.slice(start, end))
       continue
     }
     const raw = text.slice(start, end)
-    if (kind === 'word' || kind === 'number') {
-      if (!inner.test(raw)) {
-        words.push({ word: cut(foldAccents(raw)), position: ++position, start, end })
-        continue
-      }
-    }
     if (kind === 'link' || kind === 'email') {
-      words.push({ word: cut(foldAccents(raw)), position: ++position, start, end })
-      position++
-      continue
-    }
-    for (const part of raw.matchAll(/[^'’ʼ@#_]+/g)) {
-      const at = start + part.index
-      const word = cut(foldAccents(part[0]))
-      if (word) words.push({ word, position: ++position, start: at, end: at + part[0].length })
-    }
+      // An address stands for itself: no phrase runs into it.
+      broken = true
+      put(foldAccents(raw), start, end)
+      broken = true
+    } else if ((kind === 'word' || kind === 'number') && !inner.test(raw)) put(foldAccents(raw), start, end)
+    else
+      for (const part of raw.matchAll(/[^'’ʼ@#_]+/g)) {
+        const word = foldAccents(part[0])
+        if (word) put(word, start + part.index, start + part.index + part[0].length)
+      }
   }
   return words
 }

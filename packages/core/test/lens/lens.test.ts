@@ -7,9 +7,10 @@ import {
   lensPredicate,
   parseLens,
   printLens,
-  searchWords,
+  type Lens,
   type LensEntry,
 } from '@murrabel/core/lens'
+import { placedWords } from '@murrabel/core/text'
 import { lensArbitrary } from './lensArbitrary.ts'
 
 describe('the address of a lens', () => {
@@ -85,11 +86,20 @@ describe('the predicate', () => {
     sentiment: 'negative',
     givenTo: null,
     watches: [4],
-    words: searchWords('The Café was late, ask @ness'),
+    words: placedWords('The Café was late, ask @ness'),
+    language: 'en',
+    voice: 3,
+    story: null,
+    aspects: [{ id: 1, felt: 'negative' as const }],
     at: Date.parse('2026-11-25T10:00:00Z'),
   }
-  const context = { now: Date.parse('2026-11-25T12:00:00Z'), zone: 'Europe/London', me: 7 }
-  test.each([
+  const context = {
+    now: Date.parse('2026-11-25T12:00:00Z'),
+    zone: 'Europe/London',
+    me: 7,
+    watchesOf: (group: number) => (group === 9 ? [2, 4] : []),
+  }
+  test.each<[Partial<Lens>, boolean]>([
     [{}, true],
     [{ state: 'done' as const }, false],
     [{ kinds: ['comment' as const] }, false],
@@ -102,6 +112,19 @@ describe('the predicate', () => {
     [{ watch: 5 }, false],
     [{ words: 'cafe LAT' }, true],
     [{ words: 'ness early' }, false],
+    [{ phrase: 'cafe was' }, true],
+    [{ phrase: 'was cafe' }, false],
+    [{ phrase: 'late ask' }, false],
+    [{ languages: ['fr', 'en'] }, true],
+    [{ languages: ['fr'] }, false],
+    [{ voice: 3 }, true],
+    [{ voice: 4 }, false],
+    [{ story: 3 }, false],
+    [{ aspect: { id: 1, felt: null } }, true],
+    [{ aspect: { id: 1, felt: 'negative' } }, true],
+    [{ aspect: { id: 1, felt: 'positive' } }, false],
+    [{ group: 9 }, true],
+    [{ group: 8 }, false],
     [{ range: { last: 1 } }, true],
     [{ range: { from: '2026-11-24', to: '2026-11-24' } }, false],
   ])('%j: %s', (part, expected) => {
@@ -119,6 +142,12 @@ test('the sentence names every part that can be changed', () => {
     ['sentiments', 'all'],
     ['givenTo', 'anybody'],
     ['watch', 'all'],
+    ['languages', 'all'],
+    ['voice', 'all'],
+    ['story', 'all'],
+    ['phrase', 'all'],
+    ['aspect', 'all'],
+    ['weekHour', 'all'],
     ['words', 'one'],
     ['range', 'last'],
     ['order', 'newest'],

@@ -4,6 +4,10 @@ import { lensKinds, lensOrders, lensSentiments, lensStates, type Lens } from '@m
 const day = fc.integer({ min: 1, max: 28 }).map((n) => `2026-11-${String(n).padStart(2, '0')}`)
 const span = fc.tuple(day, day).map(([a, b]) => (a <= b ? { from: a, to: b } : { from: b, to: a }))
 
+/** Mostly null, so that lenses with many conditions still choose something. */
+const rarely = <T>(arbitrary: fc.Arbitrary<T>) =>
+  fc.oneof({ arbitrary: fc.constant(null), weight: 5 }, { arbitrary, weight: 1 })
+
 /** Any lens; ids small enough that some exist, words among those the sample entries have. */
 export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   unit: fc.constantFrom('threads' as const, 'entries' as const),
@@ -16,7 +20,19 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
     fc.constantFrom('anybody' as const, 'me' as const, 'nobody' as const, 'meOrNobody' as const),
     fc.integer({ min: 1, max: 3 }),
   ),
-  watch: fc.option(fc.integer({ min: 1, max: 3 })),
+  watch: rarely(fc.integer({ min: 1, max: 3 })),
+  group: rarely(fc.integer({ min: 1, max: 3 })),
+  languages: rarely(fc.subarray(['en', 'fr', 'und'], { maxLength: 2 })).map((list) => list ?? []),
+  voice: rarely(fc.integer({ min: 1, max: 4 })),
+  story: rarely(fc.integer({ min: 1, max: 4 })),
+  phrase: fc.constantFrom('', '', '', 'was late', 'the ferry', "o'brien", 'heron late', 'late herons'),
+  aspect: rarely(
+    fc.record({
+      id: fc.integer({ min: 1, max: 2 }),
+      felt: fc.option(fc.constantFrom('positive' as const, 'neutral' as const, 'negative' as const)),
+    }),
+  ),
+  weekHour: rarely(fc.integer({ min: 0, max: 167 })),
   words: fc.constantFrom('', 'late', 'fer', 'café', "crew's", 'heron late', "o'brien \\ 'x' & !y", '#dogs'),
   range: fc.oneof(
     fc.constant(null),

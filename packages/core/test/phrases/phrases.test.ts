@@ -48,8 +48,8 @@ describe('placed words', () => {
       'see orrin.example/x now',
       [
         ['see', 1],
-        ['orrin.example/x', 2],
-        ['now', 4],
+        ['orrin.example/x', 3],
+        ['now', 5],
       ],
     ],
     ['', []],

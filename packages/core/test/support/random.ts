@@ -12,7 +12,7 @@ export function seeded(seed: number): () => number {
 /** A Poisson count (Knuth), by halves for large means. */
 export function poisson(mean: number, random: () => number): number {
   if (mean > 30) return poisson(mean / 2, random) + poisson(mean / 2, random)
-  let left = Math.exp(-mean)
+  const left = Math.exp(-mean)
   let count = 0
   for (let p = random(); p > left; p *= random()) count++
   return count

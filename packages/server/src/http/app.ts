@@ -11,7 +11,9 @@ import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
 import { readSession, sameOrigin, sessionRoutes } from './session.ts'
 import { threadRoutes } from './threads.ts'
+import { teachingRoutes } from './teaching.ts'
 import { watchRoutes } from './watches.ts'
+import { watchingRoutes } from './watching.ts'
 
 /** The application without a port, so that tests can call it. */
 export function createApp(context: Context): Express {
@@ -52,6 +54,8 @@ export function createApp(context: Context): Express {
   entryRoutes(app, context)
   threadRoutes(app, context)
   watchRoutes(app, context)
+  watchingRoutes(app, context)
+  teachingRoutes(app, context)
   profileRoutes(app, context)
   importRoutes(app, context)
   liveRoutes(app, context)

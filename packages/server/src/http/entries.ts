@@ -1,10 +1,10 @@
 import { once } from 'node:events'
 import type { Express } from 'express'
-import { correctionSchema, routes } from '@murrabel/contract'
+import { correctManySchema, correctionSchema, routes } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { csvOf, exportRows, feedItemOf } from '../services/entries/export.ts'
 import { countEntries, lensOf, listEntries, tideOf } from '../services/entries/list.ts'
-import { correctSentiment } from '../services/threads/correct.ts'
+import { correctMany, correctSentiment } from '../services/threads/correct.ts'
 import { handle } from './handle.ts'
 
 export function entryRoutes(app: Express, context: Context): void {
@@ -44,6 +44,16 @@ export function entryRoutes(app: Express, context: Context): void {
   })
   handle(app, routes.entries, { act: ({ reader, req }) => listEntries(context, reader, req.query) })
   handle(app, routes.tide, { act: ({ reader, req }) => tideOf(context, reader, req.query) })
+  handle(app, routes.correctMany, {
+    schema: correctManySchema,
+    right: 'answer',
+    async act({ reader, body }) {
+      const label = body.label as 'positive' | 'neutral' | 'negative' | null
+      const changed = await correctMany(context, reader, body.ids, label)
+      if (label === null) context.jobs.nudge('analyse')
+      return { changed }
+    },
+  })
   handle(app, routes.correct, {
     schema: correctionSchema,
     right: 'answer',

@@ -1,12 +1,26 @@
 import type { Express } from 'express'
-import { object } from 'yup'
-import { routes, watchQuerySchema, watchSchema } from '@murrabel/contract'
-import type { Context } from '../context.ts'
-import { tryWatch } from '../services/watches/trial.ts'
 import {
+  fileSchema,
+  groupSchema,
+  marksSchema,
+  pausedSchema,
+  routes,
+  startingSchema,
+  tunerSchema,
+  watchSchema,
+} from '@murrabel/contract'
+import type { Context } from '../context.ts'
+import { Refusal } from '../problem.ts'
+import { exportWatches, importWatches } from '../services/watches/exchange.ts'
+import { deleteGroup, listGroups, saveGroup } from '../services/watches/groups.ts'
+import { proposeWatches } from '../services/watches/startingHelp.ts'
+import { markHits, tuneWatch } from '../services/watches/tuner.ts'
+import {
+  copyWatch,
   createWatch,
   deleteWatch,
   listWatches,
+  pauseWatch,
   restoreWatch,
   updateWatch,
 } from '../services/watches/watches.ts'
@@ -14,9 +28,25 @@ import { handle } from './handle.ts'
 
 export function watchRoutes(app: Express, context: Context): void {
   handle(app, routes.watches, { act: ({ reader }) => listWatches(context, reader) })
-  handle(app, routes.tryWatch, {
-    schema: object({ query: watchQuerySchema.required() }),
-    act: ({ reader, body }) => tryWatch(context, reader, body.query),
+  handle(app, routes.tuneWatch, {
+    schema: tunerSchema,
+    act: ({ reader, body }) => tuneWatch(context, reader, body),
+  })
+  handle(app, routes.proposeWatches, {
+    schema: startingSchema,
+    act: ({ reader, body }) => proposeWatches(context, reader, body),
+  })
+  handle(app, routes.exportWatches, {
+    async act({ reader, res }) {
+      res.setHeader('Content-Disposition', 'attachment; filename="murrabel-watches.json"')
+      return exportWatches(context, reader)
+    },
+  })
+  handle(app, routes.importWatches, {
+    schema: fileSchema,
+    right: 'watch',
+    large: true,
+    act: ({ reader, body }) => importWatches(context, reader, parsed(body.file)),
   })
   handle(app, routes.createWatch, {
     schema: watchSchema,
@@ -27,6 +57,23 @@ export function watchRoutes(app: Express, context: Context): void {
     schema: watchSchema,
     right: 'watch',
     act: ({ reader, id, body }) => updateWatch(context, reader, id(), body),
+  })
+  handle(app, routes.pauseWatch, {
+    schema: pausedSchema,
+    right: 'watch',
+    act: ({ reader, id, body }) => pauseWatch(context, reader, id(), body.paused),
+  })
+  handle(app, routes.copyWatch, {
+    right: 'watch',
+    act: ({ reader, id }) => copyWatch(context, reader, id()),
+  })
+  handle(app, routes.markHits, {
+    schema: marksSchema,
+    right: 'watch',
+    async act({ reader, id, body }) {
+      await markHits(context, reader, id(), body.marks)
+      return undefined
+    },
   })
   handle(app, routes.restoreWatch, {
     right: 'watch',
@@ -39,4 +86,34 @@ export function watchRoutes(app: Express, context: Context): void {
       return undefined
     },
   })
+  groupRoutes(app, context)
+}
+
+function groupRoutes(app: Express, context: Context): void {
+  handle(app, routes.groups, { act: ({ reader }) => listGroups(context, reader) })
+  handle(app, routes.createGroup, {
+    schema: groupSchema,
+    right: 'watch',
+    act: ({ reader, body }) => saveGroup(context, reader, null, body),
+  })
+  handle(app, routes.updateGroup, {
+    schema: groupSchema,
+    right: 'watch',
+    act: ({ reader, id, body }) => saveGroup(context, reader, id(), body),
+  })
+  handle(app, routes.deleteGroup, {
+    right: 'watch',
+    act: async ({ reader, id }) => {
+      await deleteGroup(context, reader, id())
+      return undefined
+    },
+  })
+}
+
+function parsed(file: string): unknown {
+  try {
+    return JSON.parse(file)
+  } catch {
+    throw new Refusal('watchesUnreadable')
+  }
 }

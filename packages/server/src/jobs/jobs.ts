@@ -1,10 +1,9 @@
 import type { Tx } from '../store/database.ts'
 
-export type Nudge = 'analyse' | 'send' | 'watchHistory'
+export type Nudge = 'analyse' | 'send' | 'watchHistory' | 'reread'
 
 export interface WatchHistoryJob {
-  watchId: number
-  version: number
+  brandId: number
 }
 
 /** What use cases ask of the background. With a transaction, the work is asked for when it commits. */

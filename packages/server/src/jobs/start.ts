@@ -1,9 +1,11 @@
 import PgBoss from 'pg-boss'
 import type { Context } from '../context.ts'
 import { createAnalysis } from '../services/analysis/analyse.ts'
-import { runWatchHistory } from '../services/analysis/watchHistory.ts'
+import { brandsWithUnfinishedHistory, runWatchHistories } from '../services/analysis/watchHistory.ts'
 import { collectProfile } from '../services/profiles/collect.ts'
 import { drainOutbox } from '../services/sending/outbox.ts'
+import { rereadHistory, brandsToReread } from '../services/teaching/rereadHistory.ts'
+import { brandsToLearn, learnFromCorrections } from '../services/teaching/teaching.ts'
 import { wakeThreads } from '../services/threads/change.ts'
 import type { Database, Tx } from '../store/database.ts'
 import type { Jobs, Nudge, WatchHistoryJob } from './jobs.ts'
@@ -95,11 +97,12 @@ export async function startJobs(
 class Worker {
   private readonly analysis
   private readonly collecting = new Set<number>()
-  private readonly histories = new Set<string>()
+  private readonly histories = new Set<number>()
   private readonly running = new Set<Promise<unknown>>()
   private sending: Promise<unknown> | null = null
   private timer: NodeJS.Timeout | undefined
   private stopped = false
+  private teaching = false
 
   constructor(
     private readonly context: Context,
@@ -130,7 +133,8 @@ class Worker {
     if (this.stopped) return
     if (what === 'analyse') this.analyse()
     else if (what === 'send') void this.track(this.send())
-    else void this.track(this.sweepWatches())
+    else if (what === 'watchHistory') void this.track(this.sweepWatches())
+    else void this.track(this.sweepTeaching())
   }
 
   async send(): Promise<void> {
@@ -149,14 +153,13 @@ class Worker {
     }
   }
 
-  async watchHistory({ watchId, version }: WatchHistoryJob): Promise<void> {
-    const name = `${watchId}.${version}`
-    if (this.stopped || this.histories.has(name)) return
-    this.histories.add(name)
+  async watchHistory({ brandId }: WatchHistoryJob): Promise<void> {
+    if (this.stopped || this.histories.has(brandId)) return
+    this.histories.add(brandId)
     try {
-      await runWatchHistory(this.context, watchId, version)
+      await runWatchHistories(this.context, brandId)
     } finally {
-      this.histories.delete(name)
+      this.histories.delete(brandId)
     }
   }
 
@@ -165,6 +168,7 @@ class Worker {
     await this.send()
     await wakeThreads(this.context)
     await this.sweepWatches()
+    await this.sweepTeaching()
     const due = await this.context.db.rows<{ id: number }>(
       `SELECT id FROM profiles WHERE network <> 'file' AND (
          (status = 'collecting' AND coalesce(collected_at, '-infinity') < now() - $3::int * interval '1 second')
@@ -175,10 +179,21 @@ class Worker {
   }
 
   private async sweepWatches(): Promise<void> {
-    const unfinished = await this.context.db.rows<WatchHistoryJob>(
-      'SELECT id AS "watchId", version FROM watches WHERE deleted_at IS NULL AND history_done < history_total',
-    )
-    for (const job of unfinished) await this.watchHistory(job)
+    for (const brandId of await brandsWithUnfinishedHistory(this.context.db))
+      await this.watchHistory({ brandId })
+  }
+
+  /** What was taught is learnt from, and the history read again with it. */
+  private async sweepTeaching(): Promise<void> {
+    if (this.teaching) return
+    this.teaching = true
+    try {
+      for (const brandId of await brandsToLearn(this.context.db))
+        await learnFromCorrections(this.context, brandId)
+      for (const brandId of await brandsToReread(this.context.db)) await rereadHistory(this.context, brandId)
+    } finally {
+      this.teaching = false
+    }
   }
 
   async stop(): Promise<void> {

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { EntryRow, Problem, TrialAnswer, WatchAnswer } from '@murrabel/contract'
+import type { EntryRow, Problem, TunerAnswer, WatchAnswer } from '@murrabel/contract'
 import { startConnectedWorld, type ConnectedWorld } from '../support/connected.ts'
 import { until } from '../support/until.ts'
 import { type Caller } from '../support/world.ts'
@@ -18,7 +18,7 @@ describe('watches', () => {
   const query = { anyOf: [{ text: 'skerrivane' }], noneOf: [{ text: 'folk song' }] }
 
   test('is tried before it is saved, and catches the same afterwards', async () => {
-    const trial = (await specialist<TrialAnswer>('POST', '/api/watches/trial', { query })).body
+    const trial = (await specialist<TunerAnswer>('POST', '/api/watches/tuner', { query })).body
     expect(trial.hits).toBe(1)
     expect(trial.perDay.reduce((sum, d) => sum + d.count, 0)).toBe(1)
     const [hit] = trial.sample

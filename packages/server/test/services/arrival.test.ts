@@ -1,6 +1,5 @@
 import { describe, expect, test } from 'vitest'
 import { historyDays, stateOnArrival, type Arrival } from '../../src/services/threads/arrival.ts'
-import { spread } from '../../src/services/watches/trial.ts'
 import { lensOf } from '../../src/services/entries/list.ts'
 import { Refusal } from '../../src/problem.ts'
 
@@ -45,12 +44,6 @@ describe('the state of a thread when entries arrive', () => {
     ['an answer older than what they said last', { answeredAt: connectedAt }, 'open'],
   ])('%s', (_, part, expected) => expect(stateOnArrival({ ...base, ...part })).toBe(expected))
 })
-
-test.each([
-  [[1, 2, 3], 5, [1, 2, 3]],
-  [[1, 2, 3, 4, 5, 6], 3, [1, 3, 5]],
-  [[], 3, []],
-])('of %j, %i evenly spread: %j', (list, count, expected) => expect(spread(list, count)).toEqual(expected))
 
 describe('the lens of an address', () => {
   test('stands on the blank one', () => {

@@ -5,12 +5,13 @@ import {
   lensPredicate,
   lensSentiments,
   lensStates,
-  searchWords,
   type LensContext,
   type LensEntry,
 } from '@murrabel/core/lens'
+import { placedWords } from '@murrabel/core/text'
 import { openDatabase, migrate, type Database } from '@murrabel/server'
 import { lensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
+import { tsvectorText } from '../../src/services/analysis/readEntry.ts'
 import type { Reader } from '../../src/access/reader.ts'
 import { entryCount } from '../../src/store/queries/entryCount.ts'
 import { entryPage } from '../../src/store/queries/entryPage.ts'
@@ -18,7 +19,12 @@ import { tide } from '../../src/store/queries/tide.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 
 const now = Date.parse('2026-11-25T12:00:00Z')
-const context: LensContext = { now, zone: 'Europe/London', me: 2 }
+const context: LensContext = {
+  now,
+  zone: 'Europe/London',
+  me: 2,
+  watchesOf: (group) => (group === 3 ? [] : [group, group + 1]),
+}
 const owner: Reader = { colleagueId: 2, brandId: 1, role: 'owner', placeIds: null, profileIds: null }
 const texts = [
   'The ferry was late',
@@ -48,6 +54,10 @@ beforeAll(async () => {
   await db.rows(
     `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 3) n`,
   )
+  await db.rows(
+    `INSERT INTO accounts (id, brand_id, network, outside_id, name) SELECT n, 1, 'n', n::text, 'a' FROM generate_series(1, 4) n`,
+  )
+  await db.rows(`INSERT INTO aspects (id, brand_id, name) SELECT n, 1, 'x' || n FROM generate_series(1, 2) n`)
   const channels = ['pages', 'maps', 'news', 'import']
   for (let p = 1; p <= 8; p++)
     await db.rows(
@@ -69,7 +79,11 @@ beforeAll(async () => {
       sentiment: lensSentiments[(i * 7) % 4]!,
       givenTo: thread % 3 === 0 ? null : 1 + (thread % 3),
       watches: i % 4 ? [1 + (i % 3)] : [],
-      words: searchWords(texts[i % texts.length]!),
+      words: placedWords(texts[i % texts.length]!),
+      language: ['en', 'fr', 'und'][i % 3]!,
+      voice: i % 7 ? 1 + (i % 4) : null,
+      story: i % 6 ? null : 1 + (i % 4),
+      aspects: i % 5 ? [] : [{ id: 1 + (i % 2), felt: lensSentiments[(i * 3) % 4]! }],
       at: now - ((i * 7919) % (42 * 24)) * 3_600_000,
     }
     entries.push(entry)
@@ -78,8 +92,8 @@ beforeAll(async () => {
       [thread, profile, entry.place, `t${thread}`, entry.state, entry.givenTo, new Date(entry.at)],
     )
     await db.rows(
-      `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at)
-       VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, array_to_tsvector($12::text[]), now())`,
+      `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at, language, account_id, story_id)
+       VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, $12::tsvector, now(), $13, $14, $15)`,
       [
         i,
         profile,
@@ -92,15 +106,23 @@ beforeAll(async () => {
         new Date(entry.at),
         entry.lead,
         entry.sentiment,
-        entry.words,
+        tsvectorText(entry.words),
+        entry.language,
+        entry.voice,
+        entry.story,
       ],
     )
     if (entry.lead) await db.rows('UPDATE threads SET lead_entry_id = $2 WHERE id = $1', [thread, i])
     for (const watch of entry.watches)
-      await db.rows(`INSERT INTO mentions (watch_id, entry_id, at, spans) VALUES ($1, $2, $3, '[]')`, [
-        watch,
+      await db.rows(
+        `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id) VALUES ($1, $2, $3, '[]', $4, $5)`,
+        [watch, i, new Date(entry.at), entry.sentiment, profile],
+      )
+    for (const { id, felt } of entry.aspects)
+      await db.rows('INSERT INTO aspect_readings (aspect_id, entry_id, felt) VALUES ($1, $2, $3)', [
+        id,
         i,
-        new Date(entry.at),
+        felt,
       ])
   }
 })

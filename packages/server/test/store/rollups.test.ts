@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { migrate, openDatabase, type Database } from '@murrabel/server'
+import { migrations } from '../../src/store/migrations/index.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 
 let database: TestDatabase
@@ -19,12 +20,12 @@ test('migrations go up, back to nothing, and up again, from several processes at
   const other = openDatabase(database.url)
   await Promise.all([migrate(db), migrate(other)])
   await other.close()
-  await migrate(db, { down: 2 })
+  await migrate(db, { down: migrations.length })
   expect(await db.rows(`SELECT tablename FROM pg_tables WHERE schemaname = 'public'`)).toEqual([
     { tablename: 'migrations' },
   ])
   await migrate(db)
-  expect(await db.rows('SELECT count(*) AS n FROM migrations')).toEqual([{ n: 2 }])
+  expect(await db.rows('SELECT count(*) AS n FROM migrations')).toEqual([{ n: migrations.length }])
 })
 
 const change = fc.oneof(
@@ -39,6 +40,16 @@ const change = fc.oneof(
     seed: fc.nat(1000),
   }),
   fc.record({ kind: fc.constant('move' as const), part: fc.integer({ min: 2, max: 5 }), seed: fc.nat(1000) }),
+  fc.record({
+    kind: fc.constant('mention' as const),
+    part: fc.integer({ min: 2, max: 5 }),
+    seed: fc.nat(1000),
+  }),
+  fc.record({
+    kind: fc.constant('forget' as const),
+    part: fc.integer({ min: 2, max: 5 }),
+    seed: fc.nat(1000),
+  }),
   fc.record({
     kind: fc.constant('delete' as const),
     part: fc.integer({ min: 2, max: 9 }),
@@ -62,6 +73,14 @@ async function apply(step: Change): Promise<void> {
       `UPDATE entries SET sentiment = ${sentiments}[1 + ((id + $2::int) % 4)::int] WHERE id % $1::int = 0`,
       [step.part, seed],
     )
+  else if (step.kind === 'mention')
+    await db.rows(
+      `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id)
+       SELECT 1 + $2::int % 2, id, at, '[]', sentiment, profile_id FROM entries WHERE id % $1::int = 0 AND direction = 'in' ON CONFLICT DO NOTHING`,
+      [step.part, seed],
+    )
+  else if (step.kind === 'forget')
+    await db.rows('DELETE FROM mentions WHERE (entry_id + $2::int) % $1::int = 0', [step.part, seed])
   else if (step.kind === 'move')
     await db.rows(
       `UPDATE entries SET at = at + ($2::int % 7) * interval '1 hour', profile_id = 1 + (id % 2) WHERE id % $1::int = 1`,
@@ -78,6 +97,7 @@ test('roll-ups equal a full count after any history of changes', async () => {
   await db.rows(
     `INSERT INTO threads (id, brand_id, profile_id, outside_id, last_at) VALUES (1, 1, 1, 't', now())`,
   )
+  await db.rows(`INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 2) n`)
   await fc.assert(
     fc.asyncProperty(fc.array(change, { maxLength: 8 }), async (steps) => {
       for (const step of steps) await apply(step)
@@ -86,6 +106,12 @@ test('roll-ups equal a full count after any history of changes', async () => {
       )
       const rolled = await db.rows('SELECT * FROM rollups WHERE n <> 0 ORDER BY 1, 2, 3, 4, 5')
       expect(rolled).toEqual(full)
+      expect(await db.rows('SELECT * FROM mention_rollups WHERE n <> 0 ORDER BY 1, 2, 3, 4')).toEqual(
+        await db.rows(
+          `SELECT m.watch_id, date_trunc('hour', e.at) AS hour, e.profile_id, e.sentiment, count(*)::int AS n
+           FROM mentions m JOIN entries e ON e.id = m.entry_id GROUP BY 1, 2, 3, 4 ORDER BY 1, 2, 3, 4`,
+        ),
+      )
     }),
     { numRuns: 25 },
   )

@@ -30,9 +30,8 @@ export class WatchBook {
 
   constructor(private readonly brandId: number) {}
 
-  /** Writes the mentions of entries that were not matched before. */
+  /** Writes the mentions of entries that were not matched before; under `lockMentions`. */
   async mark(db: Database, entries: readonly MarkedEntry[], tx: Tx): Promise<void> {
-    await lockMentions(db, this.brandId, tx)
     await this.load(db, tx)
     if (!this.compiled.size || !entries.length) return
     const watch: number[] = []
@@ -46,11 +45,18 @@ export class WatchBook {
         at.push(each.at)
         spans.push(JSON.stringify(hitSpans(hit)))
       }
-    await db.rows('DELETE FROM mentions WHERE entry_id = ANY($1::bigint[])', [entries.map((e) => e.id)], tx)
+    // What a paused watch has caught before stays.
+    await db.rows(
+      'DELETE FROM mentions WHERE entry_id = ANY($1::bigint[]) AND watch_id NOT IN (SELECT id FROM watches WHERE brand_id = $2 AND paused_at IS NOT NULL)',
+      [entries.map((e) => e.id), this.brandId],
+      tx,
+    )
     if (!watch.length) return
     await db.rows(
-      `INSERT INTO mentions (watch_id, entry_id, at, spans) SELECT * FROM unnest($1::int[], $2::bigint[], $3::timestamptz[], $4::jsonb[])
-       ON CONFLICT (watch_id, entry_id) DO UPDATE SET spans = excluded.spans, at = excluded.at`,
+      `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id)
+       SELECT n.watch, n.entry, n.at, n.spans, e.sentiment, e.profile_id
+       FROM unnest($1::int[], $2::bigint[], $3::timestamptz[], $4::jsonb[]) AS n (watch, entry, at, spans) JOIN entries e ON e.id = n.entry
+       ON CONFLICT (watch_id, entry_id) DO NOTHING`,
       [watch, entry, at, spans],
       tx,
     )
@@ -58,7 +64,7 @@ export class WatchBook {
 
   private async load(db: Database, tx: Tx): Promise<void> {
     const rows = await db.rows<{ id: number; version: number; query: Omit<WatchQuery, 'id'> }>(
-      'SELECT id, version, query FROM watches WHERE brand_id = $1 AND deleted_at IS NULL ORDER BY id',
+      'SELECT id, version, query FROM watches WHERE brand_id = $1 AND deleted_at IS NULL AND paused_at IS NULL ORDER BY id',
       [this.brandId],
       tx,
     )

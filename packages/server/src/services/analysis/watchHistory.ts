@@ -1,75 +1,138 @@
-import { compileWatches, type WatchQuery } from '@murrabel/core/watches'
+import { compileWatches, type CompiledWatches, type WatchQuery } from '@murrabel/core/watches'
 import type { Context } from '../../context.ts'
+import type { Database, Tx } from '../../store/database.ts'
 import { docOf, hitSpans, lockMentions, type MarkedEntry } from './watchBook.ts'
 
 const step = 5000
 
+interface Unfinished {
+  id: number
+  version: number
+  query: Omit<WatchQuery, 'id'>
+}
+
 /**
- * Runs a watch over the whole history, newest first, a step a transaction, with its progress stored and told. A newer
- * version of the watch ends it: that version's own run does the work again.
+ * Runs every watch of a brand whose history is unfinished over all of it, newest first, all of them in one pass, a step a
+ * transaction, with their progress stored and told. A watch that is changed, paused or deleted on the way drops out; what
+ * was new or changed meanwhile has a pass after this one.
  */
-export async function runWatchHistory(
+export async function runWatchHistories(
   { db, live }: Pick<Context, 'db' | 'live'>,
-  watchId: number,
-  version: number,
+  brandId: number,
 ): Promise<void> {
-  const watch = await db.one<{ brandId: number; query: Omit<WatchQuery, 'id'> }>(
-    'SELECT brand_id AS "brandId", query FROM watches WHERE id = $1 AND version = $2 AND deleted_at IS NULL',
-    [watchId, version],
+  for (;;) {
+    const watches = await unfinished(db, brandId)
+    if (!watches.length) return
+    await pass({ db, live }, brandId, watches)
+  }
+}
+
+const isUnfinished = 'deleted_at IS NULL AND paused_at IS NULL AND history_done < history_total'
+
+function unfinished(db: Database, brandId: number): Promise<Unfinished[]> {
+  return db.rows<Unfinished>(
+    `SELECT id, version, query FROM watches WHERE brand_id = $1 AND ${isUnfinished} ORDER BY id`,
+    [brandId],
   )
-  if (!watch) return
-  const compiled = compileWatches([{ ...watch.query, id: watchId }])
+}
+
+/** Brands with watches whose history is unfinished. */
+export async function brandsWithUnfinishedHistory(db: Database): Promise<number[]> {
+  const rows = await db.rows<{ id: number }>(
+    `SELECT DISTINCT brand_id AS id FROM watches WHERE ${isUnfinished}`,
+  )
+  return rows.map(({ id }) => id)
+}
+
+async function pass(
+  { db, live }: Pick<Context, 'db' | 'live'>,
+  brandId: number,
+  watches: readonly Unfinished[],
+): Promise<void> {
+  const compiled = compileWatches(watches.map(({ id, query }) => ({ ...query, id })))
   const size = await db.one<{ total: number; top: number }>(
     `SELECT count(*) AS total, coalesce(max(id), 0) AS top FROM entries WHERE brand_id = $1 AND direction = 'in'`,
-    [watch.brandId],
+    [brandId],
   )
+  const total = size?.total ?? 0
   let below = (size?.top ?? 0) + 1
   let done = 0
-  for (;;) {
-    const moved = await db.inTransaction(async (tx) => {
-      await lockMentions(db, watch.brandId, tx)
-      const current = await db.rows(
-        'SELECT 1 FROM watches WHERE id = $1 AND version = $2 AND deleted_at IS NULL FOR NO KEY UPDATE',
-        [watchId, version],
-        tx,
-      )
-      if (!current.length) return null
+  for (let finished = false; !finished;) {
+    const alive = await db.inTransaction(async (tx) => {
+      await lockMentions(db, brandId, tx)
+      const ids = await stillAsked(db, watches, tx)
+      if (!ids.length) return ids
       const entries = await db.rows<MarkedEntry>(
         `SELECT e.id, e.title, e.text, e.language, e.channel, e.at, coalesce(a.handle, a.name) AS voice FROM entries e LEFT JOIN accounts a ON a.id = e.account_id
          WHERE e.brand_id = $1 AND e.direction = 'in' AND e.id < $2 ORDER BY e.id DESC LIMIT $3`,
-        [watch.brandId, below, step],
+        [brandId, below, step],
         tx,
       )
-      const hits = entries.flatMap((entry) =>
-        compiled.match(docOf(entry)).map((hit) => ({ entry, spans: hitSpans(hit) })),
-      )
-      const low = entries[entries.length - 1]?.id ?? 0
-      await db.rows(
-        'DELETE FROM mentions WHERE watch_id = $1 AND entry_id < $2 AND entry_id >= $3',
-        [watchId, below, entries.length < step ? 0 : low],
-        tx,
-      )
-      await db.rows(
-        `INSERT INTO mentions (watch_id, entry_id, at, spans) SELECT $1, * FROM unnest($2::bigint[], $3::timestamptz[], $4::jsonb[]) ON CONFLICT (watch_id, entry_id) DO NOTHING`,
-        [
-          watchId,
-          hits.map((h) => h.entry.id),
-          hits.map((h) => h.entry.at),
-          hits.map((h) => JSON.stringify(h.spans)),
-        ],
-        tx,
-      )
-      done += entries.length
-      const finished = entries.length < step
-      await db.rows(
-        'UPDATE watches SET history_done = $2, history_total = $3 WHERE id = $1',
-        [watchId, finished ? (size?.total ?? 0) : done, size?.total ?? 0],
-        tx,
-      )
-      await live.tell(watch.brandId, { kind: 'watches' }, tx)
+      finished = entries.length < step
+      const low = finished ? 0 : entries[entries.length - 1]!.id
+      await replaceMentions(db, { compiled, entries, ids: new Set(ids), below, low }, tx)
       below = low
-      return !finished
+      done += entries.length
+      await db.rows(
+        'UPDATE watches SET history_done = $2, history_total = $3 WHERE id = ANY($1::int[])',
+        [ids, finished ? total : Math.min(done, total - 1), total],
+        tx,
+      )
+      await live.tell(brandId, { kind: 'watches' }, tx)
+      return ids
     })
-    if (!moved) return
+    if (!alive.length) return
   }
+}
+
+/** Of these watches, those that still ask what they asked at the start; held, so that a change waits for the step. */
+async function stillAsked(db: Database, watches: readonly Unfinished[], tx: Tx): Promise<number[]> {
+  const rows = await db.rows<{ id: number }>(
+    `SELECT w.id FROM watches w JOIN unnest($1::int[], $2::int[]) AS n (id, version) ON n.id = w.id AND n.version = w.version
+     WHERE w.deleted_at IS NULL AND w.paused_at IS NULL ORDER BY w.id FOR NO KEY UPDATE OF w`,
+    [watches.map((w) => w.id), watches.map((w) => w.version)],
+    tx,
+  )
+  return rows.map(({ id }) => id)
+}
+
+interface Stretch {
+  compiled: CompiledWatches
+  entries: readonly MarkedEntry[]
+  ids: ReadonlySet<number>
+  /** Ids of entries from `low`, included, to `below`, not included. */
+  below: number
+  low: number
+}
+
+async function replaceMentions(
+  db: Database,
+  { compiled, entries, ids, below, low }: Stretch,
+  tx: Tx,
+): Promise<void> {
+  const hits = entries.flatMap((entry) =>
+    compiled
+      .match(docOf(entry))
+      .filter(({ id }) => ids.has(Number(id)))
+      .map((hit) => ({ watch: Number(hit.id), entry, spans: JSON.stringify(hitSpans(hit)) })),
+  )
+  await db.rows(
+    'DELETE FROM mentions WHERE watch_id = ANY($1::int[]) AND entry_id < $2 AND entry_id >= $3',
+    [[...ids], below, low],
+    tx,
+  )
+  if (!hits.length) return
+  await db.rows(
+    `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id)
+     SELECT n.watch, n.entry, n.at, n.spans, e.sentiment, e.profile_id
+     FROM unnest($1::int[], $2::bigint[], $3::timestamptz[], $4::jsonb[]) AS n (watch, entry, at, spans) JOIN entries e ON e.id = n.entry
+     ON CONFLICT (watch_id, entry_id) DO NOTHING`,
+    [
+      hits.map((h) => h.watch),
+      hits.map((h) => h.entry.id),
+      hits.map((h) => h.entry.at),
+      hits.map((h) => h.spans),
+    ],
+    tx,
+  )
 }

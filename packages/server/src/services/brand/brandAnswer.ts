@@ -2,12 +2,13 @@ import type { BrandAnswer, ColleagueAnswer, PlaceAnswer } from '@murrabel/contra
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import { listGroups } from '../watches/groups.ts'
 import { listWatches } from '../watches/watches.ts'
 
 /** What every screen needs: the brand, its places, who works on it, its watches. */
 export async function brandAnswer(context: Context, reader: Reader): Promise<BrandAnswer> {
   const { db, models } = context
-  const [brand, me, colleagues, places, channels, watches] = await Promise.all([
+  const [brand, me, colleagues, places, channels, watches, groups, aspects] = await Promise.all([
     models.Brand.findByPk(reader.brandId),
     models.Colleague.findByPk(reader.colleagueId),
     db.rows<ColleagueAnswer>(
@@ -23,6 +24,10 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
       [reader.brandId, reader.profileIds],
     ),
     listWatches(context, reader),
+    listGroups(context, reader),
+    db.rows<{ id: number; name: string }>('SELECT id, name FROM aspects WHERE brand_id = $1 ORDER BY id', [
+      reader.brandId,
+    ]),
   ])
   if (!brand || !me) throw new Refusal('notSignedIn')
   return {
@@ -31,6 +36,8 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
     places,
     colleagues,
     watches,
+    groups,
+    aspects,
     channels: channels.map((c) => c.channel),
     profileCount: channels.reduce((sum, c) => sum + c.n, 0),
   }

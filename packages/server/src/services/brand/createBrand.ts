@@ -23,6 +23,7 @@ export async function createBrand(db: Database, seed: BrandSeed): Promise<number
       tx,
     )
     const brandId = brand!.id
+    await db.rows('INSERT INTO teaching (brand_id) VALUES ($1)', [brandId], tx)
     const placeIds = new Map<string, number>()
     for (const { name, address, phone, week } of seed.places) {
       const place = await db.one<{ id: number }>(

@@ -10,8 +10,11 @@ import {
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import { tellingPage } from './tellingPage.ts'
 import { entryCount } from '../../store/queries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entryPage.ts'
+import { groupMembers } from '../../store/queries/groupMembers.ts'
+import { foldPage } from '../../store/queries/foldPage.ts'
 import { tide, type TideRow } from '../../store/queries/tide.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
@@ -36,12 +39,21 @@ export function lensOf(query: Record<string, unknown>): Lens {
 }
 
 export async function lensContext({ db, now }: Parts, reader: Reader): Promise<LensContext> {
-  const brand = await db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId])
-  return { now: now(), zone: brand?.zone ?? 'UTC', me: reader.colleagueId }
+  const [brand, groups] = await Promise.all([
+    db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId]),
+    groupMembers(db, reader.brandId),
+  ])
+  return {
+    now: now(),
+    zone: brand?.zone ?? 'UTC',
+    me: reader.colleagueId,
+    watchesOf: (group) => groups.get(group) ?? [],
+  }
 }
 
+/** A page; with `fold`, near copies of one text are one row, which says how many it stands for. */
 export async function listEntries(
-  parts: Parts,
+  parts: Parts & Pick<Context, 'textWorker'>,
   reader: Reader,
   query: Record<string, unknown>,
 ): Promise<EntryPage> {
@@ -52,7 +64,12 @@ export async function listEntries(
       fields: [{ field: 'after', code: 'unknown', message: 'This is no place in the list.' }],
     })
   const limit = Math.min(limits.pageRows, Math.max(1, Number(query.limit ?? 50) || 50))
-  return entryPage(parts.db, { lens, context: await lensContext(parts, reader), reader, after, limit })
+  const context = await lensContext(parts, reader)
+  if (lens.order === 'telling') return tellingPage(parts, reader, { lens, context, after, limit })
+  const page = await entryPage(parts.db, { lens, context, reader, after, limit })
+  return query.fold === '1' && lens.story === null
+    ? foldPage(parts.db, page, { lens, context, reader })
+    : page
 }
 
 export async function countEntries(
@@ -87,7 +104,7 @@ export async function tideOf(
     to: window.to,
     unit: window.unit,
   })
-  const buckets = fill(starts, rows)
+  const buckets = fillBuckets(starts, rows)
   return { unit: window.unit, buckets, usual: usualOf(buckets, lens, context) }
 }
 
@@ -115,7 +132,7 @@ function tideWindow(
   }
 }
 
-function fill(starts: readonly number[], rows: readonly TideRow[]): TideBucket[] {
+export function fillBuckets(starts: readonly number[], rows: readonly TideRow[]): TideBucket[] {
   const buckets = new Map<number, TideBucket>()
   for (const at of starts)
     buckets.set(at, { at: new Date(at).toISOString(), positive: 0, neutral: 0, negative: 0, unread: 0 })

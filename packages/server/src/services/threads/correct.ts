@@ -1,45 +1,87 @@
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import type { Database, Tx } from '../../store/database.ts'
 import { addAccess, Where } from '../../store/queries/where.ts'
+import { lockMentions } from '../analysis/watchBook.ts'
 import { audit } from '../brand/audit.ts'
 import { hoursOf, refreshThreads } from './refresh.ts'
 
+type Label = 'positive' | 'neutral' | 'negative'
+
 /** Puts a person's judgement over the machine's; null gives the entry back to the machine. */
 export async function correctSentiment(
-  { db, live }: Pick<Context, 'db' | 'live'>,
+  context: Pick<Context, 'db' | 'live'>,
   reader: Reader,
   entryId: number,
-  label: 'positive' | 'neutral' | 'negative' | null,
+  label: Label | null,
 ): Promise<{ sentiment: string }> {
+  const [changed] = await correctMany(context, reader, [entryId], label)
+  if (!changed) throw new Refusal('notFound')
+  return { sentiment: label ?? changed.before }
+}
+
+/** The same for many at once; those the reader may not see are left out. Answers what each was before. */
+export async function correctMany(
+  { db, live }: Pick<Context, 'db' | 'live'>,
+  reader: Reader,
+  ids: readonly number[],
+  label: Label | null,
+): Promise<{ id: number; before: string }[]> {
   return db.inTransaction(async (tx) => {
+    // Before any row: who writes mentions holds it and waits for rows.
+    await lockMentions(db, reader.brandId, tx)
     const where = new Where()
     addAccess(where, reader, 'e')
-    where.add(`e.id = ${where.bind(entryId)} AND e.direction = 'in'`)
-    const entry = await db.one<{ id: number; threadId: number; sentiment: string; text: string }>(
-      `SELECT e.id, e.thread_id AS "threadId", e.sentiment FROM entries e WHERE ${where.toString()} FOR UPDATE`,
+    where.add(`e.id = ANY(${where.bind([...ids])}::bigint[]) AND e.direction = 'in'`)
+    const entries = await db.rows<{ id: number; threadId: number; sentiment: string }>(
+      `SELECT e.id, e.thread_id AS "threadId", e.sentiment FROM entries e WHERE ${where.toString()} ORDER BY e.id FOR UPDATE`,
       where.values,
       tx,
     )
-    if (!entry) throw new Refusal('notFound')
+    if (!entries.length) return []
+    const found = entries.map((e) => e.id)
+    await remember(db, reader, found, label, tx)
     if (label === null)
-      await db.rows('UPDATE entries SET corrected_by = NULL, analysed_at = NULL WHERE id = $1', [entryId], tx)
-    else
       await db.rows(
-        'UPDATE entries SET corrected_by = $2, sentiment = $3 WHERE id = $1',
-        [entryId, reader.colleagueId, label],
+        'UPDATE entries SET corrected_by = NULL, analysed_at = NULL WHERE id = ANY($1::bigint[])',
+        [found],
         tx,
       )
-    await refreshThreads(db, [entry.threadId], await hoursOf(db, reader.brandId, tx), tx)
-    await audit(
-      db,
-      reader,
-      'correctSentiment',
-      `entry ${entryId}`,
-      { before: entry.sentiment, after: label },
+    else
+      await db.rows(
+        'UPDATE entries SET corrected_by = $2, sentiment = $3 WHERE id = ANY($1::bigint[])',
+        [found, reader.colleagueId, label],
+        tx,
+      )
+    const threads = [...new Set(entries.map((e) => e.threadId))]
+    await refreshThreads(db, threads, await hoursOf(db, reader.brandId, tx), tx)
+    for (const { id, sentiment } of entries)
+      await audit(db, reader, 'correctSentiment', `entry ${id}`, { before: sentiment, after: label }, tx)
+    await live.tell(reader.brandId, { kind: 'thread', threads }, tx)
+    return entries.map(({ id, sentiment }) => ({ id, before: sentiment }))
+  })
+}
+
+/** Keeps each person's judgement: what is learnt from, also where people differ. */
+async function remember(
+  db: Database,
+  reader: Reader,
+  ids: readonly number[],
+  label: Label | null,
+  tx: Tx,
+): Promise<void> {
+  if (label === null)
+    await db.rows(
+      'DELETE FROM corrections WHERE entry_id = ANY($1::bigint[]) AND colleague_id = $2',
+      [ids, reader.colleagueId],
       tx,
     )
-    await live.tell(reader.brandId, { kind: 'thread', threads: [entry.threadId] }, tx)
-    return { sentiment: label ?? entry.sentiment }
-  })
+  else
+    await db.rows(
+      `INSERT INTO corrections (entry_id, colleague_id, label) SELECT id, $2::int, $3 FROM unnest($1::bigint[]) AS n (id)
+       ON CONFLICT (entry_id, colleague_id) DO UPDATE SET label = excluded.label, at = now()`,
+      [ids, reader.colleagueId, label],
+      tx,
+    )
 }

@@ -2,10 +2,14 @@ import { watchProblems, type WatchAnswer, type WatchDraft } from '@murrabel/cont
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import type { Tx } from '../../store/database.ts'
 import { audit } from '../brand/audit.ts'
 
-const columns = `w.id, w.name, w.query, w.history_done AS "historyDone", w.history_total AS "historyTotal",
-  (SELECT count(*) FROM mentions m WHERE m.watch_id = w.id) AS mentions`
+const columns = `w.id, w.name, w.query, w.group_id AS "groupId", w.paused_at IS NOT NULL AS paused, w.history_done AS "historyDone", w.history_total AS "historyTotal",
+  (SELECT coalesce(sum(r.n), 0) FROM mention_rollups r WHERE r.watch_id = w.id) AS mentions`
+
+/** How many watches a brand may have; two hundred are looked after with ease, ten times as many by nobody. */
+export const watchLimit = 2000
 
 export function listWatches({ db }: Pick<Context, 'db'>, reader: Reader): Promise<WatchAnswer[]> {
   return db.rows<WatchAnswer>(
@@ -28,24 +32,83 @@ function check(draft: WatchDraft): void {
   if (fields.length) throw new Refusal('invalid', { fields })
 }
 
-/** Saves a watch; its run over the history begins at once, in the background. */
+/** What the brand has for a watch to read. */
+const historySize = `(SELECT count(*) FROM entries WHERE brand_id = $1 AND direction = 'in')`
+
+async function checkGroup(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  groupId: number | null | undefined,
+  tx: Tx,
+) {
+  if (groupId === null || groupId === undefined) return
+  const group = await db.one(
+    'SELECT 1 FROM watch_groups WHERE id = $1 AND brand_id = $2',
+    [groupId, reader.brandId],
+    tx,
+  )
+  if (!group)
+    throw new Refusal('invalid', {
+      fields: [
+        {
+          field: 'groupId',
+          code: 'unknown',
+          message: 'The group it is to lie in is no more. Choose another.',
+        },
+      ],
+    })
+}
+
+/** Stores new watches in one go; their one pass over the history begins at once, in the background. */
+export async function createWatches(
+  context: Context,
+  reader: Reader,
+  drafts: readonly WatchDraft[],
+  tx: Tx,
+): Promise<number[]> {
+  const { db, jobs, live } = context
+  const have = await db.one<{ n: number }>(
+    'SELECT count(*) AS n FROM watches WHERE brand_id = $1 AND deleted_at IS NULL',
+    [reader.brandId],
+    tx,
+  )
+  if ((have?.n ?? 0) + drafts.length > watchLimit)
+    throw new Refusal('invalid', {
+      fields: [
+        {
+          field: 'name',
+          code: 'tooMany',
+          message: `A brand has at most ${watchLimit} watches, and there are ${have?.n} already. Delete some first.`,
+        },
+      ],
+    })
+  const rows = await db.rows<{ id: number }>(
+    `INSERT INTO watches (brand_id, name, query, group_id, created_by, history_total)
+     SELECT $1, n.name, n.query, n.group_id, $2, ${historySize} FROM unnest($3::text[], $4::jsonb[], $5::int[]) WITH ORDINALITY AS n (name, query, group_id, i) ORDER BY n.i RETURNING id`,
+    [
+      reader.brandId,
+      reader.colleagueId,
+      drafts.map((d) => d.name),
+      drafts.map((d) => JSON.stringify(d.query)),
+      drafts.map((d) => d.groupId ?? null),
+    ],
+    tx,
+  )
+  await jobs.watchHistory({ brandId: reader.brandId }, tx)
+  for (const [i, { id }] of rows.entries())
+    await audit(db, reader, 'createWatch', `watch ${id}`, { name: drafts[i]!.name }, tx)
+  await live.tell(reader.brandId, { kind: 'watches' }, tx)
+  return rows.map(({ id }) => id)
+}
+
 export async function createWatch(context: Context, reader: Reader, draft: WatchDraft): Promise<WatchAnswer> {
   check(draft)
-  const { db, jobs, live } = context
-  const id = await db.inTransaction(async (tx) => {
-    const row = await db.one<{ id: number }>(
-      `INSERT INTO watches (brand_id, name, query, created_by, history_total)
-       SELECT $1, $2, $3, $4, count(*) FROM entries WHERE brand_id = $1 AND direction = 'in' RETURNING id`,
-      [reader.brandId, draft.name, JSON.stringify(draft.query), reader.colleagueId],
-      tx,
-    )
-    await jobs.watchHistory({ watchId: row!.id, version: 1 }, tx)
-    await audit(db, reader, 'createWatch', `watch ${row!.id}`, { name: draft.name }, tx)
-    await live.tell(reader.brandId, { kind: 'watches' }, tx)
-    return row!.id
+  const [id] = await context.db.inTransaction(async (tx) => {
+    await checkGroup(context, reader, draft.groupId, tx)
+    return createWatches(context, reader, [draft], tx)
   })
-  jobs.nudge('watchHistory')
-  return watchAnswer(context, id)
+  context.jobs.nudge('watchHistory')
+  return watchAnswer(context, id!)
 }
 
 export async function updateWatch(
@@ -57,8 +120,9 @@ export async function updateWatch(
   check(draft)
   const { db, jobs, live } = context
   await db.inTransaction(async (tx) => {
-    const old = await db.one<{ name: string; query: object; version: number; same: boolean }>(
-      'SELECT name, query, version, query = $3::jsonb AS same FROM watches WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL FOR UPDATE',
+    await checkGroup(context, reader, draft.groupId, tx)
+    const old = await db.one<{ name: string; query: object; groupId: number | null; same: boolean }>(
+      'SELECT name, query, group_id AS "groupId", query = $3::jsonb AS same FROM watches WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL FOR UPDATE',
       [id, reader.brandId, JSON.stringify(draft.query)],
       tx,
     )
@@ -68,18 +132,21 @@ export async function updateWatch(
       reader,
       'updateWatch',
       `watch ${id}`,
-      { before: { name: old.name, query: old.query } },
+      { before: { name: old.name, query: old.query, groupId: old.groupId } },
       tx,
     )
-    if (old.same)
-      await db.rows('UPDATE watches SET name = $2, updated_at = now() WHERE id = $1', [id, draft.name], tx)
-    else {
+    await db.rows(
+      'UPDATE watches SET name = $2, group_id = $3, updated_at = now() WHERE id = $1',
+      [id, draft.name, draft.groupId === undefined ? old.groupId : draft.groupId],
+      tx,
+    )
+    if (!old.same) {
       await db.rows(
-        'UPDATE watches SET name = $2, query = $3, version = version + 1, history_done = 0, updated_at = now() WHERE id = $1',
-        [id, draft.name, JSON.stringify(draft.query)],
+        `UPDATE watches SET query = $3, version = version + 1, history_done = 0, history_total = ${historySize} WHERE id = $2`,
+        [reader.brandId, id, JSON.stringify(draft.query)],
         tx,
       )
-      await jobs.watchHistory({ watchId: id, version: old.version + 1 }, tx)
+      await jobs.watchHistory({ brandId: reader.brandId }, tx)
     }
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })
@@ -98,20 +165,68 @@ export async function deleteWatch({ db, live }: Context, reader: Reader, id: num
   await live.tell(reader.brandId, { kind: 'watches' })
 }
 
-/** Brings a deleted watch back and reads what came in meanwhile. */
-export async function restoreWatch(context: Context, reader: Reader, id: number): Promise<WatchAnswer> {
+/** Sets a watch going again, and lets it read what came in meanwhile. */
+async function goOn(
+  context: Context,
+  reader: Reader,
+  id: number,
+  how: { set: string; where: string; name: string },
+) {
   const { db, jobs, live } = context
   await db.inTransaction(async (tx) => {
-    const row = await db.one<{ version: number }>(
-      'UPDATE watches SET deleted_at = NULL, version = version + 1 WHERE id = $1 AND brand_id = $2 AND deleted_at IS NOT NULL RETURNING version',
-      [id, reader.brandId],
+    const rows = await db.rows(
+      `UPDATE watches SET ${how.set}, version = version + 1, history_done = 0, history_total = ${historySize}
+       WHERE id = $2 AND brand_id = $1 AND ${how.where} RETURNING id`,
+      [reader.brandId, id],
       tx,
     )
-    if (!row) throw new Refusal('notFound')
-    await jobs.watchHistory({ watchId: id, version: row.version }, tx)
-    await audit(db, reader, 'restoreWatch', `watch ${id}`, {}, tx)
+    if (!rows.length) throw new Refusal('notFound')
+    await jobs.watchHistory({ brandId: reader.brandId }, tx)
+    await audit(db, reader, how.name, `watch ${id}`, {}, tx)
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })
   jobs.nudge('watchHistory')
   return watchAnswer(context, id)
+}
+
+/** Brings a deleted watch back and reads what came in meanwhile. */
+export const restoreWatch = (context: Context, reader: Reader, id: number): Promise<WatchAnswer> =>
+  goOn(context, reader, id, {
+    set: 'deleted_at = NULL',
+    where: 'deleted_at IS NOT NULL',
+    name: 'restoreWatch',
+  })
+
+/** A paused watch catches nothing new; what it caught stays. Going on, it reads what it missed. */
+export async function pauseWatch(
+  context: Context,
+  reader: Reader,
+  id: number,
+  paused: boolean,
+): Promise<WatchAnswer> {
+  const { db, live } = context
+  if (!paused)
+    return goOn(context, reader, id, {
+      set: 'paused_at = NULL',
+      where: 'deleted_at IS NULL AND paused_at IS NOT NULL',
+      name: 'resumeWatch',
+    })
+  const rows = await db.rows(
+    'UPDATE watches SET paused_at = now() WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL AND paused_at IS NULL RETURNING id',
+    [id, reader.brandId],
+  )
+  if (!rows.length) throw new Refusal('notFound')
+  await audit(db, reader, 'pauseWatch', `watch ${id}`)
+  await live.tell(reader.brandId, { kind: 'watches' })
+  return watchAnswer(context, id)
+}
+
+/** A second watch that asks the same, to be sharpened another way. */
+export async function copyWatch(context: Context, reader: Reader, id: number): Promise<WatchAnswer> {
+  const own = await context.db.one<{ name: string; query: WatchDraft['query']; groupId: number | null }>(
+    'SELECT name, query, group_id AS "groupId" FROM watches WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL',
+    [id, reader.brandId],
+  )
+  if (!own) throw new Refusal('notFound')
+  return createWatch(context, reader, { ...own, name: `${own.name.slice(0, 72)} (copy)` })
 }

@@ -1,8 +1,18 @@
 import * as first from './0001-first.ts'
 import * as rollupTriggers from './0002-rollup-triggers.ts'
+import * as watchGroups from './0003-watch-groups.ts'
+import * as mentionRollups from './0004-mention-rollups.ts'
+import * as storiesAndPhrases from './0005-stories-and-phrases.ts'
+import * as teaching from './0006-teaching.ts'
+import * as voices from './0007-voices.ts'
 
 /** In order; append only. */
 export const migrations = [
   { name: '0001-first', ...first },
   { name: '0002-rollup-triggers', ...rollupTriggers },
+  { name: '0003-watch-groups', ...watchGroups },
+  { name: '0004-mention-rollups', ...mentionRollups },
+  { name: '0005-stories-and-phrases', ...storiesAndPhrases },
+  { name: '0006-teaching', ...teaching },
+  { name: '0007-voices', ...voices },
 ]

@@ -3,21 +3,21 @@ import type { EntryPage, EntryRow } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
 import { lensWhere } from './lensWhere.ts'
+import { addAccess, Where } from './where.ts'
 
-/** Where a page ends: the order's key and the entry's id. */
+/** Where a page ends: the order's key (an instant or a number) and the entry's id. */
 export interface PageKey {
-  at: string
+  key: string | number
   id: number
 }
 
-export const printKey = ({ at, id }: PageKey) => Buffer.from(JSON.stringify([at, id])).toString('base64url')
+export const printKey = ({ key, id }: PageKey) => Buffer.from(JSON.stringify([key, id])).toString('base64url')
 
 export function parseKey(text: string): PageKey | null {
   try {
-    const [at, id] = JSON.parse(Buffer.from(text, 'base64url').toString()) as [unknown, unknown]
-    return typeof at === 'string' && !Number.isNaN(Date.parse(at)) && typeof id === 'number'
-      ? { at, id }
-      : null
+    const [key, id] = JSON.parse(Buffer.from(text, 'base64url').toString()) as [unknown, unknown]
+    const known = typeof key === 'number' || (typeof key === 'string' && !Number.isNaN(Date.parse(key)))
+    return known && typeof id === 'number' ? { key, id } : null
   } catch {
     return null
   }
@@ -25,13 +25,38 @@ export function parseKey(text: string): PageKey | null {
 
 export const entryColumns = `e.id, e.thread_id AS "threadId", e.kind, e.channel, p.network, p.name AS profile, e.place_id AS "placeId",
   coalesce(a.name, '') AS author, e.title, e.text, e.rating, e.at, e.sentiment, t.state, t.given_to AS "givenTo", t.due_at AS "dueAt",
-  e.private, e.paid, e.url, e.reach, e.spans`
+  e.private, e.paid, e.url, e.reach, e.spans, e.language, e.account_id AS "voiceId", e.story_id AS "storyId", e.corrected_by IS NOT NULL AS corrected`
 
 const orders = {
   newest: { key: 'e.at', direction: 'DESC', compare: '<' },
   oldest: { key: 'e.at', direction: 'ASC', compare: '>' },
   pressing: { key: 't.pressing_at', direction: 'ASC', compare: '>' },
+  reach: { key: 'e.reach', direction: 'DESC', compare: '<' },
 } as const
+
+/** The matched words: the watch's own, or those of all watches of the group. */
+function hitsSql(lens: Lens, context: LensContext, where: Where): string {
+  if (lens.watch !== null) return 'm.spans'
+  if (lens.group === null) return ''
+  const watches = where.bind(context.watchesOf(lens.group))
+  return `(SELECT jsonb_agg(s) FROM mentions g, jsonb_array_elements(g.spans) s WHERE g.entry_id = e.id AND g.watch_id = ANY(${watches}::int[]))`
+}
+
+/** Rows by their ids, in the order of the ids; what the reader may not see is left out. */
+export async function entriesById(
+  db: Database,
+  { ids, reader }: { ids: readonly number[]; reader: Reader },
+): Promise<EntryRow[]> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  const list = where.bind(ids)
+  where.add(`e.id = ANY(${list}::bigint[])`)
+  return db.rows<EntryRow>(
+    `SELECT ${entryColumns} FROM entries e JOIN threads t ON t.id = e.thread_id JOIN profiles p ON p.id = e.profile_id
+     LEFT JOIN accounts a ON a.id = e.account_id WHERE ${where.toString()} ORDER BY array_position(${list}::bigint[], e.id)`,
+    where.values,
+  )
+}
 
 /**
  * One page of a lens, by keyset: the page is chosen on narrow rows first, then filled with what is shown.
@@ -49,20 +74,21 @@ export async function entryPage(
   }: { lens: Lens; context: LensContext; reader: Reader; after: PageKey | null; limit: number },
 ): Promise<EntryPage> {
   const { from, where } = lensWhere(lens, context, reader)
-  const order = orders[lens.order]
+  // The most telling are ranked by whoever knows the phrases; asked for here, they come by time.
+  const order = orders[lens.order === 'telling' ? 'newest' : lens.order]
   // A watch's mentions carry their time, so that its index gives the order.
-  const key = lens.watch !== null && lens.order !== 'pressing' ? 'm.at' : order.key
+  const key = lens.watch !== null && order.key === 'e.at' ? 'm.at' : order.key
   // The lead's id stands in the thread's index; it is the same number.
   const tie = lens.unit === 'threads' && lens.order === 'pressing' ? 't.lead_entry_id' : 'e.id'
   if (after)
     where.add(
-      `(${key}, ${tie}) ${order.compare} (${where.bind(new Date(after.at))}, ${where.bind(after.id)}::bigint)`,
+      `(${key}, ${tie}) ${order.compare} (${where.bind(after.key)}::${order.key === 'e.reach' ? 'int' : 'timestamptz'}, ${where.bind(after.id)}::bigint)`,
     )
-  const hits = lens.watch === null ? '' : ', m.spans AS hits'
-  const rows = await db.rows<EntryRow & { key: Date }>(
-    `WITH page AS (SELECT e.id, ${key} AS key ${hits} FROM ${from} WHERE ${where.toString()}
+  const hits = hitsSql(lens, context, where)
+  const rows = await db.rows<EntryRow & { key: Date | number }>(
+    `WITH page AS (SELECT e.id, ${key} AS key ${hits && `, ${hits} AS hits`} FROM ${from} WHERE ${where.toString()}
        ORDER BY ${key} ${order.direction}, ${tie} ${order.direction} LIMIT ${where.bind(limit + 1)})
-     SELECT ${entryColumns}, page.key ${lens.watch === null ? '' : ', page.hits'}
+     SELECT ${entryColumns}, page.key ${hits && ', page.hits'}
      FROM page JOIN entries e ON e.id = page.id JOIN threads t ON t.id = e.thread_id JOIN profiles p ON p.id = e.profile_id
      LEFT JOIN accounts a ON a.id = e.account_id
      ORDER BY page.key ${order.direction}, e.id ${order.direction}`,
@@ -73,6 +99,9 @@ export async function entryPage(
   const last = shown[shown.length - 1]
   return {
     rows: shown.map(({ key: _key, ...row }) => row),
-    next: more && last ? printKey({ at: last.key.toISOString(), id: last.id }) : null,
+    next:
+      more && last
+        ? printKey({ key: last.key instanceof Date ? last.key.toISOString() : last.key, id: last.id })
+        : null,
   }
 }

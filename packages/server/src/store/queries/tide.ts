@@ -3,7 +3,7 @@ import type { BucketUnit } from '@murrabel/core/measures'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
 import { lensWhere } from './lensWhere.ts'
-import { addAccess, Where } from './where.ts'
+import { Where } from './where.ts'
 
 export interface TideRow {
   /** Start of the local period, epoch milliseconds. */
@@ -33,8 +33,12 @@ function fromRollups(lens: Lens, zone: string, from: number): boolean {
     lens.unit === 'entries' &&
     lens.state === 'any' &&
     lens.givenTo === 'anybody' &&
-    lens.watch === null &&
+    // The roll-ups of mentions do not tell kinds apart.
+    (lens.watch === null || lens.kinds.length === 0) &&
     lens.words === '' &&
+    lens.phrase === '' &&
+    lens.languages.length === 0 &&
+    [lens.group, lens.voice, lens.story, lens.aspect, lens.weekHour].every((part) => part === null) &&
     wholeHours(zone, from)
   )
 }
@@ -54,17 +58,19 @@ function countRollups(
   { lens, context, reader, from, to, unit }: TideQuestion,
 ): Promise<DatedRow[]> {
   const where = new Where()
-  addAccess(where, { ...reader, placeIds: null, profileIds: null }, 'r')
+  where.add(`p.brand_id = ${where.bind(reader.brandId)}`)
+  if (lens.watch === null) where.add(`r.brand_id = ${where.bind(reader.brandId)}`)
   if (reader.profileIds) where.add(`r.profile_id = ANY(${where.bind(reader.profileIds)}::int[])`)
   const places = [reader.placeIds, lens.places.length ? lens.places : null].filter((list) => list !== null)
   for (const list of places) where.add(`p.place_id = ANY(${where.bind(list)}::int[])`)
   if (lens.channels.length) where.add(`p.channel = ANY(${where.bind(lens.channels)}::text[])`)
+  if (lens.watch !== null) where.add(`r.watch_id = ${where.bind(lens.watch)}`)
   if (lens.kinds.length) where.add(`r.kind = ANY(${where.bind(lens.kinds)}::text[])`)
   if (lens.sentiments.length) where.add(`r.sentiment = ANY(${where.bind(lens.sentiments)}::text[])`)
   where.add(`r.hour >= ${where.bind(new Date(from))} AND r.hour < ${where.bind(new Date(to))}`)
   return db.rows<DatedRow>(
     `SELECT date_trunc(${where.bind(unit)}, r.hour, ${where.bind(context.zone)}) AS at, r.sentiment, sum(r.n) AS n
-     FROM rollups r JOIN profiles p ON p.id = r.profile_id WHERE ${where.toString()} GROUP BY 1, 2 HAVING sum(r.n) > 0 ORDER BY 1`,
+     FROM ${lens.watch === null ? 'rollups' : 'mention_rollups'} r JOIN profiles p ON p.id = r.profile_id WHERE ${where.toString()} GROUP BY 1, 2 HAVING sum(r.n) > 0 ORDER BY 1`,
     where.values,
   )
 }

@@ -1,0 +1,27 @@
+import type { Express } from 'express'
+import { routes, voiceSchema } from '@murrabel/contract'
+import type { Context } from '../context.ts'
+import { compare } from '../services/watches/compare.ts'
+import { figures } from '../services/watches/figures.ts'
+import { phrases } from '../services/watches/phrases.ts'
+import { rivals } from '../services/watches/rivals.ts'
+import { spikes } from '../services/watches/spikes.ts'
+import { standings } from '../services/watches/standings.ts'
+import { changeVoice, voices } from '../services/watches/voices.ts'
+import { handle } from './handle.ts'
+
+/** What is seen of watches: figures, phrases, spikes, voices, rivals. */
+export function watchingRoutes(app: Express, context: Context): void {
+  handle(app, routes.standings, { act: ({ reader, req }) => standings(context, reader, req.query) })
+  handle(app, routes.figures, { act: ({ reader, req }) => figures(context, reader, req.query) })
+  handle(app, routes.phrases, { act: ({ reader, req }) => phrases(context, reader, req.query) })
+  handle(app, routes.spikes, { act: ({ reader, req }) => spikes(context, reader, req.query) })
+  handle(app, routes.compare, { act: ({ reader, req }) => compare(context, reader, req.query) })
+  handle(app, routes.rivals, { act: ({ reader, req }) => rivals(context, reader, req.query) })
+  handle(app, routes.voices, { act: ({ reader, req }) => voices(context, reader, req.query) })
+  handle(app, routes.changeVoice, {
+    schema: voiceSchema,
+    right: 'answer',
+    act: ({ reader, id, body }) => changeVoice(context, reader, id(), body),
+  })
+}

@@ -1,0 +1,78 @@
+import {
+  feltAboutAspects,
+  labelOfReview,
+  readSentiment,
+  type SentimentLabel,
+  type SentimentReading,
+} from '@murrabel/core/sentiment'
+import { applyModel } from '@murrabel/core/learning'
+import { simHash, type SimHash } from '@murrabel/core/stories'
+import { detectLanguage, joinTitle, placedWords, type PlacedWord } from '@murrabel/core/text'
+import type { Teaching } from './teachingBook.ts'
+
+export interface ReadableEntry {
+  direction: 'in' | 'out'
+  title: string | null
+  text: string
+  rating: number | null
+  private: boolean
+}
+
+export interface Mood {
+  reading: SentimentReading
+  label: SentimentLabel
+  aspects: { aspect: number; felt: SentimentLabel }[]
+}
+
+export interface EntryReading extends Mood {
+  language: string
+  words: PlacedWord[]
+  /** Null for what can be no story: short, private, or our own. */
+  print: SimHash | null
+}
+
+/** Everything a text tells by itself. */
+export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReading {
+  const whole = joinTitle(entry.title, entry.text)
+  const language = detectLanguage(whole)
+  const words = placedWords(whole)
+  const shared = entry.direction === 'in' && !entry.private
+  return {
+    ...readMood(entry, language, teaching),
+    language,
+    words,
+    print: shared ? simHash(placedWords(entry.text).map(({ word }) => word)) : null,
+  }
+}
+
+/** What was felt: by the word lists, the brand's own words, and what its corrections have taught. */
+export function readMood(entry: Omit<ReadableEntry, 'private'>, language: string, teaching: Teaching): Mood {
+  const whole = joinTitle(entry.title, entry.text)
+  const base = readSentiment(whole, { language, ownWords: teaching.ownWords })
+  const reading = teaching.model ? applyModel(whole, base, teaching.model) : base
+  const aspects =
+    entry.direction === 'in'
+      ? feltAboutAspects(teaching.aspects.read(whole, { language, ownWords: teaching.ownWords }))
+      : []
+  return {
+    reading,
+    label: entry.direction === 'out' ? 'unread' : labelOfReview(entry.rating, reading),
+    aspects: aspects.map(({ aspect, felt }) => ({ aspect: Number(aspect), felt })),
+  }
+}
+
+export const storedSpans = ({ spans }: SentimentReading): string =>
+  JSON.stringify(spans.map((s) => ({ ...s, contribution: Math.round(s.contribution * 100) / 100 })))
+
+/** Words with their places as PostgreSQL writes a tsvector. */
+export function tsvectorText(words: readonly PlacedWord[]): string {
+  const places = new Map<string, number[]>()
+  for (const { word, position } of words) {
+    const list = places.get(word)
+    if (list) list.push(position)
+    else places.set(word, [position])
+  }
+  return [...places]
+    .map(([word, list]) => `'${word.replace(/\\/g, '\\\\').replace(/'/g, "''")}':${list.join(',')}`)
+    .join(' ')
+}

@@ -1,0 +1,89 @@
+import { StoryBook, type SimHash } from '@murrabel/core/stories'
+import type { Database, Tx } from '../../store/database.ts'
+
+/** Copies of one text are looked for this far around it. */
+const periodDays = 30
+const periodMs = periodDays * 86_400_000
+
+export interface StoryCandidate {
+  id: number
+  at: Date
+  print: SimHash | null
+}
+
+/**
+ * Puts near copies of one text under one story. Fingerprints of a brand are kept in memory by stretches of a month, read
+ * when a month is first met and dropped when another process has written; called under the lock of the brand's mentions.
+ */
+export class StoryShelf {
+  private readonly books = new Map<number, StoryBook>()
+  private version = -1
+
+  constructor(private readonly brandId: number) {}
+
+  /** The story of each entry that is a copy of another; alone it has none. */
+  async place(db: Database, entries: readonly StoryCandidate[], tx: Tx): Promise<Map<number, number>> {
+    const placed = new Map<number, number>()
+    const candidates = entries.filter((entry) => entry.print !== null)
+    if (!candidates.length) return placed
+    await this.sync(db, tx)
+    const originals = new Set<number>()
+    for (const { id, at, print } of candidates) {
+      const period = Math.floor(at.getTime() / periodMs)
+      const story = await this.find(db, period, print!, tx)
+      // Read again, an entry meets its own fingerprint.
+      if (story !== null && story !== id) {
+        placed.set(id, story)
+        originals.add(story)
+      }
+      ;(await this.book(db, period, tx)).add(print!, story ?? id)
+    }
+    await db.rows(
+      'UPDATE entries SET story_id = id WHERE id = ANY($1::bigint[]) AND story_id IS NULL',
+      [[...originals]],
+      tx,
+    )
+    // A story's first copy may stand in this very batch, which is stored after this.
+    for (const story of originals) if (candidates.some(({ id }) => id === story)) placed.set(story, story)
+    return placed
+  }
+
+  private async find(db: Database, period: number, print: SimHash, tx: Tx): Promise<number | null> {
+    for (const near of [period, period - 1, period + 1]) {
+      const story = (await this.book(db, near, tx)).find(print)
+      if (story !== null) return story
+    }
+    return null
+  }
+
+  private async sync(db: Database, tx: Tx): Promise<void> {
+    const row = await db.one<{ version: number }>(
+      'UPDATE brands SET stories_version = stories_version + 1 WHERE id = $1 RETURNING stories_version AS version',
+      [this.brandId],
+      tx,
+    )
+    const version = row?.version ?? 0
+    // More than one step on: another process wrote, or our own last batch was rolled back.
+    if (version !== this.version + 1) this.books.clear()
+    this.version = version
+  }
+
+  private async book(db: Database, period: number, tx: Tx): Promise<StoryBook> {
+    const known = this.books.get(period)
+    if (known) return known
+    const rows = await db.rows<{ id: number; story: number | null; high: number; low: number }>(
+      `SELECT id, story_id AS story, (print >> 32)::int AS high, (print & 4294967295) AS low FROM entries
+       WHERE brand_id = $1 AND at >= $2 AND at < $3 AND print IS NOT NULL ORDER BY at, id`,
+      [this.brandId, new Date(period * periodMs), new Date((period + 1) * periodMs)],
+      tx,
+    )
+    const book = new StoryBook()
+    for (const { id, story, high, low } of rows) book.add({ high: high >>> 0, low: low >>> 0 }, story ?? id)
+    this.books.set(period, book)
+    return book
+  }
+}
+
+/** A fingerprint as PostgreSQL's bigint. */
+export const storedPrint = (print: SimHash | null): string | null =>
+  print && BigInt.asIntN(64, (BigInt(print.high) << 32n) | BigInt(print.low)).toString()

@@ -1,0 +1,272 @@
+import { learn, lessonsNeeded, settle, type Learning, type Lesson, type Model } from '@murrabel/core/learning'
+import { readSentiment } from '@murrabel/core/sentiment'
+import { detectLanguage, joinTitle, loadLanguages } from '@murrabel/core/text'
+import type { AspectDraft, BrandWord, ReadingAnswer, TeachingAnswer } from '@murrabel/contract'
+import { checkQuery } from '@murrabel/core/watches'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import type { Database, Tx } from '../../store/database.ts'
+import { loadTeaching } from '../analysis/teachingBook.ts'
+import { readMood } from '../analysis/readEntry.ts'
+import { audit } from '../brand/audit.ts'
+
+interface TeachingRow {
+  version: number
+  done: number
+  total: number
+  wanted: boolean
+  model: Model | null
+  figures: (Omit<Learning, 'model'> & { contradicting: number }) | null
+  learntAt: Date | null
+}
+
+const strongestShown = 12
+
+export async function teachingAnswer({ db }: Pick<Context, 'db'>, reader: Reader): Promise<TeachingAnswer> {
+  const [words, aspects, row, corrections] = await Promise.all([
+    db.rows<BrandWord>('SELECT term, valence FROM brand_words WHERE brand_id = $1 ORDER BY lower(term)', [
+      reader.brandId,
+    ]),
+    db.rows<Required<AspectDraft>>('SELECT id, name, terms FROM aspects WHERE brand_id = $1 ORDER BY id', [
+      reader.brandId,
+    ]),
+    db.one<TeachingRow>(
+      `SELECT version, history_done AS done, history_total AS total, wanted, model, figures, learnt_at AS "learntAt" FROM teaching WHERE brand_id = $1`,
+      [reader.brandId],
+    ),
+    db.one<{ n: number }>(
+      'SELECT count(DISTINCT c.entry_id) AS n FROM corrections c JOIN entries e ON e.id = c.entry_id WHERE e.brand_id = $1',
+      [reader.brandId],
+    ),
+  ])
+  const figures = row?.figures
+  const better = figures?.better ?? false
+  return {
+    words,
+    aspects,
+    learning: {
+      wanted: row?.wanted ?? true,
+      used: better && (row?.wanted ?? false),
+      n: figures?.n ?? 0,
+      corrections: corrections?.n ?? 0,
+      learnt: figures?.learnt ?? 0,
+      base: figures?.base ?? 0,
+      gained: figures?.gained ?? 0,
+      lost: figures?.lost ?? 0,
+      better,
+      contradicting: figures?.contradicting ?? 0,
+      needed: lessonsNeeded,
+      learntAt: row?.learntAt?.toISOString() ?? null,
+      strongest: strongestOf(row?.model ?? null),
+    },
+    history: { done: row?.done ?? 0, total: row?.total ?? 0 },
+  }
+}
+
+function strongestOf(model: Model | null): TeachingAnswer['learning']['strongest'] {
+  const labels = ['negative', 'neutral', 'positive'] as const
+  return Object.entries(model?.weights ?? {})
+    .map(([word, weights]) => {
+      const most = Math.max(...weights)
+      return { word, toward: labels[weights.indexOf(most)]!, most }
+    })
+    .sort((a, b) => b.most - a.most || a.word.localeCompare(b.word))
+    .slice(0, strongestShown)
+    .map(({ word, toward }) => ({ word, toward }))
+}
+
+/** A change of what is taught: a new version, with which the whole history is read again in the background. */
+async function taught(
+  context: Context,
+  reader: Reader,
+  what: string,
+  change: (tx: Tx) => Promise<void>,
+): Promise<TeachingAnswer> {
+  const { db, live, jobs } = context
+  await db.inTransaction(async (tx) => {
+    await db.rows('SELECT 1 FROM teaching WHERE brand_id = $1 FOR UPDATE', [reader.brandId], tx)
+    await change(tx)
+    await newVersion(db, reader.brandId, tx)
+    await audit(db, reader, what, `brand ${reader.brandId}`, {}, tx)
+    await live.tell(reader.brandId, { kind: 'teaching' }, tx)
+  })
+  jobs.nudge('reread')
+  return teachingAnswer(context, reader)
+}
+
+export async function newVersion(db: Database, brandId: number, tx: Tx): Promise<void> {
+  await db.rows(
+    `UPDATE teaching SET version = version + 1, history_done = 0,
+       history_total = (SELECT count(*) FROM entries WHERE brand_id = $1 AND direction = 'in') WHERE brand_id = $1`,
+    [brandId],
+    tx,
+  )
+}
+
+/** Puts a whole list in the place of the brand's own words. */
+export const saveWords = (
+  context: Context,
+  reader: Reader,
+  words: readonly BrandWord[],
+): Promise<TeachingAnswer> =>
+  taught(context, reader, 'saveWords', async (tx) => {
+    const { db } = context
+    await db.rows('DELETE FROM brand_words WHERE brand_id = $1', [reader.brandId], tx)
+    await db.rows(
+      `INSERT INTO brand_words (brand_id, term, valence, colleague_id) SELECT $1::int, n.term, n.valence, $2::int FROM unnest($3::text[], $4::real[]) AS n (term, valence)`,
+      [reader.brandId, reader.colleagueId, words.map((w) => w.term.trim()), words.map((w) => w.valence)],
+      tx,
+    )
+  })
+
+/** Puts a whole list in the place of the aspects; those that keep their number keep their readings until they are read again. */
+export const saveAspects = (
+  context: Context,
+  reader: Reader,
+  aspects: readonly AspectDraft[],
+): Promise<TeachingAnswer> => {
+  checkAspects(aspects)
+  return taught(context, reader, 'saveAspects', async (tx) => {
+    const { db } = context
+    const kept = aspects.flatMap(({ id }) => id ?? [])
+    await db.rows(
+      'DELETE FROM aspects WHERE brand_id = $1 AND NOT id = ANY($2::int[])',
+      [reader.brandId, kept],
+      tx,
+    )
+    // Two that swap their names would meet on the way.
+    await db.rows(`UPDATE aspects SET name = '#' || id WHERE brand_id = $1`, [reader.brandId], tx)
+    for (const { id, name, terms } of aspects)
+      await db.rows(
+        id
+          ? 'UPDATE aspects SET name = $2, terms = $3 WHERE brand_id = $1 AND id = $4'
+          : 'INSERT INTO aspects (brand_id, name, terms) VALUES ($1, $2, $3)',
+        [reader.brandId, name, JSON.stringify(terms), ...(id ? [id] : [])],
+        tx,
+      )
+  })
+}
+
+function checkAspects(aspects: readonly AspectDraft[]): void {
+  const seen = new Set<string>()
+  const fields = aspects.flatMap(({ name, terms }, i) => {
+    const twin = seen.has(name.toLowerCase())
+    seen.add(name.toLowerCase())
+    const wrong = checkQuery({ anyOf: terms }).map((p) => ({
+      field: `aspects[${i}].terms`,
+      code: p.code,
+      message: `"${p.value ?? ''}" cannot be looked for in "${name}": write a word or phrase.`,
+      value: p.value,
+    }))
+    return [
+      ...(twin
+        ? [
+            {
+              field: `aspects[${i}].name`,
+              code: 'taken',
+              message: `"${name}" stands twice in the list. Keep one.`,
+            },
+          ]
+        : []),
+      ...wrong,
+    ]
+  })
+  if (fields.length) throw new Refusal('invalid', { fields })
+}
+
+export const wantLearning = (context: Context, reader: Reader, wanted: boolean): Promise<TeachingAnswer> =>
+  taught(context, reader, wanted ? 'useLearning' : 'stopLearning', async (tx) => {
+    await context.db.rows('UPDATE teaching SET wanted = $2 WHERE brand_id = $1', [reader.brandId, wanted], tx)
+  })
+
+/** Tries a sentence on what is taught, or on a list of words that is not saved yet. */
+export async function tryReading(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  { text, words }: { text: string; words?: readonly BrandWord[] },
+): Promise<ReadingAnswer> {
+  await loadLanguages()
+  const teaching = await loadTeaching(db, reader.brandId, 0)
+  const language = detectLanguage(text)
+  const { reading } = readMood({ direction: 'in', title: null, text, rating: null }, language, {
+    ...teaching,
+    ownWords: words ? [...words] : teaching.ownWords,
+  })
+  return { label: reading.label, language, raw: reading.raw, spans: reading.spans }
+}
+
+interface CorrectedRow {
+  entryId: number
+  title: string | null
+  text: string
+  language: string | null
+  label: Lesson['label']
+}
+
+/** Corrections looked at: the newest; older ones have had their say. */
+const lessonLimit = 5000
+
+/**
+ * Learns from the corrections of a brand when there are new ones, and measures what was learnt on corrections held back.
+ * Only a change of what is in use makes the history be read again.
+ *
+ * @returns whether there was anything new to learn from
+ */
+export async function learnFromCorrections(
+  { db, live, now }: Pick<Context, 'db' | 'live' | 'now'>,
+  brandId: number,
+  { anyway = false }: { anyway?: boolean } = {},
+): Promise<boolean> {
+  await loadLanguages()
+  const seen = await correctionStamp(db, brandId)
+  const row = await db.one<{ seen: number; better: boolean | null; model: Model | null; wanted: boolean }>(
+    `SELECT corrections_seen AS seen, (figures->>'better')::boolean AS better, model, wanted FROM teaching WHERE brand_id = $1`,
+    [brandId],
+  )
+  if (!row || (row.seen === seen && !anyway)) return false
+  const teaching = await loadTeaching(db, brandId, 0)
+  const corrected = await db.rows<CorrectedRow>(
+    `SELECT e.id AS "entryId", e.title, e.text, e.language, c.label FROM corrections c JOIN entries e ON e.id = c.entry_id
+     WHERE e.brand_id = $1 ORDER BY c.at DESC, c.entry_id, c.colleague_id LIMIT ${lessonLimit}`,
+    [brandId],
+  )
+  const { lessons, contradicting } = settle(corrected.map((c) => lessonOf(c, teaching.ownWords)))
+  const { model, ...figures } = learn(lessons)
+  await db.inTransaction(async (tx) => {
+    await db.rows(
+      'UPDATE teaching SET model = $2, figures = $3, corrections_seen = $4, learnt_at = $5 WHERE brand_id = $1',
+      [brandId, JSON.stringify(model), JSON.stringify({ ...figures, contradicting }), seen, new Date(now())],
+      tx,
+    )
+    const inUse = (better: boolean | null) => row.wanted && better === true
+    if (inUse(figures.better) || inUse(row.better)) await newVersion(db, brandId, tx)
+    await live.tell(brandId, { kind: 'teaching' }, tx)
+  })
+  return true
+}
+
+function lessonOf({ title, text, language, label }: CorrectedRow, ownWords: readonly BrandWord[]): Lesson {
+  const whole = joinTitle(title, text)
+  const { raw, label: base } = readSentiment(whole, { language: language ?? 'und', ownWords })
+  return { text: whole, label, base: { raw, label: base } }
+}
+
+/** A number that changes with every correction given, changed or taken back. */
+async function correctionStamp(db: Database, brandId: number): Promise<number> {
+  const row = await db.one<{ stamp: number }>(
+    `SELECT (hashtext(string_agg(c.entry_id || c.label || c.colleague_id, ',' ORDER BY c.entry_id, c.colleague_id)))::int AS stamp
+     FROM corrections c JOIN entries e ON e.id = c.entry_id WHERE e.brand_id = $1`,
+    [brandId],
+  )
+  return row?.stamp ?? 0
+}
+
+/** Brands whose corrections have changed since they were last learnt from, and have rested for a while. */
+export async function brandsToLearn(db: Database): Promise<number[]> {
+  const rows = await db.rows<{ id: number }>(
+    `SELECT DISTINCT e.brand_id AS id FROM corrections c JOIN entries e ON e.id = c.entry_id JOIN teaching t ON t.brand_id = e.brand_id
+     WHERE c.at > coalesce(t.learnt_at, '-infinity')`,
+  )
+  return rows.map(({ id }) => id)
+}

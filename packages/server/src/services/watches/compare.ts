@@ -1,0 +1,95 @@
+import { bucketStarts } from '@murrabel/core/measures'
+import { changeOfCount, changeOfNet, dispersionOf, share } from '@murrabel/core/measures'
+import { printLens, type Lens, type LensContext } from '@murrabel/core/lens'
+import type { ComparedSide, CompareAnswer, TideBucket } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import { lensTexts } from '../../store/queries/lensTexts.ts'
+import { tide } from '../../store/queries/tide.ts'
+import { fillBuckets, lensContext, lensOf } from '../entries/list.ts'
+import { phraseAnswer } from './phrases.ts'
+import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
+import { addMoods, netOf, noMoods, total } from './standings.ts'
+
+type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
+const textLimit = 20_000
+
+/** Two watches, groups or periods in one picture. The second differs from the first by what stands under "with" in the question. */
+export async function compare(
+  parts: Parts,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<CompareAnswer> {
+  const { with: other, ...first } = query
+  const lensOne = lensOf(first)
+  const lensTwo = lensOf({ ...first, ...pairsOf(other) })
+  const context = await lensContext(parts, reader)
+  if (JSON.stringify(printLens(lensOne, lensTwo)) === '[]') throw new Refusal('sameThing')
+  const [one, two] = [sideOf(lensOne, context), sideOf(lensTwo, context)]
+  const unit = unitFor(Math.max(daysOf(one.period), daysOf(two.period)))
+  const ask = { parts, reader, context, unit }
+  const [left, right, front, back] = [
+    await readSide(ask, one, await nameOf(parts, reader, lensOne)),
+    await readSide(ask, two, await nameOf(parts, reader, lensTwo)),
+    lensTexts({ lens: one.lens, context, reader }, { limit: textLimit }),
+    lensTexts({ lens: two.lens, context, reader }, { limit: textLimit }),
+  ]
+  const tell = { kind: 'phrases' as const, without: [], limit: 16 }
+  const [told, toldBack] = await Promise.all([
+    parts.textWorker.ask({ ...tell, front, back }),
+    parts.textWorker.ask({ ...tell, front: back, back: front }),
+  ])
+  return {
+    unit,
+    one: left,
+    two: right,
+    volume: changeOfCount(
+      { count: right.total, days: right.days },
+      { count: left.total, days: left.days },
+      dispersionOf(left.series.map(total)),
+    ),
+    net: changeOfNet(right.net, left.net),
+    share: share(left.total, left.total + right.total),
+    phrasesOne: told.phrases.map(phraseAnswer),
+    phrasesTwo: toldBack.phrases.map(phraseAnswer),
+  }
+}
+
+const pairsOf = (text: unknown): Record<string, string> =>
+  typeof text === 'string' ? Object.fromEntries(new URLSearchParams(text)) : {}
+
+function sideOf(lens: Lens, context: LensContext): { lens: Lens; period: Period } {
+  const period = shownPeriod(lens, context)
+  return { lens: lensAt(lens, period, context.zone), period }
+}
+
+const unitFor = (days: number): CompareAnswer['unit'] =>
+  days <= 3 ? 'hour' : days <= 190 ? 'day' : days <= 1100 ? 'week' : 'month'
+
+async function readSide(
+  {
+    parts,
+    reader,
+    context,
+    unit,
+  }: { parts: Parts; reader: Reader; context: LensContext; unit: CompareAnswer['unit'] },
+  { lens, period }: { lens: Lens; period: Period },
+  name: string,
+): Promise<ComparedSide> {
+  const starts = bucketStarts({ ...period, unit, zone: context.zone })
+  const rows = await tide(parts.db, { lens, context, reader, from: period.from, to: period.to, unit })
+  const series: TideBucket[] = fillBuckets(starts, rows)
+  const counts = series.reduce(addMoods, noMoods())
+  return { name, total: total(counts), days: daysOf(period), counts, net: netOf(counts), series }
+}
+
+async function nameOf({ db }: Parts, reader: Reader, lens: Lens): Promise<string> {
+  const table = lens.watch !== null ? 'watches' : lens.group !== null ? 'watch_groups' : null
+  if (!table) return ''
+  const row = await db.one<{ name: string }>(`SELECT name FROM ${table} WHERE id = $1 AND brand_id = $2`, [
+    lens.watch ?? lens.group,
+    reader.brandId,
+  ])
+  return row?.name ?? ''
+}

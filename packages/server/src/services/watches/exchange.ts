@@ -1,0 +1,127 @@
+import {
+  groupKinds,
+  watchProblems,
+  watchSchema,
+  type FieldProblem,
+  type GroupKind,
+  type WatchDraft,
+  type WatchesFile,
+} from '@murrabel/contract'
+import { ValidationError } from 'yup'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import type { Tx } from '../../store/database.ts'
+import { listGroups } from './groups.ts'
+import { createWatches, listWatches } from './watches.ts'
+
+/** All watches of a brand with their folders, by names: to be kept in a file, or taken to another brand. */
+export async function exportWatches(context: Pick<Context, 'db'>, reader: Reader): Promise<WatchesFile> {
+  const [groups, watches] = await Promise.all([listGroups(context, reader), listWatches(context, reader)])
+  const pathOf = (id: number | null): { name: string; kind: GroupKind }[] => {
+    const group = groups.find((g) => g.id === id)
+    return group ? [...pathOf(group.parentId), { name: group.name, kind: group.kind }] : []
+  }
+  return {
+    format: 'murrabel-watches',
+    version: 1,
+    watches: watches.map(({ name, query, groupId, paused }) => ({
+      name,
+      query,
+      group: pathOf(groupId),
+      paused,
+    })),
+  }
+}
+
+/** The most problems of a file that are named: more would help nobody. */
+const problemsShown = 50
+
+/** Takes in a file of watches: folders are found by name or made; a watch that is there already is left as it is. */
+export async function importWatches(
+  context: Context,
+  reader: Reader,
+  file: unknown,
+): Promise<{ added: number; known: number }> {
+  const drafts = readFile(file)
+  const result = await context.db.inTransaction(async (tx) => {
+    const have = await listWatches(context, reader)
+    const key = (name: string, query: object) => `${name.toLowerCase()} ${JSON.stringify(query)}`
+    const known = new Set(have.map(({ name, query }) => key(name, query)))
+    const fresh = drafts.filter(({ draft }) => !known.has(key(draft.name, draft.query)))
+    const folders = new Map<string, number>()
+    const ready: WatchDraft[] = []
+    for (const { draft, group } of fresh)
+      ready.push({ ...draft, groupId: await folderOf(context, reader, { group, folders }, tx) })
+    if (ready.length) await createWatches(context, reader, ready, tx)
+    return { added: ready.length, known: drafts.length - fresh.length }
+  })
+  context.jobs.nudge('watchHistory')
+  return result
+}
+
+interface FileWatch {
+  draft: WatchDraft
+  group: { name: string; kind: GroupKind }[]
+}
+
+function readFile(file: unknown): FileWatch[] {
+  const { format, version, watches } = (file ?? {}) as Partial<WatchesFile>
+  if (format !== 'murrabel-watches' || version !== 1 || !Array.isArray(watches))
+    throw new Refusal('watchesUnreadable')
+  const problems: FieldProblem[] = []
+  const found = watches.map((each, i): FileWatch | null => {
+    try {
+      const draft = watchSchema.validateSync(each, { abortEarly: true })
+      const wrong = watchProblems(draft.query)
+      problems.push(...wrong.map((p) => ({ ...p, field: `watches[${i}].${p.field}` })))
+      const group = (Array.isArray(each.group) ? each.group : []).slice(0, 5).flatMap((g) => {
+        const kind = groupKinds.find((k) => k === g?.kind) ?? 'other'
+        return typeof g?.name === 'string' && g.name.trim()
+          ? [{ name: g.name.trim().slice(0, 80), kind }]
+          : []
+      })
+      return { draft, group }
+    } catch (error) {
+      if (!(error instanceof ValidationError)) throw error
+      problems.push({ field: `watches[${i}].${error.path ?? ''}`, code: 'invalid', message: error.message })
+      return null
+    }
+  })
+  if (problems.length) throw new Refusal('invalid', { fields: problems.slice(0, problemsShown) })
+  return found.filter((each) => each !== null)
+}
+
+/** The folder at the end of a path of names, made where it is missing. */
+async function folderOf(
+  { db }: Context,
+  reader: Reader,
+  { group, folders }: { group: FileWatch['group']; folders: Map<string, number> },
+  tx: Tx,
+): Promise<number | null> {
+  let parent: number | null = null
+  let path = ''
+  for (const { name, kind } of group) {
+    path += `/${name.toLowerCase()}`
+    const known = folders.get(path)
+    if (known !== undefined) {
+      parent = known
+      continue
+    }
+    const found: { id: number } | undefined = await db.one<{ id: number }>(
+      'SELECT id FROM watch_groups WHERE brand_id = $1 AND coalesce(parent_id, 0) = $2 AND lower(name) = lower($3)',
+      [reader.brandId, parent ?? 0, name],
+      tx,
+    )
+    const made: { id: number } | undefined =
+      found ??
+      (await db.one<{ id: number }>(
+        'INSERT INTO watch_groups (brand_id, parent_id, name, kind) VALUES ($1, $2, $3, $4) RETURNING id',
+        [reader.brandId, parent, name, kind],
+        tx,
+      ))
+    parent = made!.id
+    folders.set(path, parent)
+  }
+  return parent
+}

@@ -1,0 +1,183 @@
+import {
+  changeOfCount,
+  changeOfNet,
+  direction,
+  dispersionOf,
+  share,
+  type Direction,
+} from '@murrabel/core/measures'
+import { precisionOf } from '@murrabel/core/tuner'
+import type { FiguresAnswer, MoodCounts, Slice } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import type { Database } from '../../store/database.ts'
+import {
+  lensAspects,
+  lensCopies,
+  lensPeriods,
+  lensSlices,
+  type LensQuestion,
+  type SliceRow,
+} from '../../store/queries/lensSlices.ts'
+import { watchPeriods } from '../../store/queries/watchPeriods.ts'
+import { lensContext, lensOf } from '../entries/list.ts'
+import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
+import { netOf, noMoods, total, usualPeriods } from './standings.ts'
+import { usualOf } from './usual.ts'
+
+/** Weeks that a direction is read from when the periods before reach no further. */
+const directionWeeks = 12
+
+/** Everything a lens is told by: its count against the usual, changes, direction, shares and parts. */
+export async function figures(
+  parts: Pick<Context, 'db' | 'now'>,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<FiguresAnswer> {
+  const { db } = parts
+  const context = await lensContext(parts, reader)
+  const asked = lensOf(query)
+  const period = shownPeriod(asked, context)
+  const lens = lensAt(asked, period, context.zone)
+  const question: LensQuestion = { lens, context, reader }
+  const [slices, periods, weeks, aspects, copies, voice, onTopic] = await Promise.all([
+    lensSlices(db, question),
+    periodCounts(db, question, period, usualPeriods),
+    weekCounts(db, question, period),
+    lensAspects(db, question),
+    lensCopies(db, question),
+    shareAmong(db, reader, lens.watch, period),
+    onTopicOf(db, lens.watch),
+  ])
+  const whole = slices.find((s) => s.part === 'all') ?? noMoods()
+  const counts: MoodCounts = {
+    positive: whole.positive,
+    neutral: whole.neutral,
+    negative: whole.negative,
+    unread: whole.unread,
+  }
+  const previous = periods.slice(0, -1)
+  const before = previous[previous.length - 1] ?? noMoods()
+  const days = daysOf(period)
+  const volumes = periods.map(total)
+  return {
+    range: printPeriod(period),
+    counts,
+    total: total(counts),
+    net: netOf(counts),
+    usual: usualOf(total(counts), previous.map(total)),
+    before: { total: total(before), net: netOf(before) },
+    countChange: changeOfCount(
+      { count: total(before), days },
+      { count: total(counts), days },
+      dispersionOf(volumes),
+    ),
+    netChange: changeOfNet(netOf(before), netOf(counts)),
+    direction: weeks,
+    share: voice,
+    onTopic,
+    channels: slicesOf(slices, 'channel'),
+    languages: slicesOf(slices, 'language'),
+    places: slicesOf(slices, 'place'),
+    hours: slices.filter((s) => s.part === 'hour').map((s) => ({ key: s.hour!, n: total(s) })),
+    aspects: aspects.map((a) => ({ ...a, net: netOf(a) })),
+    copies,
+  }
+}
+
+function slicesOf(rows: readonly SliceRow[], part: 'channel' | 'language' | 'place'): Slice[] {
+  return rows
+    .filter((row) => row.part === part)
+    .map((row) => ({
+      key: row[part],
+      positive: row.positive,
+      neutral: row.neutral,
+      negative: row.negative,
+      unread: row.unread,
+    }))
+    .sort((a, b) => total(b) - total(a))
+}
+
+/** Counts of the periods before and of this one, oldest first. */
+export async function periodCounts(
+  db: Database,
+  question: LensQuestion,
+  period: Period,
+  before: number,
+): Promise<MoodCounts[]> {
+  const starts = periodStarts(period, before, question.context.zone)
+  const rows = await lensPeriods(db, question, { starts, end: period.to })
+  return starts.map((_, i) => rows.find((row) => row.period === i) ?? noMoods())
+}
+
+async function weekCounts(
+  db: Database,
+  question: LensQuestion,
+  period: Period,
+): Promise<FiguresAnswer['direction']> {
+  // Up to the end of the time shown, so that a lens on last summer is told of last summer.
+  const week: Period = { from: period.to - 7 * 86_400_000, to: period.to }
+  const starts = periodStarts(week, directionWeeks - 1, question.context.zone)
+  const counts = await periodCounts(db, question, week, directionWeeks - 1)
+  const volumes = counts.map(total)
+  const nets = counts.map((c) => netOf(c)?.net ?? null)
+  const first = volumes.findIndex((n) => n > 0)
+  const heard = first < 0 ? [] : volumes.slice(first)
+  const netDirection: Direction = direction(nets.filter((net) => net !== null))
+  return {
+    unit: 'week',
+    volume: direction(heard),
+    net: netDirection,
+    volumes,
+    nets,
+    starts: starts.map((at) => new Date(at).toISOString()),
+  }
+}
+
+/** A watch's share of voice among the brand's own and its rivals' watches; null when there are no rivals to share with. */
+async function shareAmong(
+  db: Database,
+  reader: Reader,
+  watch: number | null,
+  period: Period,
+): Promise<FiguresAnswer['share']> {
+  if (watch === null) return null
+  const rivals = await db.rows<{ id: number; name: string }>(
+    `SELECT w.id, w.name FROM watches w JOIN watch_groups g ON g.id = w.group_id
+     WHERE w.brand_id = $1 AND w.deleted_at IS NULL AND g.kind = 'rivals' ORDER BY w.id`,
+    [reader.brandId],
+  )
+  const own = await db.one<{ id: number; name: string }>(
+    'SELECT id, name FROM watches WHERE id = $1 AND brand_id = $2',
+    [watch, reader.brandId],
+  )
+  if (!rivals.length || !own) return null
+  const brandWatch = rivals.some(({ id }) => id === watch)
+    ? await db.rows<{ id: number; name: string }>(
+        `SELECT w.id, w.name FROM watches w JOIN watch_groups g ON g.id = w.group_id
+         WHERE w.brand_id = $1 AND w.deleted_at IS NULL AND g.kind = 'brand' ORDER BY w.id LIMIT 1`,
+        [reader.brandId],
+      )
+    : []
+  const among = [own, ...brandWatch, ...rivals.filter(({ id }) => id !== watch)]
+  const rows = await watchPeriods(db, { reader, starts: [period.from], end: period.to })
+  const counted = among.map((each) => {
+    const row = rows.find((r) => r.watch === each.id)
+    return { ...each, count: row ? total(row) : 0 }
+  })
+  const found = share(
+    counted[0]!.count,
+    counted.reduce((sum, { count }) => sum + count, 0),
+  )
+  return found && { ...found, among: counted }
+}
+
+async function onTopicOf(db: Database, watch: number | null): Promise<FiguresAnswer['onTopic']> {
+  if (watch === null) return null
+  const row = await db.one<{ marked: number; onTopic: number }>(
+    `SELECT count(*) AS marked, count(*) FILTER (WHERE k.on_topic) AS "onTopic" FROM marks k
+     JOIN mentions m ON m.watch_id = k.watch_id AND m.entry_id = k.entry_id WHERE k.watch_id = $1`,
+    [watch],
+  )
+  return row?.marked ? precisionOf(row.onTopic, row.marked) : null
+}

@@ -1,0 +1,80 @@
+import { changeOfCount, changeOfNet, dispersionOf, shareOfVoice } from '@murrabel/core/measures'
+import type { MoodCounts, RivalRow, RivalsAnswer } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
+import { watchVoices } from '../../store/queries/watchVoices.ts'
+import { lensContext, lensOf } from '../entries/list.ts'
+import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
+import { addMoods, netOf, noMoods, total, usualPeriods } from './standings.ts'
+import { usualOf } from './usual.ts'
+
+interface Side {
+  id: number
+  name: string
+  ours: boolean
+}
+
+/** The brand's own watches beside its rivals': one row a watch of the groups "brand" and "rivals". */
+export async function rivals(
+  parts: Pick<Context, 'db' | 'now'>,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<RivalsAnswer> {
+  const { db } = parts
+  const context = await lensContext(parts, reader)
+  const period = shownPeriod(lensOf(query), context)
+  const sides = await db.rows<Side>(
+    `SELECT w.id, w.name, g.kind = 'brand' AS ours FROM watches w JOIN watch_groups g ON g.id = w.group_id
+     WHERE w.brand_id = $1 AND w.deleted_at IS NULL AND g.kind IN ('brand', 'rivals') ORDER BY g.kind = 'brand' DESC, w.name COLLATE "und-x-icu"`,
+    [reader.brandId],
+  )
+  const starts = periodStarts(period, usualPeriods, context.zone)
+  const ids = sides.map(({ id }) => id)
+  const [rows, now, before] = await Promise.all([
+    watchPeriods(db, { reader, starts, end: period.to }),
+    watchVoices(db, { reader, ids, from: period.from, to: period.to }),
+    watchVoices(db, { reader, ids, from: starts[starts.length - 2]!, to: period.from }),
+  ])
+  const days = daysOf(period)
+  const counts = sides.map(({ id }) => periodsOf(rows, id))
+  const shares = shareOfVoice(counts.map((periods) => total(periods[usualPeriods]!)))
+  return {
+    range: printPeriod(period),
+    rows: sides.map((side, i): RivalRow => {
+      const periods = counts[i]!
+      const [current, last] = [periods[usualPeriods]!, periods[usualPeriods - 1]!]
+      const heard = now.find((v) => v.watch === side.id)
+      const heardBefore = before.find((v) => v.watch === side.id)?.voices ?? 0
+      const volumes = periods.map(total)
+      return {
+        watch: { id: side.id, name: side.name },
+        ours: side.ours,
+        total: total(current),
+        usual: usualOf(total(current), volumes.slice(0, -1)),
+        share: shares[i] ?? null,
+        net: netOf(current),
+        netChange: changeOfNet(netOf(last), netOf(current)),
+        volumeChange: changeOfCount(
+          { count: total(last), days },
+          { count: total(current), days },
+          dispersionOf(volumes),
+        ),
+        audience: {
+          voices: heard?.voices ?? 0,
+          before: heardBefore,
+          change: changeOfCount({ count: heardBefore, days }, { count: heard?.voices ?? 0, days }),
+        },
+        reach: heard?.reach ?? 0,
+      }
+    }),
+  }
+}
+
+function periodsOf(rows: readonly WatchPeriod[], watch: number): MoodCounts[] {
+  return Array.from({ length: usualPeriods + 1 }, (_, period) =>
+    rows
+      .filter((row) => row.watch === watch && row.period === period)
+      .reduce<MoodCounts>(addMoods, noMoods()),
+  )
+}

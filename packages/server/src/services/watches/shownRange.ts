@@ -1,0 +1,54 @@
+import { DateTime } from 'luxon'
+import { instantsOf, type Lens, type LensContext } from '@murrabel/core/lens'
+
+export interface Period {
+  /** Epoch milliseconds; the end is not included. */
+  from: number
+  to: number
+}
+
+/** When a lens asks for any time, figures are told of this many days. */
+const daysOfEverything = 90
+const day = 86_400_000
+
+/** The time that figures are told of: the lens's range, up to the end of today. */
+export function shownPeriod(lens: Lens, { now, zone }: LensContext): Period {
+  const asked = instantsOf(lens.range ?? { last: daysOfEverything }, { now, zone })!
+  const today = DateTime.fromMillis(now, { zone }).startOf('day').plus({ days: 1 }).toMillis()
+  return {
+    from: asked.from,
+    to: Math.max(asked.from + 3_600_000, Math.min(asked.to, Math.max(today, asked.from))),
+  }
+}
+
+/** Local days a period covers; an hour is a part of one. */
+export const daysOf = ({ from, to }: Period) => Math.max(1 / 24, Math.round(((to - from) / day) * 24) / 24)
+
+/**
+ * The starts of so many periods of the same length before this one, oldest first, this one last. Whole days are counted
+ * in the local calendar, so that a change of the clock moves nothing.
+ */
+export function periodStarts(period: Period, before: number, zone: string): number[] {
+  const days = (period.to - period.from) / day
+  const whole = Math.round(days)
+  const start = DateTime.fromMillis(period.from, { zone })
+  const back = (k: number) =>
+    whole >= 1 && Math.abs(days - whole) < 0.1
+      ? start.minus({ days: k * whole }).toMillis()
+      : period.from - k * (period.to - period.from)
+  return Array.from({ length: before + 1 }, (_, i) => back(before - i))
+}
+
+export const printPeriod = (period: Period) => ({
+  from: new Date(period.from).toISOString(),
+  to: new Date(period.to).toISOString(),
+  days: daysOf(period),
+})
+
+/** The lens for another period; hours are kept, as instants are what the store compares. */
+export const lensAt = (lens: Lens, period: Period, zone: string): Lens => ({
+  ...lens,
+  range: { from: localHour(period.from, zone), to: localHour(period.to - 1, zone) },
+})
+
+const localHour = (at: number, zone: string) => DateTime.fromMillis(at, { zone }).toFormat("yyyy-MM-dd'T'HH")

@@ -1,0 +1,122 @@
+import { findSpikes, type Spike } from '@murrabel/core/measures'
+import { weekHourOf, type Lens, type LensContext } from '@murrabel/core/lens'
+import { joinTitle } from '@murrabel/core/text'
+import type { SpikeAnswer, SpikesAnswer } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { entryPage } from '../../store/queries/entryPage.ts'
+import { lensSlices, type LensQuestion } from '../../store/queries/lensSlices.ts'
+import { lensStories } from '../../store/queries/lensStories.ts'
+import { lensVoices } from '../../store/queries/lensVoices.ts'
+import { tide } from '../../store/queries/tide.ts'
+import { lensContext, lensOf } from '../entries/list.ts'
+import { lensAt, printPeriod, shownPeriod } from './shownRange.ts'
+import { noMoods } from './standings.ts'
+import { phraseAnswer, phrasesOfLens } from './phrases.ts'
+
+const hour = 3_600_000
+/** History before the time shown, from which the usual is learnt. */
+const historyDays = 190
+/** Spikes that are explained in full: each takes a few questions. */
+const explained = 12
+
+/** Entries of a lens by hour, oldest first, in hours of UTC; the last hour may be unfinished. */
+export async function hourlySeries(
+  parts: Pick<Context, 'db'>,
+  question: LensQuestion,
+  { from, to }: { from: number; to: number },
+): Promise<{ start: number; counts: number[] }> {
+  const start = Math.floor(from / hour) * hour
+  const rows = await tide(parts.db, {
+    ...question,
+    lens: { ...question.lens, range: null },
+    from: start,
+    to,
+    unit: 'hour',
+  })
+  const counts = new Array<number>(Math.max(0, Math.ceil((to - start) / hour))).fill(0)
+  for (const { at, n } of rows) {
+    const index = Math.floor((at - start) / hour)
+    if (index >= 0 && index < counts.length) counts[index]! += n
+  }
+  return { start, counts }
+}
+
+/** The spikes in the time shown, each with its cause: what was said, by whom first, by whom loudest, and which stories went round. */
+export async function spikes(
+  parts: Pick<Context, 'db' | 'now' | 'textWorker'>,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<SpikesAnswer> {
+  const lens = lensOf(query)
+  const context = await lensContext(parts, reader)
+  const shown = shownPeriod(lens, context)
+  const to = Math.min(shown.to, context.now)
+  const question: LensQuestion = { lens, context, reader }
+  const { start, counts } = await hourlySeries(parts, question, {
+    from: shown.from - historyDays * 24 * hour,
+    to,
+  })
+  const first = counts.findIndex((n) => n > 0)
+  const heard = first < 0 ? 0 : first
+  const found = findSpikes(counts.slice(heard), {
+    weekHour: weekHourOf(start + heard * hour, context.zone),
+  }).filter((spike) => start + (heard + spike.end) * hour > shown.from)
+  const origin = start + heard * hour
+  const answers: SpikeAnswer[] = []
+  for (const spike of found.slice(-explained).reverse())
+    answers.push(await explain(parts, question, spike, origin))
+  return {
+    range: printPeriod(shown),
+    spikes: answers,
+    learnedDays: Math.max(0, Math.round((shown.from - origin) / (24 * hour))),
+  }
+}
+
+async function explain(
+  parts: Pick<Context, 'db' | 'now' | 'textWorker'>,
+  { lens, context, reader }: LensQuestion,
+  spike: Spike,
+  origin: number,
+): Promise<SpikeAnswer> {
+  const period = { from: origin + spike.first * hour, to: origin + spike.end * hour }
+  const own: Lens = lensAt(lens, period, context.zone)
+  const question = { lens: own, context: withoutEnd(context, period.to), reader }
+  const [slices, told, first, loudest, stories] = await Promise.all([
+    lensSlices(parts.db, question),
+    phrasesOfLens(parts, reader, { lens: own, context: question.context, against: 'before' }),
+    entryPage(parts.db, { ...question, lens: { ...own, order: 'oldest' }, after: null, limit: 1 }),
+    lensVoices(parts.db, question, { order: 'reach', limit: 5, kept: false, standing: null }),
+    lensStories(parts.db, question, 4),
+  ])
+  const whole = slices.find((s) => s.part === 'all') ?? noMoods()
+  const { positive, neutral, negative, unread } = whole
+  return {
+    from: new Date(period.from).toISOString(),
+    to: new Date(period.to).toISOString(),
+    open: spike.open,
+    count: spike.count,
+    expected: spike.expected,
+    tail: spike.tail,
+    counts: { positive, neutral, negative, unread },
+    phrases: told.found.phrases.slice(0, 8).map(phraseAnswer),
+    first: first.rows[0] ?? null,
+    voices: loudest.map((v) => ({
+      id: v.id,
+      name: v.name,
+      entries: v.positive + v.neutral + v.negative + v.unread,
+      reach: v.reach,
+    })),
+    stories: stories.map(({ id, title, text, copies }) => ({
+      id,
+      title: joinTitle(title, text).slice(0, 120),
+      copies,
+    })),
+  }
+}
+
+/** A spike that goes on ends with the hour it was last seen in, not with the day. */
+const withoutEnd = (context: LensContext, to: number): LensContext => ({
+  ...context,
+  now: Math.max(context.now, to),
+})

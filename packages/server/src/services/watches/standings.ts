@@ -1,0 +1,61 @@
+import { netSentiment } from '@murrabel/core/measures'
+import type { MoodCounts, StandingsAnswer, WatchStanding } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
+import { lensContext, lensOf } from '../entries/list.ts'
+import { periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
+import { usualOf } from './usual.ts'
+
+/** Periods that say what is usual. */
+export const usualPeriods = 6
+
+export const total = ({ positive, neutral, negative, unread }: MoodCounts) =>
+  positive + neutral + negative + unread
+export const noMoods = (): MoodCounts => ({ positive: 0, neutral: 0, negative: 0, unread: 0 })
+export const netOf = ({ positive, neutral, negative }: MoodCounts) =>
+  netSentiment(positive, neutral, negative)
+
+export function addMoods(sum: MoodCounts, more: MoodCounts): MoodCounts {
+  return {
+    positive: sum.positive + more.positive,
+    neutral: sum.neutral + more.neutral,
+    negative: sum.negative + more.negative,
+    unread: sum.unread + more.unread,
+  }
+}
+
+/** How every watch stands in the time shown: its count against the usual, its net sentiment, its course. */
+export async function standings(
+  parts: Pick<Context, 'db' | 'now'>,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<StandingsAnswer> {
+  const context = await lensContext(parts, reader)
+  const period = shownPeriod(lensOf(query), context)
+  const starts = periodStarts(period, usualPeriods, context.zone)
+  // Twice as many points as periods make the small line.
+  const halves = starts.flatMap((at, i) => [at, (at + (starts[i + 1] ?? period.to)) / 2])
+  const rows = await watchPeriods(parts.db, { reader, starts: halves, end: period.to })
+  const watches = await parts.db.rows<{ id: number }>(
+    'SELECT id FROM watches WHERE brand_id = $1 AND deleted_at IS NULL ORDER BY id',
+    [reader.brandId],
+  )
+  const byWatch = new Map<number, WatchPeriod[]>()
+  for (const row of rows) byWatch.set(row.watch, [...(byWatch.get(row.watch) ?? []), row])
+  return {
+    range: printPeriod(period),
+    watches: watches.map(({ id }) => standing(id, byWatch.get(id) ?? [], halves.length)),
+  }
+}
+
+function standing(id: number, rows: readonly WatchPeriod[], halves: number): WatchStanding {
+  const spark = new Array<number>(halves).fill(0)
+  let now = noMoods()
+  for (const row of rows) {
+    spark[row.period] = total(row)
+    if (row.period >= halves - 2) now = addMoods(now, row)
+  }
+  const whole = Array.from({ length: halves / 2 }, (_, i) => spark[2 * i]! + spark[2 * i + 1]!)
+  return { id, count: total(now), usual: usualOf(total(now), whole.slice(0, -1)), net: netOf(now), spark }
+}

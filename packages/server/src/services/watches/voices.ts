@@ -1,0 +1,102 @@
+import { readVoice } from '@murrabel/core/measures'
+import {
+  standings as knownStandings,
+  voiceOrders,
+  type Standing,
+  type VoiceAnswer,
+  type VoiceOrder,
+  type VoicesAnswer,
+} from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import { lensVoices } from '../../store/queries/lensVoices.ts'
+import { audit } from '../brand/audit.ts'
+import { lensContext, lensOf } from '../entries/list.ts'
+import { netOf } from './standings.ts'
+
+const pageSize = 100
+
+/** Who speaks in a lens: what they said by mood, how often, how far it reached, and what that makes them. */
+export async function voices(
+  parts: Pick<Context, 'db' | 'now'>,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<VoicesAnswer> {
+  const lens = lensOf(query)
+  const context = await lensContext(parts, reader)
+  const order = voiceOrders.find((each) => each === query.by) ?? ('entries' satisfies VoiceOrder)
+  const standing = knownStandings.find((each) => each === query.standing) ?? null
+  const rows = await lensVoices(
+    parts.db,
+    { lens, context, reader },
+    { order, limit: pageSize, kept: query.kept === '1', standing },
+  )
+  const watches = await watchesOf(
+    parts,
+    reader,
+    rows.map((row) => row.id),
+  )
+  return {
+    voices: rows.map(({ voices: _all, first, last, ...row }): VoiceAnswer => {
+      const { entries, habit, leaning } = readVoice(row)
+      return {
+        ...row,
+        first: first.toISOString(),
+        last: last.toISOString(),
+        entries,
+        habit,
+        leaning,
+        net: netOf(row),
+        watches: watches.filter((w) => w.voice === row.id).map(({ id, name, n }) => ({ id, name, n })),
+      }
+    }),
+    total: rows[0]?.voices ?? 0,
+  }
+}
+
+/** On which watches these voices were caught. */
+function watchesOf(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  ids: readonly number[],
+): Promise<{ voice: number; id: number; name: string; n: number }[]> {
+  return db.rows(
+    `SELECT e.account_id AS voice, w.id, w.name, count(*) AS n FROM entries e JOIN mentions m ON m.entry_id = e.id JOIN watches w ON w.id = m.watch_id
+     WHERE e.account_id = ANY($1::bigint[]) AND e.brand_id = $2 AND e.direction = 'in' AND w.deleted_at IS NULL
+       AND ($3::int[] IS NULL OR e.place_id = ANY($3)) AND ($4::int[] IS NULL OR e.profile_id = ANY($4))
+     GROUP BY 1, 2, 3 ORDER BY 4 DESC`,
+    [ids, reader.brandId, reader.placeIds, reader.profileIds],
+  )
+}
+
+export interface VoiceChange {
+  standing?: Standing | null
+  note?: string
+  kept?: boolean
+}
+
+/** Says what a voice is to the brand; answers what it was, so that it can be taken back. */
+export async function changeVoice(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  id: number,
+  change: VoiceChange,
+): Promise<Required<VoiceChange>> {
+  return db.inTransaction(async (tx) => {
+    const before = await db.one<Required<VoiceChange>>(
+      'SELECT standing, note, kept FROM accounts WHERE id = $1 AND brand_id = $2 FOR UPDATE',
+      [id, reader.brandId],
+      tx,
+    )
+    if (!before) throw new Refusal('notFound')
+    const after = { ...before, ...change }
+    await db.rows(
+      'UPDATE accounts SET standing = $2, note = $3, kept = $4 WHERE id = $1',
+      [id, after.standing, after.note, after.kept],
+      tx,
+    )
+    await audit(db, reader, 'changeVoice', `account ${id}`, { before, after }, tx)
+    return before
+  })
+}

@@ -1,0 +1,56 @@
+import type { MoodCounts, Standing, VoiceOrder } from '@murrabel/contract'
+import type { Database } from '../database.ts'
+import type { LensQuestion } from './lensSlices.ts'
+import { lensWhere } from './lensWhere.ts'
+
+export interface VoiceRow extends MoodCounts {
+  id: number
+  name: string
+  handle: string | null
+  network: string
+  channel: string
+  reach: number
+  first: Date
+  last: Date
+  activeDays: number
+  standing: Standing | null
+  note: string
+  kept: boolean
+  voices: number
+}
+
+const orders: Record<VoiceOrder, string> = {
+  entries: 'n DESC, reach DESC',
+  reach: 'reach DESC, n DESC',
+  sour: 'negative - positive DESC, n DESC',
+  sweet: 'positive - negative DESC, n DESC',
+  last: 'last DESC',
+}
+
+/** Who speaks in a lens, and how: one row an account. `voices` says how many there are in all. */
+export function lensVoices(
+  db: Database,
+  { lens, context, reader }: LensQuestion,
+  {
+    order,
+    limit,
+    kept,
+    standing,
+  }: { order: VoiceOrder; limit: number; kept: boolean; standing: Standing | null },
+): Promise<VoiceRow[]> {
+  const { from, where } = lensWhere(lens, context, reader)
+  const zone = where.bind(context.zone)
+  const only = [kept ? 'a.kept' : 'true', standing ? `a.standing = ${where.bind(standing)}` : 'true'].join(
+    ' AND ',
+  )
+  return db.rows<VoiceRow>(
+    `SELECT v.*, a.name, a.handle, a.network, a.standing, a.note, a.kept, count(*) OVER ()::int AS voices FROM (
+       SELECT id, count(*) AS n, min(channel) AS channel, sum(reach)::int AS reach, min(at) AS first, max(at) AS last,
+         count(DISTINCT (at AT TIME ZONE ${zone}::text)::date)::int AS "activeDays",
+         count(*) FILTER (WHERE sentiment = 'positive') AS positive, count(*) FILTER (WHERE sentiment = 'neutral') AS neutral,
+         count(*) FILTER (WHERE sentiment = 'negative') AS negative, count(*) FILTER (WHERE sentiment = 'unread') AS unread
+       FROM (SELECT e.account_id AS id, e.channel, e.reach, e.at, e.sentiment FROM ${from} WHERE e.account_id IS NOT NULL AND ${where.toString()}) said
+       GROUP BY 1) v JOIN accounts a ON a.id = v.id WHERE ${only} ORDER BY ${orders[order]}, v.id LIMIT ${where.bind(limit)}`,
+    where.values,
+  )
+}

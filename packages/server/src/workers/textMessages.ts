@@ -1,0 +1,73 @@
+/** A question to the database: what to read, with its bound values. */
+export interface TextQuery {
+  sql: string
+  values: unknown[]
+}
+
+export interface PhrasesQuestion {
+  kind: 'phrases'
+  /** Rows of id, text and sentiment, the newest first; of the background, id and text. */
+  front: TextQuery
+  back: TextQuery
+  /** Words not to be told. */
+  without: string[]
+  limit: number
+}
+
+export interface FoundPhrase {
+  words: string[]
+  /** As written in most of the entries looked at for it. */
+  written: string
+  count: number
+  before: number
+  z: number
+  positive: number
+  neutral: number
+  negative: number
+  unread: number
+}
+
+export interface PhrasesFound {
+  phrases: FoundPhrase[]
+  front: number
+  back: number
+  /** Ids of the foreground, the most telling first. */
+  ranked: number[]
+}
+
+export interface TunerQuestion {
+  kind: 'tuner'
+  /** Rows of id, title, text, language, channel, voice and at, the newest first. */
+  entries: TextQuery
+  /** A watch without its id. */
+  query: unknown
+  /** Ids and what was said of them. */
+  marks: [number, boolean][]
+  others: { id: number; query: unknown }[]
+  sample: number
+}
+
+export interface TunerFound {
+  hits: number
+  searched: number
+  /** Times of the hits, epoch milliseconds. */
+  times: number[]
+  channels: [string, number][]
+  languages: [string, number][]
+  overlap: [number, number][]
+  onTopic: number
+  marked: number
+  missing: number
+  exclusions: {
+    term: string
+    offTopicRemoved: number
+    onTopicLost: number
+    removed: number
+    unmarked: number[]
+  }[]
+  additions: { term: string; onTopicWith: number; hitsWith: number; fresh: number; sample: number[] }[]
+  sample: { id: number; spans: { start: number; end: number }[] }[]
+}
+
+export type TextQuestion = PhrasesQuestion | TunerQuestion
+export type TextAnswer<Q extends TextQuestion> = Q extends PhrasesQuestion ? PhrasesFound : TunerFound

@@ -1,0 +1,29 @@
+import { parentPort, workerData } from 'node:worker_threads'
+import pg from 'pg'
+import { findPhrases } from './findPhrases.ts'
+import { tuneWatch } from './tuneWatch.ts'
+import type { TextQuery, TextQuestion } from './textMessages.ts'
+
+/**
+ * Reads and counts texts beside the server's own thread: a hundred thousand entries take seconds, in which nobody else
+ * is to wait. It has a connection of its own, so that no text crosses between threads.
+ */
+pg.types.setTypeParser(pg.types.builtins.INT8, Number)
+const pool = new pg.Pool({ connectionString: String(workerData), max: 2 })
+// A connection that breaks while idle is made again for the next question.
+pool.on('error', () => {})
+
+async function read<Row>({ sql, values }: TextQuery): Promise<Row[]> {
+  const { rows } = await pool.query(sql, values)
+  return rows as Row[]
+}
+
+parentPort?.on('message', async ({ id, question }: { id: number; question: TextQuestion }) => {
+  try {
+    const answer =
+      question.kind === 'phrases' ? await findPhrases(read, question) : await tuneWatch(read, question)
+    parentPort?.postMessage({ id, answer })
+  } catch (error) {
+    parentPort?.postMessage({ id, error: error instanceof Error ? error.message : String(error) })
+  }
+})
