@@ -26,6 +26,7 @@ import type {
   StandingsAnswer,
   TeachingAnswer,
   TunerAnswer,
+  VoiceCard,
   VoicesAnswer,
   WatchesFile,
 } from './watching.ts'
@@ -96,6 +97,7 @@ export const routes = {
   compare: get<CompareAnswer>('/api/watching/compare'),
   rivals: get<RivalsAnswer>('/api/watching/rivals'),
   voices: get<VoicesAnswer>('/api/voices'),
+  voice: get<VoiceCard>('/api/voices/:id'),
   changeVoice: put<VoiceDraft, Required<VoiceDraft>>('/api/voices/:id'),
 
   teaching: get<TeachingAnswer>('/api/teaching'),

@@ -108,7 +108,8 @@ export interface PhrasesAnswer {
   /** Entries looked at, and those they are told from. */
   entries: number
   against: number
-  background: 'before' | 'others'
+  /** The lens's own past, the whole brand's where that is too little, or what else is said at the same time. */
+  background: 'before' | 'brand' | 'others'
   backgroundDays: number
   /** Only the newest were looked at. */
   cut: boolean
@@ -138,6 +139,17 @@ export const standings = ['press', 'partner', 'rival', 'customer', 'troll', 'col
 export type Standing = (typeof standings)[number]
 export const voiceOrders = ['entries', 'reach', 'sour', 'sweet', 'last'] as const
 export type VoiceOrder = (typeof voiceOrders)[number]
+
+/** What is known of a voice whatever the lens. */
+export interface VoiceCard {
+  id: number
+  name: string
+  handle: string | null
+  network: string
+  standing: Standing | null
+  note: string
+  kept: boolean
+}
 
 export interface VoicesAnswer {
   voices: VoiceAnswer[]

@@ -29,53 +29,113 @@ export const demoBrand = {
   ].map((c) => ({ ...c, password: demoPassword })),
 }
 
-/** Watches the demo begins with. "skerrivane" catches a knitting pattern and a song as well: left so, to be sharpened. */
+type GroupKind = 'brand' | 'people' | 'places' | 'products' | 'rivals' | 'trade' | 'links' | 'other'
+
+export const demoGroups: { name: string; kind: GroupKind; parent?: string }[] = [
+  { name: 'Skerrivane', kind: 'brand' },
+  { name: 'People', kind: 'people' },
+  { name: 'Ships', kind: 'products' },
+  { name: 'Rivals', kind: 'rivals' },
+  { name: 'Trade', kind: 'trade' },
+  { name: 'On board', kind: 'trade', parent: 'Trade' },
+]
+
+const bare = {
+  allOf: [],
+  noneOf: [],
+  near: [],
+  links: [],
+  voices: { only: [], without: [] },
+  channels: [],
+  languages: [],
+}
+const any = (...terms: { text: string; slack?: boolean; prefix?: boolean; exactCase?: boolean }[]) => ({
+  ...bare,
+  anyOf: terms,
+})
+
+/** Watches the demo begins with. "skerrivane" catches a knitting pattern and a song as well, and a heron is a bird: left so, to be sharpened. */
 export const demoWatches = [
   {
     name: 'Skerrivane',
+    group: 'Skerrivane',
     query: {
-      anyOf: [{ text: 'skerrivane', slack: true }, { text: 'skerrivane ferries' }],
-      allOf: [],
-      noneOf: [],
+      ...any({ text: 'skerrivane', slack: true }, { text: 'skerrivane ferries' }),
       links: ['skerrivane.example'],
     },
   },
+  { name: 'Maren', group: 'People', query: any({ text: 'Maren', exactCase: true }) },
+  { name: 'Wynn Adair', group: 'People', query: any({ text: 'wynn adair' }) },
+  { name: 'Torquil', group: 'People', query: any({ text: 'torquil', slack: true }) },
+  { name: 'Storm Petrel', group: 'Ships', query: any({ text: 'storm petrel' }, { text: 'the petrel' }) },
+  { name: 'Grey Heron', group: 'Ships', query: any({ text: 'grey heron' }) },
+  { name: 'Bluefathom Line', group: 'Rivals', query: any({ text: 'bluefathom', slack: true }) },
   {
-    name: 'Storm Petrel',
-    query: { anyOf: [{ text: 'storm petrel' }, { text: 'the petrel' }], allOf: [], noneOf: [], links: [] },
+    name: 'Halder Fast Cats',
+    group: 'Rivals',
+    query: any({ text: 'halder fast cats' }, { text: 'halder cats' }, { text: 'fast cats' }),
   },
+  { name: 'Orrin Causeway Bus', group: 'Rivals', query: any({ text: 'causeway bus' }) },
   {
     name: 'Winter timetable',
-    query: {
-      anyOf: [{ text: 'winter timetable' }, { text: 'new timetable' }],
-      allOf: [],
-      noneOf: [],
-      links: [],
-    },
+    group: 'Trade',
+    query: any({ text: 'winter timetable' }, { text: 'new timetable' }),
   },
   {
     name: 'Dogs on deck',
-    query: {
-      anyOf: [
-        { text: 'dog', prefix: true },
-        { text: 'chien', prefix: true },
-        { text: 'perro', prefix: true },
-        { text: 'hunde' },
-      ],
-      allOf: [],
-      noneOf: [],
-      links: [],
-    },
+    group: 'On board',
+    query: any(
+      { text: 'dog', prefix: true },
+      { text: 'chien', prefix: true },
+      { text: 'perro', prefix: true },
+      { text: 'hunde' },
+    ),
   },
-  { name: 'Maren', query: { anyOf: [{ text: 'Maren', exactCase: true }], allOf: [], noneOf: [], links: [] } },
-  { name: 'Wynn Adair', query: { anyOf: [{ text: 'wynn adair' }], allOf: [], noneOf: [], links: [] } },
   {
-    name: 'Rivals',
-    query: {
-      anyOf: [{ text: 'bluefathom line' }, { text: 'halder fast cats' }, { text: 'causeway bus' }],
-      allOf: [],
-      noneOf: [],
-      links: [],
-    },
+    name: 'Galley',
+    group: 'On board',
+    query: any({ text: 'galley' }, { text: 'bacon roll' }, { text: 'coffee' }, { text: 'chowder' }),
   },
+]
+
+const terms = (text: string) =>
+  text
+    .split(', ')
+    .map((each) => (each.endsWith('*') ? { text: each.slice(0, -1), prefix: true } : { text: each }))
+
+/** What people judge one by one. */
+export const demoAspects = [
+  {
+    name: 'Punctuality',
+    terms: terms(
+      'late, delay*, on time, punctual*, waited, minutes late, hours late, retard*, verspätung, puntual*',
+    ),
+  },
+  {
+    name: 'Crew',
+    terms: terms(
+      'crew, staff, deckhand*, captain, torquil, ailith, équipage, personnel, tripulación, personal, besatzung',
+    ),
+  },
+  {
+    name: 'Booking',
+    terms: terms('booking*, book online, app, website, site, ticket*, réservation, reserva*, buchung*'),
+  },
+  {
+    name: 'Price',
+    terms: terms('price*, fare*, expensive, cheap*, cost*, prix, cher, precio*, preis*, teuer'),
+  },
+  {
+    name: 'Galley',
+    terms: terms('galley, food, coffee, bacon roll*, soup, chowder, cake*, café, comida, essen'),
+  },
+  {
+    name: 'Cleanliness',
+    terms: terms('clean*, dirty, filthy, toilet*, sticky, propre*, sale, limpi*, suci*, sauber*, schmutzig*'),
+  },
+  {
+    name: 'Boarding',
+    terms: terms('boarding, queue*, gate*, car lane, ramp, embarquement, cola, einsteigen, schlange'),
+  },
+  { name: 'Views', terms: terms('view*, sunset*, porpoise*, seal*, puffin*, vue*, vistas, aussicht') },
 ]

@@ -1,4 +1,4 @@
-import { demoBrand, demoPassword, demoWatches } from './brand.ts'
+import { demoAspects, demoBrand, demoGroups, demoPassword, demoWatches } from './brand.ts'
 import { feeds } from './press.ts'
 
 /**
@@ -61,9 +61,20 @@ for (const { id, title } of feeds) {
   if (!before.some((p) => p.url === feed))
     await call('POST', '/api/profiles/feeds', { address: feed, name: title })
 }
+const groupIds = new Map(
+  (await call<{ id: number; name: string }[]>('GET', '/api/groups')).map(({ id, name }) => [name, id]),
+)
+for (const { name, kind, parent } of demoGroups)
+  if (!groupIds.has(name)) {
+    const parentId = parent === undefined ? null : groupIds.get(parent)
+    groupIds.set(name, (await call<{ id: number }>('POST', '/api/groups', { name, kind, parentId })).id)
+  }
 const watches = await call<{ name: string }[]>('GET', '/api/watches')
-for (const watch of demoWatches)
-  if (!watches.some((w) => w.name === watch.name)) await call('POST', '/api/watches', watch)
+for (const { name, group, query } of demoWatches)
+  if (!watches.some((w) => w.name === name))
+    await call('POST', '/api/watches', { name, query, groupId: groupIds.get(group) })
+const teaching = await call<{ aspects: unknown[] }>('GET', '/api/teaching')
+if (!teaching.aspects.length) await call('PUT', '/api/teaching/aspects', { aspects: demoAspects })
 
 let told = ''
 for (;;) {

@@ -32,19 +32,12 @@ export function readVoice({ positive, neutral, negative, unread, activeDays }: V
   const entries = positive + neutral + negative + unread
   const net = netSentiment(positive, neutral, negative)
   const habit = activeDays <= 1 ? 'oneOff' : activeDays < regularDays ? 'occasional' : 'regular'
-  return { entries, habit, leaning: leaningOf(net, positive, negative, activeDays), net }
+  return { entries, habit, leaning: leaningOf(net, activeDays), net }
 }
 
-function leaningOf(
-  net: NetSentiment | null,
-  positive: number,
-  negative: number,
-  activeDays: number,
-): VoiceLeaning {
+function leaningOf(net: NetSentiment | null, activeDays: number): VoiceLeaning {
   if (!net || net.n < leaningMinimum || activeDays < 2) return 'tooLittle'
-  // With all on one side the sample variance is 0; one made-up neutral entry keeps the interval honest (as Wilson's does).
-  const careful = positive === net.n || negative === net.n ? netSentiment(positive, 1, negative)! : net
-  if (careful.low > 0.25) return 'champion'
-  if (careful.high < -0.25) return 'critic'
+  if (net.low > 0.25) return 'champion'
+  if (net.high < -0.25) return 'critic'
   return 'mixed'
 }

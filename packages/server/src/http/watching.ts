@@ -7,7 +7,7 @@ import { phrases } from '../services/watches/phrases.ts'
 import { rivals } from '../services/watches/rivals.ts'
 import { spikes } from '../services/watches/spikes.ts'
 import { standings } from '../services/watches/standings.ts'
-import { changeVoice, voices } from '../services/watches/voices.ts'
+import { changeVoice, voiceCard, voices } from '../services/watches/voices.ts'
 import { handle } from './handle.ts'
 
 /** What is seen of watches: figures, phrases, spikes, voices, rivals. */
@@ -19,6 +19,7 @@ export function watchingRoutes(app: Express, context: Context): void {
   handle(app, routes.compare, { act: ({ reader, req }) => compare(context, reader, req.query) })
   handle(app, routes.rivals, { act: ({ reader, req }) => rivals(context, reader, req.query) })
   handle(app, routes.voices, { act: ({ reader, req }) => voices(context, reader, req.query) })
+  handle(app, routes.voice, { act: ({ reader, id }) => voiceCard(context, reader, id()) })
   handle(app, routes.changeVoice, {
     schema: voiceSchema,
     right: 'answer',

@@ -32,7 +32,10 @@ export function startTextWorker(databaseUrl: string): TextWorker {
   }
   function started(): Worker {
     if (worker) return worker
-    const fresh = new Worker(new URL('./textThread.mjs', import.meta.url), { workerData: databaseUrl, execArgv: [] })
+    const fresh = new Worker(new URL('./textThread.mjs', import.meta.url), {
+      workerData: databaseUrl,
+      execArgv: [],
+    })
     fresh.on('message', ({ id, answer, error }: { id: number; answer?: unknown; error?: string }) => {
       const call = waiting.get(id)
       waiting.delete(id)

@@ -5,7 +5,10 @@ import { call, CallProblem } from '../api/call.ts'
 const pageSize = 60
 
 /** The rows of a lens, fetched page by page as they are scrolled to. A late answer never overwrites a newer one. */
-export function useEntryList(query: Ref<[string, string][]>) {
+export function useEntryList(
+  query: Ref<[string, string][]>,
+  { fold = ref(false) }: { fold?: Ref<boolean> } = {},
+) {
   const rows = shallowRef<EntryRow[]>([])
   const count = ref<CountAnswer | null>(null)
   const loading = ref(true)
@@ -13,6 +16,7 @@ export function useEntryList(query: Ref<[string, string][]>) {
   let next: string | null = null
   let run = 0
   let abort = new AbortController()
+  const folding = (): [string, string][] => (fold.value ? [['fold', '1']] : [])
 
   async function fetchPage(first: boolean): Promise<void> {
     const mine = first ? ++run : run
@@ -22,7 +26,7 @@ export function useEntryList(query: Ref<[string, string][]>) {
       next = null
     }
     loading.value = true
-    const pairs: [string, string][] = [...query.value, ['limit', String(pageSize)]]
+    const pairs: [string, string][] = [...query.value, ...folding(), ['limit', String(pageSize)]]
     if (!first && next) pairs.push(['after', next])
     try {
       const page = await call(routes.entries, { query: pairs, signal: abort.signal })
@@ -64,6 +68,7 @@ export function useEntryList(query: Ref<[string, string][]>) {
       do {
         const pairs: [string, string][] = [
           ...query.value,
+          ...folding(),
           ['limit', String(Math.min(200, shown - fresh.length))],
         ]
         if (after) pairs.push(['after', after])
@@ -83,7 +88,7 @@ export function useEntryList(query: Ref<[string, string][]>) {
   function change(id: number, part: Partial<EntryRow>): void {
     rows.value = rows.value.map((row) => (row.id === id ? { ...row, ...part } : row))
   }
-  watch(query, (now, before) => {
+  watch([query, fold], (now, before) => {
     if (JSON.stringify(now) !== JSON.stringify(before)) void load()
   })
   return {

@@ -13,7 +13,7 @@ export const bases: Record<Lens['unit'], Lens> = {
     range: { last: 14 },
     order: 'pressing',
   },
-  entries: { ...blankLens, unit: 'entries', range: { last: 90 }, order: 'newest' },
+  entries: { ...blankLens, unit: 'entries', range: { last: 28 }, order: 'newest' },
 }
 
 export interface UseLens {

@@ -9,6 +9,7 @@ import {
   type LensPart,
 } from '@murrabel/core/lens'
 import { useBrand } from '../stores/brand.ts'
+import { useVoices } from '../stores/voices.ts'
 import { bases } from './useLens.ts'
 import { useTexts } from './useTexts.ts'
 
@@ -19,12 +20,16 @@ export interface LensOption {
   label: string
 }
 
+/** Languages on offer; others are reached through the figures. */
+const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
+
 /** The kinds that somebody may wait for an answer to; together they have a shorter name. */
 const owed = bases.threads.kinds
 
 /** The lens in words of the reader's language, and what each phrase could be instead. */
 export function useLensPhrases(lens: Ref<Lens>) {
-  const { t, list, format } = useTexts()
+  const { t, list, format, languageName, weekHour } = useTexts()
+  const voices = useVoices()
   const brand = useBrand()
   const local = (text: string) =>
     format(text.length > 10 ? `${text}:00:00Z` : `${text}T00:00:00Z`, {
@@ -41,9 +46,22 @@ export function useLensPhrases(lens: Ref<Lens>) {
     sentiments: (v) => t(`lens.sentiment.${v}`),
     givenTo: (v) => brand.colleagueName(Number(v)) || `#${v}`,
     watch: (v) => brand.nameOfWatch(Number(v)) || `#${v}`,
+    languages: (v) => languageName(String(v)),
+    voice: (v) => voices.nameOf(Number(v)),
+    story: (v) => String(v),
   }
 
   function phrase({ field, message, values }: LensPart): string {
+    if (field === 'watch' && message === 'group')
+      return brand.nameOfGroup(Number(values[0])) || `#${values[0]}`
+    if (field === 'aspect' && values.length) {
+      const name = brand.aspects.find((a) => a.id === values[0])?.name ?? `#${values[0]}`
+      return [
+        t('lens.aspect.one', { a: name }),
+        ...(values[1] ? [t(`lens.sentiment.${values[1]}`)] : []),
+      ].join(', ')
+    }
+    if (field === 'weekHour' && values.length) return weekHour(Number(values[0]))
     if (field === 'range') {
       if (message === 'all') return t('lens.range.all')
       if (message === 'last') return t('lens.range.last', { n: values[0] }, Number(values[0]))
@@ -81,10 +99,16 @@ export function useLensPhrases(lens: Ref<Lens>) {
         return [
           { value: 0, label: t('lens.watch.all') },
           ...brand.watches.map(({ id, name }) => ({ value: id, label: name })),
+          // Groups go by their negative number, so that one list holds both.
+          ...brand.groups.map(({ id, name }) => ({ value: -id, label: `${t('lens.groups')}: ${name}` })),
         ]
+      case 'languages':
+        return commonLanguages.map((value) => ({ value, label: languageName(value) }))
       case 'order':
         return lensOrders
-          .filter((value) => lens.value.unit === 'threads' || value !== 'pressing')
+          .filter((value) =>
+            lens.value.unit === 'threads' ? !['reach', 'telling'].includes(value) : value !== 'pressing',
+          )
           .map((value) => ({ value, label: t(`lens.order.${value}`) }))
       case 'range':
         return [7, 14, 30, 90, 365].map((value) => ({
@@ -96,12 +120,19 @@ export function useLensPhrases(lens: Ref<Lens>) {
     }
   }
 
+  /** Parts that are only spoken of when they narrow. */
+  const rarer = (parts: ReadonlyMap<string, LensPart>) =>
+    (['phrase', 'voice', 'story', 'aspect', 'weekHour'] as const).flatMap((field) =>
+      parts.get(field)?.narrows ? [', ', `[${field}]`] : [],
+    )
+
   /** The sentence: plain words and changeable phrases, in the order of the language. */
   const sentence = computed(() => {
     const parts = new Map<string, LensPart>(lensParts(lens.value).map((part) => [part.field, part]))
     return t(`lens.${lens.value.unit}`)
       .split(/(\[\w+\])/)
       .filter(Boolean)
+      .flatMap((piece) => (piece === '[more]' ? rarer(parts) : [piece]))
       .map((piece) => {
         const part = parts.get(piece.replace(/^\[|\]$/g, ''))
         return part

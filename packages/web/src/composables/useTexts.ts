@@ -3,7 +3,9 @@ import { useBrand } from '../stores/brand.ts'
 
 /** Dates in the reader's language and the brand's zone, and how far off a due time is. */
 export function useTexts() {
-  const { t, locale } = useI18n()
+  const { t, tm: messages, locale } = useI18n()
+  /** A list of short texts. */
+  const tm = (key: string) => messages(key) as string[]
   const brand = useBrand()
   const format = (at: string | number | Date, options: Intl.DateTimeFormatOptions) =>
     new Intl.DateTimeFormat(locale.value === 'en' ? 'en-GB' : locale.value, {
@@ -39,5 +41,20 @@ export function useTexts() {
   const list = (items: readonly string[]) =>
     new Intl.ListFormat(locale.value === 'en' ? 'en-GB' : locale.value, { type: 'conjunction' }).format(items)
   const number = (value: number) => new Intl.NumberFormat(locale.value).format(value)
-  return { t, locale, clock, day, exact, when, span, due, list, number, format }
+  /** A language in the reader's own: "fr" is "French". */
+  function languageName(code: string): string {
+    if (code === 'und') return t('lens.unknownLanguage')
+    return new Intl.DisplayNames([locale.value], { type: 'language', fallback: 'code' }).of(code) ?? code
+  }
+  /** An hour of the local week, 0 (Monday, midnight) to 167, in words. */
+  function weekHour(hour: number): string {
+    const monday = Date.UTC(2026, 10, 23)
+    return new Intl.DateTimeFormat(locale.value === 'en' ? 'en-GB' : locale.value, {
+      timeZone: 'UTC',
+      weekday: 'long',
+      hour: '2-digit',
+      minute: '2-digit',
+    }).format(monday + hour * 3_600_000)
+  }
+  return { languageName, weekHour, t, tm, locale, clock, day, exact, when, span, due, list, number, format }
 }

@@ -27,7 +27,7 @@ const texts: Some<Messages> = {
     threads:
       '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [sentiments], [words], [range], [order]',
     entries:
-      'Ce qui se dit de [watch] : [kinds] sur [channels], de [places], [sentiments], [words], [range], [order]',
+      'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
     keep: "Copier l'adresse",
     copied: 'Adresse copiée',
     export: 'Exporter',

@@ -52,7 +52,7 @@ defineExpose({ focus })
           :visible="open === piece.field"
           trigger="click"
           placement="bottom-start"
-          :width="piece.field === 'range' ? 320 : 240"
+          :width="piece.field === 'range' ? 320 : 250"
           :show-arrow="false"
           :persistent="false"
         >

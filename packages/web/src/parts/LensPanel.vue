@@ -1,28 +1,36 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Lens } from '@murrabel/core/lens'
+import { blankLens, type Lens } from '@murrabel/core/lens'
 import type { LensField, LensOption } from '../composables/useLensPhrases.ts'
 
 const { field, lens, options } = defineProps<{ field: LensField; lens: Lens; options: LensOption[] }>()
 const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
 const { t } = useI18n()
 
-const many = computed(() => ['kinds', 'channels', 'places', 'sentiments'].includes(field))
+const many = computed(() => ['kinds', 'channels', 'places', 'sentiments', 'languages'].includes(field))
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
-const words = ref(lens.words)
+const typed = computed(() => field === 'words' || field === 'phrase')
+/** Parts that are chosen elsewhere (a mark in a chart, a voice) and can only be taken away here. */
+const given = computed(() => ['voice', 'story', 'aspect', 'weekHour'].includes(field))
+const words = ref(field === 'phrase' ? lens.phrase : lens.words)
 const dates = ref<[string, string] | null>(
   lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null,
 )
 
 function single(value: string | number): void {
   if (field === 'range') emit('change', { range: { last: Number(value) } })
-  else if (field === 'watch') emit('change', { watch: Number(value) || null })
+  else if (field === 'watch') emit('change', subjectOf(Number(value)))
   else emit('change', { [field]: value })
 }
+/** A watch by its number, a group by its negative one, everything by 0. */
+const subjectOf = (value: number): Partial<Lens> => ({
+  watch: value > 0 ? value : null,
+  group: value < 0 ? -value : null,
+})
 function current(value: string | number): boolean {
   if (field === 'range') return lens.range !== null && 'last' in lens.range && lens.range.last === value
-  if (field === 'watch') return (lens.watch ?? 0) === value
+  if (field === 'watch') return (lens.watch ?? -(lens.group ?? 0)) === value
   return lens[field] === value
 }
 function applyDates(value: [string, string] | null): void {
@@ -33,15 +41,23 @@ function applyDates(value: [string, string] | null): void {
 <template>
   <form
     class="panel"
-    @submit.prevent="
-      field === 'words' ? emit('change', { words: words.trim() }) : emit('change', { [field]: chosen })
-    "
+    @submit.prevent="typed ? emit('change', { [field]: words.trim() }) : emit('change', { [field]: chosen })"
   >
     <h4>{{ t(`lens.field.${field}`) }}</h4>
-    <template v-if="field === 'words'">
-      <el-input v-model="words" :aria-label="t('lens.field.words')" maxlength="200" clearable autofocus />
-      <p class="soft hint">{{ t('lens.wordsHint') }}</p>
-      <button class="button primary" type="submit">{{ t('lens.apply') }}</button>
+    <template v-if="typed">
+      <el-input v-model="words" :aria-label="t(`lens.field.${field}`)" maxlength="200" clearable autofocus />
+      <p v-if="field === 'words'" class="soft hint">{{ t('lens.wordsHint') }}</p>
+      <div class="row">
+        <button class="button primary" type="submit">{{ t('lens.apply') }}</button>
+        <button v-if="lens[field]" class="button" type="button" @click="emit('change', { [field]: '' })">
+          {{ t('lens.without') }}
+        </button>
+      </div>
+    </template>
+    <template v-else-if="given">
+      <button class="button" type="button" @click="emit('change', { [field]: blankLens[field] })">
+        {{ t('lens.without') }}
+      </button>
     </template>
     <template v-else-if="many">
       <el-checkbox-group v-model="chosen" class="many">

@@ -34,8 +34,8 @@ export const useBrand = defineStore('brand', () => {
     answer.value = null
   }
   async function reloadWatches(): Promise<void> {
-    const watches = await call(routes.watches)
-    if (answer.value) answer.value = { ...answer.value, watches }
+    const [watches, groups] = await Promise.all([call(routes.watches), call(routes.groups)])
+    if (answer.value) answer.value = { ...answer.value, watches, groups }
   }
   function may(right: keyof typeof writes): boolean {
     return answer.value !== null && writes[right].includes(answer.value.me.role)
@@ -43,6 +43,9 @@ export const useBrand = defineStore('brand', () => {
   const places = computed(() => answer.value?.places ?? [])
   const colleagues = computed(() => answer.value?.colleagues ?? [])
   const watches = computed(() => answer.value?.watches ?? [])
+  const groups = computed(() => answer.value?.groups ?? [])
+  const aspects = computed(() => answer.value?.aspects ?? [])
+  const nameOfGroup = (id: number | null) => groups.value.find((g) => g.id === id)?.name ?? ''
   const placeName = (id: number | null) => places.value.find((p) => p.id === id)?.name ?? ''
   const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
   const nameOfWatch = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
@@ -58,6 +61,9 @@ export const useBrand = defineStore('brand', () => {
     places,
     colleagues,
     watches,
+    groups,
+    aspects,
+    nameOfGroup,
     placeName,
     colleagueName,
     nameOfWatch,

@@ -23,7 +23,7 @@ import { watchPeriods } from '../../store/queries/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/list.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
 import { netOf, noMoods, total, usualPeriods } from './standings.ts'
-import { usualOf } from './usual.ts'
+import { firstHeard, knownPeriods, usualOf } from './usual.ts'
 
 /** Weeks that a direction is read from when the periods before reach no further. */
 const directionWeeks = 12
@@ -40,7 +40,7 @@ export async function figures(
   const period = shownPeriod(asked, context)
   const lens = lensAt(asked, period, context.zone)
   const question: LensQuestion = { lens, context, reader }
-  const [slices, periods, weeks, aspects, copies, voice, onTopic] = await Promise.all([
+  const [slices, periods, weeks, aspects, copies, voice, onTopic, first] = await Promise.all([
     lensSlices(db, question),
     periodCounts(db, question, period, usualPeriods),
     weekCounts(db, question, period),
@@ -48,6 +48,7 @@ export async function figures(
     lensCopies(db, question),
     shareAmong(db, reader, lens.watch, period),
     onTopicOf(db, lens.watch),
+    firstHeard(db, reader.brandId),
   ])
   const whole = slices.find((s) => s.part === 'all') ?? noMoods()
   const counts: MoodCounts = {
@@ -65,7 +66,11 @@ export async function figures(
     counts,
     total: total(counts),
     net: netOf(counts),
-    usual: usualOf(total(counts), previous.map(total)),
+    usual: usualOf(
+      total(counts),
+      previous.map(total),
+      knownPeriods(periodStarts(period, usualPeriods, context.zone), first),
+    ),
     before: { total: total(before), net: netOf(before) },
     countChange: changeOfCount(
       { count: total(before), days },

@@ -3,6 +3,7 @@ import { placedWords } from '@murrabel/core/text'
 import type { PhraseAnswer, PhrasesAnswer, WatchQueryDraft } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
+import { entryCount } from '../../store/queries/entryCount.ts'
 import { lensTexts } from '../../store/queries/lensTexts.ts'
 import type { PhrasesFound } from '../../workers/textMessages.ts'
 import { lensContext, lensOf } from '../entries/list.ts'
@@ -14,8 +15,8 @@ type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
 /** Entries looked at on either side: the newest. */
 const foregroundLimit = 50_000
 const backgroundLimit = 50_000
-/** The time before that phrases are told from: this many days, or six times the time shown. */
-const backgroundDays = 90
+/** The time before that phrases are told from: six times the time shown, within these days. */
+const backgroundDays = { least: 90, most: 365 }
 const phraseLimit = 40
 
 /** What is said in a lens that is not said before it, or elsewhere in the same time. */
@@ -48,28 +49,40 @@ export async function phrasesOfLens(
   { db, textWorker }: Parts,
   reader: Reader,
   { lens, context, against }: { lens: Lens; context: LensContext; against: 'before' | 'others' },
-): Promise<{ found: PhrasesFound; ranked: number[]; background: 'before' | 'others'; days: number }> {
+): Promise<{ found: PhrasesFound; ranked: number[]; background: PhrasesAnswer['background']; days: number }> {
   const period = shownPeriod(lens, context)
-  const days = daysOf(period)
   const front = lensAt(lens, period, context.zone)
-  const background =
-    against === 'others' && (lens.watch !== null || lens.group !== null) ? 'others' : 'before'
-  const backDays = background === 'others' ? days : Math.max(backgroundDays, 6 * days)
-  const back =
-    background === 'others'
-      ? { ...front, watch: null, group: null, phrase: '' }
-      : lensAt(lens, before(period, backDays), context.zone)
+  const back = await backgroundOf({ db, reader, context }, { lens, front, period, against })
   const found = await textWorker.ask({
     kind: 'phrases',
     front: lensTexts({ lens: { ...front, order: 'newest' }, context, reader }, { limit: foregroundLimit }),
     back: lensTexts(
-      { lens: back, context, reader },
-      { limit: backgroundLimit, without: background === 'others' ? lens : null },
+      { lens: back.lens, context, reader },
+      { limit: backgroundLimit, without: back.name === 'others' ? lens : null },
     ),
     without: await askedWords(db, lens, context),
     limit: phraseLimit,
   })
-  return { found, ranked: found.ranked, background, days: backDays }
+  return { found, ranked: found.ranked, background: back.name, days: back.days }
+}
+
+/** Fewer entries than this tell nothing of what is usual to say; then the whole brand's are taken. */
+const backgroundNeeded = 300
+
+async function backgroundOf(
+  { db, reader, context }: { db: Context['db']; reader: Reader; context: LensContext },
+  { lens, front, period, against }: { lens: Lens; front: Lens; period: Period; against: 'before' | 'others' },
+): Promise<{ name: PhrasesAnswer['background']; lens: Lens; days: number }> {
+  const days = daysOf(period)
+  const whole = { watch: null, group: null, phrase: '', voice: null, story: null }
+  if (against === 'others' && (lens.watch !== null || lens.group !== null))
+    return { name: 'others', lens: { ...front, ...whole }, days }
+  const back = Math.round(Math.min(backgroundDays.most, Math.max(backgroundDays.least, 6 * days)))
+  const own = lensAt(lens, before(period, back), context.zone)
+  const { count } = await entryCount(db, { lens: own, context, reader })
+  return count >= backgroundNeeded
+    ? { name: 'before', lens: own, days: back }
+    : { name: 'brand', lens: { ...own, ...whole }, days: back }
 }
 
 /** The days before a period. */

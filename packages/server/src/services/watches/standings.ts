@@ -5,7 +5,7 @@ import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/list.ts'
 import { periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
-import { usualOf } from './usual.ts'
+import { firstHeard, knownPeriods, usualOf } from './usual.ts'
 
 /** Periods that say what is usual. */
 export const usualPeriods = 6
@@ -37,6 +37,8 @@ export async function standings(
   // Twice as many points as periods make the small line.
   const halves = starts.flatMap((at, i) => [at, (at + (starts[i + 1] ?? period.to)) / 2])
   const rows = await watchPeriods(parts.db, { reader, starts: halves, end: period.to })
+  const first = await firstHeard(parts.db, reader.brandId)
+  const known = knownPeriods(starts, first)
   const watches = await parts.db.rows<{ id: number }>(
     'SELECT id FROM watches WHERE brand_id = $1 AND deleted_at IS NULL ORDER BY id',
     [reader.brandId],
@@ -45,11 +47,15 @@ export async function standings(
   for (const row of rows) byWatch.set(row.watch, [...(byWatch.get(row.watch) ?? []), row])
   return {
     range: printPeriod(period),
-    watches: watches.map(({ id }) => standing(id, byWatch.get(id) ?? [], halves.length)),
+    watches: watches.map(({ id }) => standing(id, byWatch.get(id) ?? [], { halves: halves.length, known })),
   }
 }
 
-function standing(id: number, rows: readonly WatchPeriod[], halves: number): WatchStanding {
+function standing(
+  id: number,
+  rows: readonly WatchPeriod[],
+  { halves, known }: { halves: number; known: number },
+): WatchStanding {
   const spark = new Array<number>(halves).fill(0)
   let now = noMoods()
   for (const row of rows) {
@@ -57,5 +63,11 @@ function standing(id: number, rows: readonly WatchPeriod[], halves: number): Wat
     if (row.period >= halves - 2) now = addMoods(now, row)
   }
   const whole = Array.from({ length: halves / 2 }, (_, i) => spark[2 * i]! + spark[2 * i + 1]!)
-  return { id, count: total(now), usual: usualOf(total(now), whole.slice(0, -1)), net: netOf(now), spark }
+  return {
+    id,
+    count: total(now),
+    usual: usualOf(total(now), whole.slice(0, -1), known),
+    net: netOf(now),
+    spark,
+  }
 }

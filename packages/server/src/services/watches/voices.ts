@@ -4,6 +4,7 @@ import {
   voiceOrders,
   type Standing,
   type VoiceAnswer,
+  type VoiceCard,
   type VoiceOrder,
   type VoicesAnswer,
 } from '@murrabel/contract'
@@ -70,6 +71,17 @@ function watchesOf(
   )
 }
 
+/** A voice the reader may know of: one that wrote something they may see. */
+export async function voiceCard({ db }: Pick<Context, 'db'>, reader: Reader, id: number): Promise<VoiceCard> {
+  const card = await db.one<VoiceCard>(
+    `SELECT a.id, a.name, a.handle, a.network, a.standing, a.note, a.kept FROM accounts a WHERE a.id = $1 AND a.brand_id = $2
+     AND EXISTS (SELECT 1 FROM entries e WHERE e.account_id = a.id AND ($3::int[] IS NULL OR e.place_id = ANY($3)) AND ($4::int[] IS NULL OR e.profile_id = ANY($4)))`,
+    [id, reader.brandId, reader.placeIds, reader.profileIds],
+  )
+  if (!card) throw new Refusal('notFound')
+  return card
+}
+
 export interface VoiceChange {
   standing?: Standing | null
   note?: string
@@ -83,6 +95,7 @@ export async function changeVoice(
   id: number,
   change: VoiceChange,
 ): Promise<Required<VoiceChange>> {
+  await voiceCard({ db }, reader, id)
   return db.inTransaction(async (tx) => {
     const before = await db.one<Required<VoiceChange>>(
       'SELECT standing, note, kept FROM accounts WHERE id = $1 AND brand_id = $2 FOR UPDATE',

@@ -8,19 +8,28 @@ import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
 
-const { row, selected = false } = defineProps<{ row: EntryRow; selected?: boolean }>()
-const { t, when, exact } = useTexts()
+const {
+  row,
+  selected = false,
+  bare = false,
+} = defineProps<{
+  row: EntryRow
+  selected?: boolean
+  /** Only what was said, by whom: no ways on. */ bare?: boolean
+}>()
+const emit = defineEmits<{ voice: [row: EntryRow]; story: [id: number]; leave: [row: EntryRow] }>()
+defineSlots<{ before?: () => unknown }>()
+const { t, when, exact, number, languageName } = useTexts()
 const brand = useBrand()
 const hits = computed(() => row.hits ?? [])
-const where = computed(() =>
-  [row.author, row.profile, brand.placeName(row.placeId)].filter(Boolean).join(' · '),
-)
+const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(Boolean).join(' · '))
 </script>
 
 <template>
   <article class="mention" :class="{ selected }" data-test="mention">
+    <slot name="before" />
     <SentimentMark class="mark" :sentiment="row.sentiment" />
-    <div>
+    <div class="said">
       <p v-if="row.title" class="title">
         <EntryText :text="row.title" :hits="spansOfTitle(row.title, hits)" />
       </p>
@@ -33,18 +42,44 @@ const where = computed(() =>
       </p>
       <p class="meta">
         <RatingSteps v-if="row.rating !== null" :rating="row.rating" />
+        <button
+          v-if="row.voiceId !== null && !bare"
+          type="button"
+          class="plain"
+          :title="t('watch.list.voice', { name: row.author })"
+          @click.stop="emit('voice', row)"
+        >
+          {{ row.author }}
+        </button>
+        <span v-else>{{ row.author }}</span>
         <span>{{ where }}</span>
         <time :datetime="row.at" :title="exact(row.at)">{{ when(row.at) }}</time>
-        <RouterLink
-          :to="{
-            path: `/inbox/${row.threadId}`,
-            query: { state: 'any', given: 'anybody', kind: 'all', time: 'all', order: 'newest' },
-          }"
-          >{{ t('watch.openThread') }}</RouterLink
+        <span v-if="row.reach">{{ t('watch.list.reach_', { n: number(row.reach) }) }}</span>
+        <span v-if="row.language && row.language !== 'en'">{{ languageName(row.language) }}</span>
+        <button
+          v-if="row.copies && row.storyId !== null"
+          type="button"
+          class="plain"
+          data-test="copies"
+          @click.stop="emit('story', row.storyId)"
         >
-        <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{
-          t('inbox.original', { network: row.profile })
-        }}</a>
+          {{ t('watch.list.copies', { n: number(row.copies) }, row.copies) }}
+        </button>
+        <template v-if="!bare">
+          <RouterLink
+            :to="{
+              path: `/inbox/${row.threadId}`,
+              query: { state: 'any', given: 'anybody', kind: 'all', time: 'all', order: 'newest' },
+            }"
+            >{{ t('watch.openThread') }}</RouterLink
+          >
+          <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{
+            t('inbox.original', { network: row.profile })
+          }}</a>
+          <button v-if="selected" type="button" class="plain" @click.stop="emit('leave', row)">
+            {{ t('watch.list.leaveVoice') }}
+          </button>
+        </template>
       </p>
     </div>
   </article>
@@ -57,6 +92,9 @@ const where = computed(() =>
   padding: 10px 12px 10px 9px;
   border-bottom: 1px solid var(--line);
   border-left: 3px solid transparent;
+}
+.said {
+  min-width: 0;
 }
 .selected {
   background: var(--deep-wash);
@@ -77,7 +115,7 @@ const where = computed(() =>
 .meta {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 2px 14px;
   font-size: 13px;
   color: var(--ink-soft);
 }

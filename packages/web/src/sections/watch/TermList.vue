@@ -11,7 +11,17 @@ interface TermDraft {
 }
 
 const terms = defineModel<TermDraft[]>({ required: true })
-const { label, hint = '' } = defineProps<{ label: string; hint?: string; problems?: string[] }>()
+const {
+  label,
+  hint = '',
+  bare = false,
+} = defineProps<{
+  label: string
+  hint?: string
+  problems?: string[]
+  /** Plain words without options of their own. */
+  bare?: boolean
+}>()
 const { t } = useI18n()
 const typed = ref('')
 const switches = ['prefix', 'exactCase', 'slack'] as const
@@ -45,7 +55,8 @@ defineExpose({ add })
     <label :for="id">{{ label }}</label>
     <div class="box">
       <span v-for="(term, i) in terms" :key="term.text" class="term">
-        <el-popover trigger="click" :width="260" placement="bottom-start" :show-arrow="false">
+        <span v-if="bare" class="name words">{{ term.text }}</span>
+        <el-popover v-else trigger="click" :width="260" placement="bottom-start" :show-arrow="false">
           <template #reference
             ><button
               type="button"

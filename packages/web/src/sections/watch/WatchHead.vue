@@ -1,72 +1,69 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WatchAnswer } from '@murrabel/contract'
+import { Ellipsis } from '@lucide/vue'
+import type { WatchAnswer, WatchGroupAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
-import { points, type WatchFigures } from './watchFigures.ts'
 
-const { watch, figures } = defineProps<{ watch: WatchAnswer | null; figures: WatchFigures | null }>()
-const emit = defineEmits<{ edit: []; remove: []; felt: [sentiment: 'positive' | 'neutral' | 'negative'] }>()
-const { t, number } = useTexts()
+const { watch, group } = defineProps<{ watch: WatchAnswer | null; group: WatchGroupAnswer | null }>()
+const emit = defineEmits<{
+  tune: []
+  compare: []
+  remove: []
+  pause: [paused: boolean]
+  copy: []
+  move: [groupId: number | null]
+}>()
+const { t } = useTexts()
 const brand = useBrand()
 const terms = computed(() =>
-  watch ? watch.query.anyOf.length + watch.query.allOf.length + watch.query.links.length : 0,
+  watch
+    ? watch.query.anyOf.length +
+      watch.query.allOf.length +
+      watch.query.links.length +
+      2 * (watch.query.near?.length ?? 0)
+    : 0,
 )
 </script>
 
 <template>
-  <div>
-    <header v-if="watch" class="head">
-      <h2>{{ watch.name }}</h2>
-      <span class="soft"
-        >{{ t('watch.listensFor', { n: terms }, terms)
-        }}<template v-if="watch.query.noneOf.length"
-          >, {{ t('watch.leavesOut', { n: watch.query.noneOf.length }) }}</template
-        ></span
-      >
-      <span class="buttons">
-        <button type="button" class="button" @click="emit('edit')">{{ t('watch.edit') }}</button>
-        <button v-if="brand.may('watch')" type="button" class="button" @click="emit('remove')">
-          {{ t('watch.delete') }}
+  <header class="head">
+    <h2>{{ watch?.name ?? group?.name ?? t('watch.places.all') }}</h2>
+    <span v-if="watch" class="soft"
+      >{{ t('watch.listensFor', { n: terms }, terms)
+      }}<template v-if="watch.query.noneOf.length"
+        >, {{ t('watch.leavesOut', { n: watch.query.noneOf.length }) }}</template
+      ><template v-if="watch.paused">, {{ t('watch.paused') }}</template></span
+    >
+    <span class="buttons">
+      <button v-if="watch" type="button" class="button" @click="emit('tune')">{{ t('watch.tune') }}</button>
+      <button type="button" class="button" @click="emit('compare')">{{ t('watch.compare') }}</button>
+      <el-dropdown v-if="watch && brand.may('watch')" trigger="click" placement="bottom-end">
+        <button type="button" class="button more" :aria-label="t('watch.more')" :title="t('watch.more')">
+          <Ellipsis :size="16" />
         </button>
-      </span>
-    </header>
-    <dl v-if="figures" class="figures">
-      <div>
-        <dt>{{ t('watch.mentions') }}</dt>
-        <dd>
-          <b data-test="mentions">{{ number(figures.total) }}</b>
-          <span class="soft">{{ t('watch.inRange') }}</span>
-        </dd>
-      </div>
-      <div>
-        <dt>{{ t('watch.net') }}</dt>
-        <dd v-if="figures.net">
-          <b>{{ points(figures.net.net) }}</b>
-          <span class="soft"
-            >{{ points(figures.net.low) }} – {{ points(figures.net.high) }}, n =
-            {{ number(figures.net.n) }}</span
-          >
-        </dd>
-        <dd v-else class="soft">{{ t('watch.netNone') }}</dd>
-      </div>
-      <div>
-        <dt>{{ t('watch.shares') }}</dt>
-        <dd>
-          <button
-            v-for="sentiment in ['positive', 'neutral', 'negative'] as const"
-            :key="sentiment"
-            type="button"
-            class="plain share"
-            @click="emit('felt', sentiment)"
-          >
-            {{ number(figures[sentiment]) }}
-          </button>
-          <span v-if="figures.unread" class="soft">{{ t('watch.unread', { n: figures.unread }) }}</span>
-        </dd>
-      </div>
-    </dl>
-  </div>
+        <template #dropdown>
+          <el-dropdown-menu>
+            <el-dropdown-item @click="emit('pause', !watch.paused)">{{
+              watch.paused ? t('watch.resume') : t('watch.pause')
+            }}</el-dropdown-item>
+            <el-dropdown-item @click="emit('copy')">{{ t('watch.copy') }}</el-dropdown-item>
+            <el-dropdown-item divided disabled>{{ t('watch.move') }}</el-dropdown-item>
+            <el-dropdown-item v-if="watch.groupId !== null" @click="emit('move', null)">{{
+              t('watch.noGroup')
+            }}</el-dropdown-item>
+            <el-dropdown-item
+              v-for="item in brand.groups.filter((g) => g.id !== watch?.groupId)"
+              :key="item.id"
+              @click="emit('move', item.id)"
+              >{{ item.name }}</el-dropdown-item
+            >
+            <el-dropdown-item divided @click="emit('remove')">{{ t('watch.delete') }}</el-dropdown-item>
+          </el-dropdown-menu>
+        </template>
+      </el-dropdown>
+    </span>
+  </header>
 </template>
 
 <style scoped>
@@ -85,39 +82,8 @@ h2 {
   display: flex;
   gap: 8px;
 }
-.figures {
-  display: grid;
-  grid-template-columns: repeat(3, auto) 1fr;
-  margin: 8px 0 12px;
-  border-block: 1px solid var(--line);
-}
-.figures div {
-  padding: 8px 28px 8px 0;
-  margin-right: 24px;
-  border-right: 1px solid var(--line);
-}
-.figures div:last-child {
-  border: 0;
-}
-dt {
-  font-size: 12px;
-  color: var(--ink-soft);
-}
-dd {
-  margin: 0;
-}
-dd .soft {
-  margin-left: 6px;
-}
-dd b {
-  font-size: 22px;
-  line-height: 30px;
-  font-weight: 600;
-}
-.share {
-  font-size: 22px;
-  line-height: 30px;
-  font-weight: 600;
-  margin-right: 14px;
+.more {
+  line-height: 0;
+  padding: 7px 8px;
 }
 </style>

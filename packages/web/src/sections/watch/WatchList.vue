@@ -1,48 +1,154 @@
 <script setup lang="ts">
+import { computed, ref } from 'vue'
+import { ChevronDown, ChevronRight, Pencil } from '@lucide/vue'
+import { useLocalStorage } from '@vueuse/core'
+import type { StandingsAnswer, WatchAnswer, WatchGroupAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
+import SparkLine from '../../parts/SparkLine.vue'
 import { useBrand } from '../../stores/brand.ts'
+import { points } from './watchFigures.ts'
+import { treeRows } from './watchTree.ts'
+import WatchFiles from './WatchFiles.vue'
+import WatchPlaces from './WatchPlaces.vue'
 
-defineProps<{ chosen: number | null }>()
-const emit = defineEmits<{ choose: [id: number]; create: [] }>()
+const { standings, watch, group } = defineProps<{
+  standings: StandingsAnswer | null
+  watch: number | null
+  group: number | null
+}>()
+const emit = defineEmits<{
+  choose: [subject: { watch: number | null; group: number | null }]
+  create: []
+  group: [group: WatchGroupAnswer | null]
+  propose: []
+}>()
 const { t, number } = useTexts()
 const brand = useBrand()
+const closed = useLocalStorage<number[]>('murrabel.closedGroups', [])
+const rows = computed(() => treeRows(brand.groups, brand.watches, new Set(closed.value)))
+const byId = computed(() => new Map(standings?.watches.map((w) => [w.id, w])))
+const list = ref<HTMLElement | null>(null)
+
+function toggle(id: number): void {
+  closed.value = closed.value.includes(id)
+    ? closed.value.filter((each) => each !== id)
+    : [...closed.value, id]
+}
+function state(item: WatchAnswer): string | null {
+  if (item.historyDone < item.historyTotal)
+    return t('watch.reading', { done: number(item.historyDone), total: number(item.historyTotal) })
+  return item.paused ? t('watch.paused') : null
+}
 </script>
 
 <template>
-  <nav class="watches" :aria-label="t('watch.watches')">
-    <button
-      v-for="item in brand.watches"
-      :key="item.id"
-      type="button"
-      class="watch"
-      :class="{ chosen: item.id === chosen }"
-      :aria-current="item.id === chosen"
-      @click="emit('choose', item.id)"
-    >
-      <b>{{ item.name }}</b>
-      <span class="soft">{{
-        item.historyDone < item.historyTotal
-          ? t('watch.reading', { done: number(item.historyDone), total: number(item.historyTotal) })
-          : t('watch.inAll', { n: number(item.mentions) })
-      }}</span>
-    </button>
-    <div v-if="brand.may('watch')" class="new">
-      <button type="button" class="button" @click="emit('create')">{{ t('watch.new') }}</button>
-    </div>
-  </nav>
+  <aside class="side">
+    <WatchPlaces />
+    <nav ref="list" class="watches" :aria-label="t('watch.watches')">
+      <button
+        type="button"
+        class="all"
+        :class="{ chosen: watch === null && group === null }"
+        :aria-current="watch === null && group === null"
+        @click="emit('choose', { watch: null, group: null })"
+      >
+        {{ t('watch.places.all') }}
+      </button>
+      <template v-for="row in rows" :key="row.kind === 'group' ? `g${row.group.id}` : row.watch.id">
+        <div
+          v-if="row.kind === 'group'"
+          class="group"
+          :class="{ chosen: row.group.id === group }"
+          :style="{ paddingLeft: `${8 + row.depth * 14}px` }"
+        >
+          <button
+            type="button"
+            class="fold"
+            :aria-expanded="!closed.includes(row.group.id)"
+            :aria-label="row.group.name"
+            @click="toggle(row.group.id)"
+          >
+            <component :is="closed.includes(row.group.id) ? ChevronRight : ChevronDown" :size="14" />
+          </button>
+          <button
+            type="button"
+            class="name"
+            :aria-current="row.group.id === group"
+            data-test="group"
+            @click="emit('choose', { watch: null, group: row.group.id })"
+          >
+            {{ row.group.name }}
+          </button>
+          <span class="soft">{{ row.watches }}</span>
+          <button
+            v-if="brand.may('watch')"
+            type="button"
+            class="edit"
+            :aria-label="t('watch.group.titleEdit')"
+            :title="t('watch.group.titleEdit')"
+            @click="emit('group', row.group)"
+          >
+            <Pencil :size="12" />
+          </button>
+        </div>
+        <button
+          v-else
+          type="button"
+          class="watch"
+          :class="{ chosen: row.watch.id === watch, resting: row.watch.paused }"
+          :style="{ paddingLeft: `${17 + row.depth * 14}px` }"
+          :aria-current="row.watch.id === watch"
+          @click="emit('choose', { watch: row.watch.id, group: null })"
+        >
+          <span class="line">
+            <b>{{ row.watch.name }}</b>
+            <SparkLine
+              v-if="byId.get(row.watch.id)"
+              :values="byId.get(row.watch.id)!.spark"
+              :label="byId.get(row.watch.id)!.spark.map(number).join(', ')"
+            />
+          </span>
+          <span v-if="state(row.watch)" class="line soft">{{ state(row.watch) }}</span>
+          <span v-else-if="byId.get(row.watch.id)" class="line soft" data-test="standing">
+            <span
+              >{{ number(byId.get(row.watch.id)!.count) }}
+              <em :class="byId.get(row.watch.id)!.usual.verdict">{{
+                t(`watch.${byId.get(row.watch.id)!.usual.verdict}`)
+              }}</em></span
+            >
+            <span v-if="byId.get(row.watch.id)!.net"
+              >{{ t('watch.netOf', { n: points(byId.get(row.watch.id)!.net!.net) }) }} ±
+              {{
+                Math.round(((byId.get(row.watch.id)!.net!.high - byId.get(row.watch.id)!.net!.low) / 2) * 100)
+              }}</span
+            >
+          </span>
+        </button>
+      </template>
+      <div v-if="brand.may('watch')" class="new">
+        <button type="button" class="button" @click="emit('create')">{{ t('watch.new') }}</button>
+        <button type="button" class="button" @click="emit('group', null)">{{ t('watch.newGroup') }}</button>
+        <WatchFiles @propose="emit('propose')" />
+      </div>
+    </nav>
+  </aside>
 </template>
 
 <style scoped>
-.watches {
+.side {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
   border-right: 1px solid var(--line);
   background: var(--sheet);
-  overflow-y: auto;
 }
+.watches {
+  overflow-y: auto;
+  flex: 1;
+}
+.all,
 .watch {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 10px;
+  display: block;
   width: 100%;
   text-align: left;
   font: inherit;
@@ -51,17 +157,81 @@ const brand = useBrand()
   border: 0;
   border-bottom: 1px solid var(--line);
   border-left: 3px solid transparent;
-  padding: 12px 16px 12px 17px;
+  padding: 8px 14px 8px 17px;
   cursor: pointer;
+}
+.group {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  padding: 5px 14px 5px 8px;
+  background: var(--paper);
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  font-size: 13px;
+}
+.group .name {
+  font: inherit;
+  font-weight: 600;
+  color: var(--ink-soft);
+  background: none;
+  border: 0;
+  padding: 0;
+  cursor: pointer;
+  text-align: left;
+}
+.group .soft {
+  margin-left: 2px;
+}
+.fold,
+.edit {
+  background: none;
+  border: 0;
+  color: var(--ink-soft);
+  padding: 2px;
+  line-height: 0;
+  cursor: pointer;
+}
+.edit {
+  margin-left: auto;
+  opacity: 0;
+}
+.group:hover .edit,
+.edit:focus-visible {
+  opacity: 1;
 }
 .watch b {
   font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.resting b {
+  color: var(--ink-soft);
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+}
+.line.soft {
+  font-size: 13px;
+}
+em {
+  font-style: normal;
+}
+em.above {
+  color: var(--flare-text);
 }
 .chosen {
   background: var(--deep-wash);
   border-left-color: var(--deep);
 }
 .new {
-  padding: 12px 20px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 12px 16px;
 }
 </style>

@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { routes, type TideAnswer, type WatchAnswer } from '@murrabel/contract'
+import { useRoute, useRouter } from 'vue-router'
+import { useLocalStorage } from '@vueuse/core'
+import { routes, type TideAnswer, type WatchAnswer, type WatchGroupAnswer } from '@murrabel/contract'
+import { printRange, type Lens } from '@murrabel/core/lens'
 import { call, CallProblem } from '../../api/call.ts'
+import { useAsked } from '../../composables/useAsked.ts'
 import { useEntryList } from '../../composables/useEntryList.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { lensQuery, useLens } from '../../composables/useLens.ts'
@@ -12,33 +16,65 @@ import EmptyPlace from '../../parts/EmptyPlace.vue'
 import LensLine from '../../parts/LensLine.vue'
 import LensProblem from '../../parts/LensProblem.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
-import { rangeOfBuckets } from '../../parts/tideScale.ts'
 import TideLine from '../../parts/TideLine.vue'
-import VirtualList from '../../parts/VirtualList.vue'
-import VolumeChart from '../../parts/VolumeChart.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
-import MentionRow from './MentionRow.vue'
-import { watchFigures } from './watchFigures.ts'
+import FigureRow from './FigureRow.vue'
+import FiguresView from './FiguresView.vue'
+import GroupSheet from './GroupSheet.vue'
+import MentionList from './MentionList.vue'
+import PhraseMap from './PhraseMap.vue'
+import SpikesView from './SpikesView.vue'
+import StartSheet from './StartSheet.vue'
+import VoicesView from './VoicesView.vue'
 import WatchHead from './WatchHead.vue'
 import WatchList from './WatchList.vue'
 import WatchSheet from './WatchSheet.vue'
 
+const views = ['said', 'mentions', 'figures', 'voices', 'spikes'] as const
+type View = (typeof views)[number]
+
 const brand = useBrand()
 const undo = useUndo()
+const route = useRoute()
+const router = useRouter()
 const { t, list: joined } = useTexts()
 const { lens, problems, query, change, reset } = useLens('entries')
-const entries = useEntryList(query)
-const { rows, count } = entries
+const fold = useLocalStorage('murrabel.foldCopies', true)
+/** Nothing is asked before it is known of which watch. */
+const ready = ref(false)
+const question = computed(() => (ready.value ? query.value : null))
+const entries = useEntryList(query, { fold })
 const strip = useTide(lens)
+const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
+const voicesView = useTemplateRef<InstanceType<typeof VoicesView>>('voicesView')
+const spikesView = useTemplateRef<InstanceType<typeof SpikesView>>('spikesView')
 const sheet = ref(false)
 const editing = ref<WatchAnswer | null>(null)
-const selected = ref<number | null>(null)
-const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
+const groupSheet = ref(false)
+const editedGroup = ref<WatchGroupAnswer | null>(null)
+const startSheet = ref(false)
 
+const view = computed<View>(() => views.find((each) => each === route.query.view) ?? 'said')
 const current = computed(() => brand.watches.find((w) => w.id === lens.value.watch) ?? null)
+const currentGroup = computed(() => brand.groups.find((g) => g.id === lens.value.group) ?? null)
 
-/** The chart under the header: the lens's own range, in bars of its own. */
+const standings = useAsked(
+  routes.standings,
+  computed<[string, string][]>(() => [['time', printRange(lens.value.range)]]),
+)
+const figures = useAsked(routes.figures, question)
+const against = ref<'before' | 'others'>('before')
+const phrases = useAsked(
+  routes.phrases,
+  computed(() =>
+    view.value === 'said' && ready.value
+      ? [...query.value, ['against', against.value] as [string, string]]
+      : null,
+  ),
+)
+
+/** The chart of the figures: the lens's own range, in bars of its own. */
 const chart = shallowRef<TideAnswer | null>(null)
 let chartRun = 0
 async function loadChart(): Promise<void> {
@@ -48,45 +84,72 @@ async function loadChart(): Promise<void> {
   )
   if (mine === chartRun) chart.value = answer
 }
-const figures = computed(() => (chart.value ? watchFigures(chart.value) : null))
+watch([query, view], () => {
+  if (view.value === 'figures') void loadChart()
+})
 
-async function loadAll(): Promise<void> {
-  await Promise.all([entries.load(), strip.load(), loadChart()])
-}
-watch(query, () => {
-  selected.value = null
-  void loadChart()
-})
 onMounted(async () => {
-  if (lens.value.watch === null && brand.watches.length)
-    change({ watch: Math.min(...brand.watches.map((w) => w.id)) }, { replace: true })
-  await loadAll()
+  const none = lens.value.watch === null && lens.value.group === null && route.query.watch === undefined
+  const first =
+    brand.watches.find((w) => w.groupId === null || brand.groups[0]?.id === w.groupId) ?? brand.watches[0]
+  // The list follows the address by itself.
+  if (none && first) change({ watch: first.id }, { replace: true })
+  else await Promise.all([entries.load(), strip.load()])
+  ready.value = true
+  if (view.value === 'figures') void loadChart()
 })
+function loadFigures(): void {
+  void strip.load()
+  void figures.load()
+  void standings.load()
+  if (view.value === 'figures') void loadChart()
+}
 const refresh = gathered(() => {
   void entries.refresh()
-  void strip.load()
-  void loadChart()
+  loadFigures()
+  void phrases.load()
+  void voicesView.value?.load()
+  void spikesView.value?.load()
 }, 300)
 useLive(({ kind }) => {
   if (kind === 'entries' || kind === 'thread' || kind === 'watches') refresh()
 })
 
-function openBar(index: number): void {
-  if (chart.value)
-    change({
-      range: rangeOfBuckets(chart.value.buckets, index, index, { zone: brand.zone, unit: chart.value.unit }),
-    })
+function show(next: View): void {
+  const { view: _view, ...rest } = route.query
+  void router.push({ query: { ...rest, ...(next === 'said' ? {} : { view: next }) } })
+}
+/** Narrows the lens and reads what is left. */
+async function open(part: Partial<Lens>): Promise<void> {
+  await router.push({ query: { ...route.query, view: 'mentions' } })
+  change(part)
 }
 function edit(item: WatchAnswer | null): void {
   editing.value = item
   sheet.value = true
 }
+function editGroup(item: WatchGroupAnswer | null): void {
+  editedGroup.value = item
+  groupSheet.value = true
+}
 function onSaved(saved: WatchAnswer): void {
-  if (lens.value.watch !== saved.id) change({ watch: saved.id })
+  if (lens.value.watch !== saved.id) change({ watch: saved.id, group: null })
   else refresh()
 }
-async function remove(item: WatchAnswer): Promise<void> {
+function onGroupChanged(): void {
+  if (lens.value.group !== null && !currentGroup.value) change({ group: null })
+  refresh()
+}
+async function attempt(work: () => Promise<void>): Promise<void> {
   try {
+    await work()
+  } catch (error) {
+    if (!(error instanceof CallProblem)) throw error
+    undo.tell({ text: error.problem.detail, problem: true })
+  }
+}
+const remove = (item: WatchAnswer) =>
+  attempt(async () => {
     await call(routes.deleteWatch, { params: { id: item.id } })
     await brand.reloadWatches()
     change({ watch: brand.watches[0]?.id ?? null })
@@ -98,52 +161,33 @@ async function remove(item: WatchAnswer): Promise<void> {
         change({ watch: item.id })
       },
     })
-  } catch (error) {
-    if (!(error instanceof CallProblem)) throw error
-    undo.tell({ text: error.problem.detail, problem: true })
-  }
-}
-
-const index = computed(() => rows.value.findIndex((row) => row.id === selected.value))
-function step(way: 1 | -1): void {
-  const next = rows.value[index.value < 0 ? 0 : index.value + way]
-  if (next) selected.value = next.id
-}
-async function judge(label: 'positive' | 'neutral' | 'negative'): Promise<void> {
-  const row = rows.value[index.value]
-  if (!row || !brand.may('answer')) return
-  const before = row.sentiment
-  const put = async (value: 'positive' | 'neutral' | 'negative' | null) => {
-    await call(routes.correct, { params: { id: row.id }, body: { label: value } })
-    entries.change(row.id, { sentiment: value ?? before })
-    void loadChart()
-    void strip.load()
-  }
-  try {
-    await put(label)
-    undo.tell({
-      text: t('undo.corrected', { label: t(`sentiment.${label}`) }),
-      undo: () => put(before === 'unread' ? null : before),
+  })
+const pause = (item: WatchAnswer, paused: boolean) =>
+  attempt(async () => {
+    await call(routes.pauseWatch, { params: { id: item.id }, body: { paused } })
+    await brand.reloadWatches()
+  })
+const copy = (item: WatchAnswer) =>
+  attempt(async () => {
+    const made = await call(routes.copyWatch, { params: { id: item.id } })
+    await brand.reloadWatches()
+    change({ watch: made.id })
+    edit(made)
+  })
+const move = (item: WatchAnswer, groupId: number | null) =>
+  attempt(async () => {
+    await call(routes.updateWatch, {
+      params: { id: item.id },
+      body: { name: item.name, query: item.query, groupId },
     })
-  } catch (error) {
-    if (!(error instanceof CallProblem)) throw error
-    undo.tell({ text: error.problem.detail, problem: true })
-  }
-}
-useKeys({
-  j: () => step(1),
-  ArrowDown: () => step(1),
-  k: () => step(-1),
-  ArrowUp: () => step(-1),
-  '-': () => void judge('negative'),
-  '0': () => void judge('neutral'),
-  '+': () => void judge('positive'),
-  l: () => void lensLine.value?.focus(),
-})
+    await brand.reloadWatches()
+  })
+const compare = () => router.push({ path: '/watch/compare', query: { ...route.query, view: undefined } })
+useKeys({ l: () => void lensLine.value?.focus() })
 </script>
 
 <template>
-  <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset" />
+  <LensLine ref="lensLine" :lens="lens" :count="entries.count.value" @change="change" @reset="reset" />
   <TideLine
     :lens="lens"
     :tide="strip.tide.value"
@@ -151,57 +195,91 @@ useKeys({
     @range="(range) => change({ range })"
   />
   <main class="body">
-    <WatchList :chosen="lens.watch" @choose="(watch) => change({ watch })" @create="edit(null)" />
+    <WatchList
+      :standings="standings.answer.value"
+      :watch="lens.watch"
+      :group="lens.group"
+      @choose="(subject) => change(subject)"
+      @create="edit(null)"
+      @group="editGroup"
+      @propose="startSheet = true"
+    />
     <section class="main">
-      <EmptyPlace v-if="!brand.watches.length" :title="t('watch.emptyTitle')" :text="t('watch.empty')"
-        ><button v-if="brand.may('watch')" type="button" class="button primary" @click="edit(null)">
-          {{ t('watch.new') }}
-        </button></EmptyPlace
-      >
+      <EmptyPlace v-if="!brand.watches.length" :title="t('watch.emptyTitle')" :text="t('watch.empty')">
+        <button v-if="brand.may('watch')" type="button" class="button primary" @click="startSheet = true">
+          {{ t('watch.startHelp') }}
+        </button>
+      </EmptyPlace>
       <template v-else>
         <WatchHead
           :watch="current"
-          :figures="figures"
-          @edit="edit(current)"
+          :group="currentGroup"
+          @tune="edit(current)"
+          @compare="compare"
           @remove="current && remove(current)"
-          @felt="(sentiment) => change({ sentiments: [sentiment] })"
+          @pause="(paused) => current && pause(current, paused)"
+          @copy="current && copy(current)"
+          @move="(group) => current && move(current, group)"
         />
-        <VolumeChart
-          v-if="chart"
-          :tide="chart"
-          :caption="t('watch.perDay', { unit: t(`watch.unit.${chart.unit}`) })"
-          @open="openBar"
-        />
+        <nav class="views" :aria-label="t('sections.watch')">
+          <button
+            v-for="each in views"
+            :key="each"
+            type="button"
+            class="plain"
+            :class="{ here: view === each }"
+            :aria-current="view === each ? 'page' : undefined"
+            @click="show(each)"
+          >
+            {{ t(`watch.view.${each}`) }}
+          </button>
+        </nav>
         <LensProblem
           v-if="problems.length"
           :what="joined(problems.map((p) => `${p.field}=${p.value}`))"
           @reset="reset"
         />
-        <ProblemNote v-if="entries.problem.value" :problem="entries.problem.value" @again="loadAll" />
-        <h4 class="title">{{ t('watch.mentions') }}</h4>
-        <div class="mentions">
-          <VirtualList
-            v-if="rows.length"
-            :rows="rows"
-            :estimate="86"
-            :label="t('watch.mentions')"
-            :selected="selected"
-            @end="entries.more"
-          >
-            <template #default="{ row }"
-              ><MentionRow :row="row" :selected="row.id === selected" @click="selected = row.id"
-            /></template>
-          </VirtualList>
-          <EmptyPlace
-            v-else-if="!entries.loading.value && !entries.problem.value"
-            :text="t('watch.noMentions')"
-            ><button type="button" class="button" @click="reset">{{ t('lens.reset') }}</button></EmptyPlace
-          >
-        </div>
+        <ProblemNote v-if="figures.problem.value" :problem="figures.problem.value" @again="figures.load" />
+        <FigureRow
+          v-if="figures.answer.value && view !== 'mentions'"
+          :figures="figures.answer.value"
+          :watch="current !== null"
+          @felt="(sentiment) => open({ sentiments: [sentiment] })"
+          @tune="edit(current)"
+          @figures="show('figures')"
+        />
+        <PhraseMap
+          v-if="view === 'said'"
+          :answer="phrases.answer.value"
+          :loading="phrases.loading.value"
+          :against="against"
+          @open="(phrase) => open({ phrase })"
+          @against="(value) => (against = value)"
+        />
+        <MentionList
+          v-if="view === 'said' || view === 'mentions'"
+          v-model:fold="fold"
+          :entries="entries"
+          :lens="lens"
+          :copies="figures.answer.value?.copies ?? 0"
+          @change="change"
+          @judged="loadFigures"
+          @reset="reset"
+        />
+        <FiguresView
+          v-else-if="view === 'figures' && figures.answer.value"
+          :figures="figures.answer.value"
+          :chart="chart"
+          @open="open"
+        />
+        <VoicesView v-else-if="view === 'voices'" ref="voicesView" :query="query" @open="open" />
+        <SpikesView v-else-if="view === 'spikes'" ref="spikesView" :query="query" @open="open" />
       </template>
     </section>
   </main>
   <WatchSheet v-model="sheet" :editing="editing" @saved="onSaved" />
+  <GroupSheet v-model="groupSheet" :editing="editedGroup" @changed="onGroupChanged" />
+  <StartSheet v-model="startSheet" @saved="refresh" />
 </template>
 
 <style scoped>
@@ -209,7 +287,7 @@ useKeys({
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template-columns: 260px minmax(0, 1fr);
+  grid-template-columns: 300px minmax(0, 1fr);
 }
 .main {
   background: var(--sheet);
@@ -218,20 +296,24 @@ useKeys({
   display: flex;
   flex-direction: column;
 }
-.title {
-  margin: 8px 0 0;
+.views {
+  display: flex;
+  gap: 20px;
+  margin-top: 4px;
 }
-.mentions {
-  flex: 1;
-  min-height: 160px;
+.views .plain {
+  color: var(--ink-soft);
+  padding: 2px 0 4px;
+}
+.views .here {
+  color: var(--ink);
+  font-weight: 600;
+  box-shadow: 0 2px 0 var(--deep);
 }
 @media (max-width: 720px) {
   .body {
     grid-template-columns: minmax(0, 1fr);
     overflow-y: auto;
-  }
-  .mentions {
-    min-height: 400px;
   }
 }
 </style>

@@ -1,69 +1,105 @@
 <script setup lang="ts">
-import { computed, reactive, ref, useTemplateRef, watch } from 'vue'
-import { max, scaleLinear } from 'd3'
+import { computed, reactive, ref, shallowReactive, useTemplateRef, watch } from 'vue'
 import {
   routes,
   watchProblems,
   type FieldProblem,
-  type TrialAnswer,
+  type TunerAnswer,
   type WatchAnswer,
   type WatchQueryDraft,
 } from '@murrabel/contract'
+import { lensChannels } from '@murrabel/core/lens'
 import { call, CallProblem } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
-import MentionRow from './MentionRow.vue'
+import { useUndo } from '../../stores/undo.ts'
+import NearPairs from './NearPairs.vue'
 import TermList from './TermList.vue'
+import TunerPanel from './TunerPanel.vue'
+import { blankQuery, plainQuery } from './watchDraft.ts'
 
 const shown = defineModel<boolean>({ required: true })
 const { editing = null } = defineProps<{ editing?: WatchAnswer | null }>()
 const emit = defineEmits<{ saved: [watch: WatchAnswer] }>()
-const { t, number, day } = useTexts()
+const { t, languageName } = useTexts()
 const brand = useBrand()
+const undo = useUndo()
 const lists = ['anyOf', 'allOf', 'noneOf'] as const
+const languages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 const termLists = useTemplateRef<InstanceType<typeof TermList>[]>('termLists')
-const linkList = useTemplateRef<InstanceType<typeof TermList>>('linkList')
+const wordLists = useTemplateRef<InstanceType<typeof TermList>[]>('wordLists')
 
-const blank = (): WatchQueryDraft => ({ anyOf: [], allOf: [], noneOf: [], links: [] })
-const draft = reactive<{ name: string; query: WatchQueryDraft }>({ name: '', query: blank() })
-const links = computed({
-  get: () => draft.query.links.map((text) => ({ text })),
-  set: (terms) => (draft.query.links = terms.map((term) => term.text)),
+const draft = reactive<{ name: string; groupId: number | null; query: WatchQueryDraft }>({
+  name: '',
+  groupId: null,
+  query: blankQuery(),
 })
+/** Lists of plain words in the clothes of terms. */
+const asTerms = (get: () => string[], set: (words: string[]) => void) =>
+  computed({
+    get: () => get().map((text) => ({ text })),
+    set: (terms: { text: string }[]) => set(terms.map((term) => term.text)),
+  })
+const links = asTerms(
+  () => draft.query.links,
+  (words) => (draft.query.links = words),
+)
+const onlyVoices = asTerms(
+  () => draft.query.voices.only,
+  (words) => (draft.query.voices.only = words),
+)
+const withoutVoices = asTerms(
+  () => draft.query.voices.without,
+  (words) => (draft.query.voices.without = words),
+)
+/** The list knows no null: 0 is no group. */
+const group = computed({
+  get: () => draft.groupId ?? 0,
+  set: (id) => (draft.groupId = id || null),
+})
+const further = ref(false)
 const busy = ref<'try' | 'save' | null>(null)
 const problem = ref<CallProblem | null>(null)
 const fields = ref<FieldProblem[]>([])
-const trial = ref<TrialAnswer | null>(null)
+const tuned = ref<TunerAnswer | null>(null)
 const tried = ref('')
-const stale = computed(() => trial.value !== null && tried.value !== JSON.stringify(draft.query))
+const stale = computed(() => tuned.value !== null && tried.value !== JSON.stringify(draft.query))
+/** Marks given in this sheet, by entry; null takes a kept one away. */
+const marks = shallowReactive(new Map<number, boolean | null>())
+const given = computed(
+  () => new Map([...marks].filter((pair): pair is [number, boolean] => pair[1] !== null)),
+)
 
 watch(
   shown,
   (open) => {
     if (!open) return
     draft.name = editing?.name ?? ''
-    draft.query = editing ? { ...blank(), ...structuredClone(toPlain(editing.query)) } : blank()
-    trial.value = null
+    draft.groupId = editing?.groupId ?? null
+    draft.query = editing ? plainQuery(editing.query) : blankQuery()
+    const { near, voices, channels, languages: only } = draft.query
+    further.value = [near, voices.only, voices.without, channels, only].some((list) => list.length > 0)
+    tuned.value = null
     problem.value = null
     fields.value = []
+    marks.clear()
+    if (editing) void tryIt()
   },
   { immediate: true },
 )
-function toPlain<T>(value: T): T {
-  return JSON.parse(JSON.stringify(value)) as T
-}
 const problemsOf = (prefix: string) =>
   fields.value.filter((f) => f.field.startsWith(prefix)).map((f) => f.message)
 const general = computed(() =>
-  fields.value.filter((f) => f.field === 'query' || f.field === 'name').map((f) => f.message),
+  fields.value.filter((f) => ['query', 'name', 'groupId'].includes(f.field)).map((f) => f.message),
 )
 
 /** What is still in the fields counts, and is checked here as the server will check it. */
 function ready(): boolean {
-  for (const list of termLists.value ?? []) list.add()
-  linkList.value?.add()
+  for (const list of [...(termLists.value ?? []), ...(wordLists.value ?? [])]) list.add()
+  draft.query.near = draft.query.near.filter((pair) => pair.first.text.trim() || pair.second.text.trim())
   fields.value = watchProblems(draft.query)
+  if (fields.value.some((f) => f.field.startsWith('query.near'))) further.value = true
   problem.value = null
   return fields.value.length === 0
 }
@@ -80,46 +116,90 @@ async function run(what: 'try' | 'save', work: () => Promise<void>): Promise<voi
     busy.value = null
   }
 }
+let tuneRun = 0
 const tryIt = () =>
   run('try', async () => {
-    const asked = toPlain(draft.query)
-    trial.value = await call(routes.tryWatch, { body: { query: asked } })
+    const mine = ++tuneRun
+    const asked = plainQuery(draft.query)
+    const answer = await call(routes.tuneWatch, {
+      body: {
+        query: asked,
+        watchId: editing?.id ?? null,
+        marks: [...given.value].map(([entryId, onTopic]) => ({ entryId, onTopic })),
+      },
+    })
+    if (mine !== tuneRun) return
+    tuned.value = answer
     tried.value = JSON.stringify(asked)
   })
+/** Keeps a mark where the watch is saved already; the verdict follows when marks come to rest. */
+let markTimer: ReturnType<typeof setTimeout> | undefined
+function mark(entryId: number, onTopic: boolean | null): void {
+  marks.set(entryId, onTopic)
+  if (editing && brand.may('watch'))
+    void call(routes.markHits, { params: { id: editing.id }, body: { marks: [{ entryId, onTopic }] } }).catch(
+      (error: unknown) => {
+        if (error instanceof CallProblem) problem.value = error
+      },
+    )
+  clearTimeout(markTimer)
+  markTimer = setTimeout(() => void tryIt(), 600)
+}
+/** Applies a proposal and says how to take it back. */
+function apply(list: 'noneOf' | 'anyOf', term: string): void {
+  const before = draft.query[list]
+  draft.query[list] = [...before, { text: term }]
+  void tryIt()
+  undo.tell({
+    text: t(list === 'noneOf' ? 'watch.tuner.applied' : 'watch.tuner.appliedAdd', { term }),
+    undo: async () => {
+      draft.query[list] = draft.query[list].filter((each) => each.text !== term)
+      await tryIt()
+    },
+  })
+}
 const save = () =>
   run('save', async () => {
-    const body = toPlain(draft)
-    if (!body.name.trim())
-      body.name = body.query.anyOf[0]?.text ?? body.query.allOf[0]?.text ?? body.query.links[0] ?? ''
+    const { name, groupId } = draft
+    const query = plainQuery(draft.query)
+    const terms = [...query.anyOf, ...query.allOf, ...query.near.map((pair) => pair.first)]
+    const body = { groupId, query, name: name.trim() || (terms[0]?.text ?? query.links[0] ?? '') }
     const saved = editing
       ? await call(routes.updateWatch, { params: { id: editing.id }, body })
       : await call(routes.createWatch, { body })
+    if (!editing && given.value.size)
+      await call(routes.markHits, {
+        params: { id: saved.id },
+        body: { marks: [...given.value].map(([entryId, onTopic]) => ({ entryId, onTopic })) },
+      })
     await brand.reloadWatches()
     shown.value = false
     emit('saved', saved)
   })
-
-const perDay = computed(() => (trial.value && trial.value.days ? trial.value.hits / trial.value.days : 0))
-const bars = computed(() => {
-  const list = trial.value?.perDay ?? []
-  const y = scaleLinear()
-    .domain([0, Math.max(1, max(list, (d) => d.count) ?? 1)])
-    .range([0, 46])
-  return list.map((d, i) => ({ x: i * 4, height: y(d.count), title: `${day(d.at)}: ${d.count}` }))
-})
 </script>
 
 <template>
   <el-drawer
     v-model="shown"
     :title="editing ? t('watch.form.titleEdit') : t('watch.form.title')"
-    size="760px"
+    size="780px"
     append-to-body
     class="watch-sheet"
   >
     <form class="form" @submit.prevent="save">
-      <label for="watch-name">{{ t('watch.form.name') }}</label>
-      <el-input id="watch-name" v-model="draft.name" maxlength="80" class="name" />
+      <div class="top">
+        <div>
+          <label for="watch-name">{{ t('watch.form.name') }}</label>
+          <el-input id="watch-name" v-model="draft.name" maxlength="80" />
+        </div>
+        <div>
+          <label for="watch-group">{{ t('watch.form.group') }}</label>
+          <el-select id="watch-group" v-model="group">
+            <el-option :value="0" :label="t('watch.noGroup')" />
+            <el-option v-for="each in brand.groups" :key="each.id" :value="each.id" :label="each.name" />
+          </el-select>
+        </div>
+      </div>
       <TermList
         v-for="list in lists"
         :key="list"
@@ -130,19 +210,63 @@ const bars = computed(() => {
         :problems="problemsOf(`query.${list}`)"
       />
       <TermList
-        ref="linkList"
+        ref="wordLists"
         v-model="links"
         :label="t('watch.form.links')"
         :hint="t('watch.form.linksHint')"
         :problems="problemsOf('query.links')"
+        bare
       />
+      <button type="button" class="plain further" :aria-expanded="further" @click="further = !further">
+        {{ t('watch.form.further') }}
+      </button>
+      <div v-show="further">
+        <NearPairs v-model="draft.query.near" :problems="problemsOf('query.near')" />
+        <TermList
+          ref="wordLists"
+          v-model="withoutVoices"
+          :label="t('watch.form.voicesWithout')"
+          :hint="t('watch.form.voicesHint')"
+          bare
+        />
+        <TermList ref="wordLists" v-model="onlyVoices" :label="t('watch.form.voicesOnly')" bare />
+        <div class="top">
+          <div>
+            <label for="watch-channels">{{ t('watch.form.channels') }}</label>
+            <el-select
+              id="watch-channels"
+              v-model="draft.query.channels"
+              multiple
+              :placeholder="t('watch.form.anyChannel')"
+            >
+              <el-option
+                v-for="channel in lensChannels"
+                :key="channel"
+                :value="channel"
+                :label="t(`lens.channel.${channel}`)"
+              />
+            </el-select>
+          </div>
+          <div>
+            <label for="watch-languages">{{ t('watch.form.languages') }}</label>
+            <el-select
+              id="watch-languages"
+              v-model="draft.query.languages"
+              multiple
+              :placeholder="t('watch.form.anyLanguage')"
+            >
+              <el-option v-for="code in languages" :key="code" :value="code" :label="languageName(code)" />
+            </el-select>
+          </div>
+        </div>
+      </div>
       <p v-for="message in general" :key="message" class="wrong" role="alert">{{ message }}</p>
       <ProblemNote v-if="problem" :problem="problem" @again="tryIt" />
       <div class="actions">
         <button
           type="button"
           class="button"
-          :class="{ primary: !trial || stale }"
+          :class="{ primary: !tuned || stale }"
           :disabled="busy !== null"
           @click="tryIt"
         >
@@ -152,45 +276,25 @@ const bars = computed(() => {
           v-if="brand.may('watch')"
           type="submit"
           class="button"
-          :class="{ primary: trial && !stale }"
+          :class="{ primary: tuned && !stale }"
           :disabled="busy !== null"
         >
           {{ busy === 'save' ? t('watch.form.saving') : t('watch.form.save') }}
         </button>
         <span v-else class="soft">{{ t('watch.readOnly') }}</span>
-        <span v-if="!trial" class="soft">{{ t('watch.form.untried', { n: 90 }) }}</span>
+        <span v-if="!tuned" class="soft">{{ t('watch.form.untried', { n: 90 }) }}</span>
         <span v-else-if="stale" class="wrong">{{ t('watch.form.stale') }}</span>
       </div>
     </form>
-    <section v-if="trial" class="trial" :class="{ stale }" data-test="trial">
-      <p class="sum">
-        <template v-if="trial.hits"
-          ><b>{{
-            t(
-              'watch.form.hits',
-              { n: number(trial.hits), all: number(trial.searched), days: trial.days },
-              trial.hits,
-            )
-          }}</b
-          >, {{ t('watch.form.aDay', { n: perDay < 10 ? perDay.toFixed(1) : Math.round(perDay) }) }}</template
-        >
-        <b v-else>{{ t('watch.form.noHits', { all: number(trial.searched), days: trial.days }) }}</b>
-      </p>
-      <svg
-        v-if="trial.hits"
-        class="days"
-        :viewBox="`0 0 ${bars.length * 4} 48`"
-        preserveAspectRatio="none"
-        role="img"
-        :aria-label="t('watch.form.aDay', { n: perDay.toFixed(1) })"
-      >
-        <rect v-for="bar in bars" :key="bar.x" :x="bar.x" :y="48 - bar.height" width="3" :height="bar.height">
-          <title>{{ bar.title }}</title>
-        </rect>
-      </svg>
-      <h4 v-if="trial.sample.length">{{ t('watch.form.sample') }}</h4>
-      <MentionRow v-for="row in trial.sample" :key="row.id" :row="row" />
-    </section>
+    <TunerPanel
+      v-if="tuned"
+      :tuned="tuned"
+      :marks="given"
+      :stale="stale"
+      @mark="mark"
+      @exclude="(term) => apply('noneOf', term)"
+      @ask="(term) => apply('anyOf', term)"
+    />
   </el-drawer>
 </template>
 
@@ -200,8 +304,15 @@ const bars = computed(() => {
   font-weight: 600;
   margin-bottom: 4px;
 }
-.name {
+.top {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
   margin-bottom: 12px;
+}
+.further {
+  margin-bottom: 12px;
+  border-bottom: 1px dotted currentcolor;
 }
 .actions {
   display: flex;
@@ -211,24 +322,5 @@ const bars = computed(() => {
 }
 .wrong {
   color: var(--flare-text);
-}
-.trial {
-  margin-top: 18px;
-  border-top: 1px solid var(--line);
-  padding-top: 12px;
-}
-.trial.stale {
-  opacity: 0.55;
-}
-.sum {
-  margin-bottom: 8px;
-}
-.days {
-  display: block;
-  width: 100%;
-  height: 48px;
-  fill: var(--deep);
-  border-bottom: 1px solid var(--line);
-  margin-bottom: 14px;
 }
 </style>

@@ -1,28 +1,27 @@
-import { netSentiment, type NetSentiment } from '@murrabel/core/measures'
-import type { TideAnswer } from '@murrabel/contract'
-
-export interface WatchFigures {
-  total: number
-  positive: number
-  neutral: number
-  negative: number
-  unread: number
-  net: NetSentiment | null
-}
-
-/** The sums under a chart's bars: the same entries, so the same figures. */
-export function watchFigures({ buckets }: TideAnswer): WatchFigures {
-  const sums = { positive: 0, neutral: 0, negative: 0, unread: 0 }
-  for (const bucket of buckets) {
-    sums.positive += bucket.positive
-    sums.neutral += bucket.neutral
-    sums.negative += bucket.negative
-    sums.unread += bucket.unread
-  }
-  const total = sums.positive + sums.neutral + sums.negative + sums.unread
-  return { total, ...sums, net: netSentiment(sums.positive, sums.neutral, sums.negative) }
-}
+import type { MoodCounts } from '@murrabel/contract'
 
 /** A share of -1 to 1 in points of a hundred, with a true minus. */
 export const points = (value: number) =>
   `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(Math.round(value * 100))}`
+
+/** A share of 0 to 1 in percent. */
+export const percent = (value: number) => `${Math.round(value * 100)}%`
+
+export const totalOfMoods = ({ positive, neutral, negative, unread }: MoodCounts) =>
+  positive + neutral + negative + unread
+
+/** The mood a net sentiment leans to; none where its interval holds 0. */
+export function leaning(
+  net: { low: number; high: number } | null,
+): 'positive' | 'negative' | 'neutral' | 'unread' {
+  if (!net) return 'unread'
+  return net.low > 0 ? 'positive' : net.high < 0 ? 'negative' : 'neutral'
+}
+
+/** A small probability as people read it: "1 in 40,000". */
+export function chance(p: number, number: (n: number) => string): string {
+  if (p <= 0 || p < 1e-9) return `1 : ${number(1_000_000_000)}`
+  const odds = 1 / p
+  const size = 10 ** Math.max(0, Math.floor(Math.log10(odds)) - 1)
+  return `1 : ${number(Math.floor(odds / size) * size)}`
+}

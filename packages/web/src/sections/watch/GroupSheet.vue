@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed, reactive, ref, watch } from 'vue'
+import { groupKinds, routes, type GroupKind, type WatchGroupAnswer } from '@murrabel/contract'
+import { call, CallProblem } from '../../api/call.ts'
+import { useTexts } from '../../composables/useTexts.ts'
+import ProblemNote from '../../parts/ProblemNote.vue'
+import { useBrand } from '../../stores/brand.ts'
+import { useUndo } from '../../stores/undo.ts'
+
+const shown = defineModel<boolean>({ required: true })
+const { editing = null } = defineProps<{ editing?: WatchGroupAnswer | null }>()
+const emit = defineEmits<{ changed: [] }>()
+const { t } = useTexts()
+const brand = useBrand()
+const undo = useUndo()
+const draft = reactive<{ name: string; kind: GroupKind; parentId: number | null }>({
+  name: '',
+  kind: 'other',
+  parentId: null,
+})
+const problem = ref<CallProblem | null>(null)
+const busy = ref(false)
+/** The list knows no null: 0 is the top. */
+const parent = computed({
+  get: () => draft.parentId ?? 0,
+  set: (id) => (draft.parentId = id || null),
+})
+const parents = computed(() => brand.groups.filter((g) => g.id !== editing?.id))
+
+watch(
+  shown,
+  (open) => {
+    if (!open) return
+    Object.assign(draft, {
+      name: editing?.name ?? '',
+      kind: editing?.kind ?? 'other',
+      parentId: editing?.parentId ?? null,
+    })
+    problem.value = null
+  },
+  { immediate: true },
+)
+async function run(work: () => Promise<unknown>): Promise<void> {
+  busy.value = true
+  try {
+    await work()
+    await brand.reloadWatches()
+    shown.value = false
+    emit('changed')
+  } catch (error) {
+    if (!(error instanceof CallProblem)) throw error
+    problem.value = error
+  } finally {
+    busy.value = false
+  }
+}
+const save = () =>
+  run(() =>
+    editing
+      ? call(routes.updateGroup, { params: { id: editing.id }, body: { ...draft } })
+      : call(routes.createGroup, { body: { ...draft } }),
+  )
+const remove = (id: number) =>
+  run(async () => {
+    await call(routes.deleteGroup, { params: { id } })
+    undo.tell({ text: t('watch.group.deleted') })
+  })
+</script>
+
+<template>
+  <el-drawer
+    v-model="shown"
+    :title="editing ? t('watch.group.titleEdit') : t('watch.group.title')"
+    size="420px"
+    append-to-body
+  >
+    <form class="form" @submit.prevent="save">
+      <label for="group-name">{{ t('watch.group.name') }}</label>
+      <el-input id="group-name" v-model="draft.name" maxlength="80" />
+      <label for="group-kind">{{ t('watch.group.kind') }}</label>
+      <el-select id="group-kind" v-model="draft.kind">
+        <el-option
+          v-for="kind in groupKinds"
+          :key="kind"
+          :value="kind"
+          :label="t(`watch.group.kinds.${kind}`)"
+        />
+      </el-select>
+      <label for="group-parent">{{ t('watch.group.parent') }}</label>
+      <el-select id="group-parent" v-model="parent">
+        <el-option :value="0" :label="t('watch.group.top')" />
+        <el-option v-for="group in parents" :key="group.id" :value="group.id" :label="group.name" />
+      </el-select>
+      <ProblemNote v-if="problem" :problem="problem" @again="save" />
+      <div class="actions">
+        <button type="submit" class="button primary" :disabled="busy">{{ t('watch.group.save') }}</button>
+        <button v-if="editing" type="button" class="button" :disabled="busy" @click="remove(editing.id)">
+          {{ t('watch.group.delete') }}
+        </button>
+      </div>
+    </form>
+  </el-drawer>
+</template>
+
+<style scoped>
+.form label {
+  display: block;
+  font-weight: 600;
+  margin: 12px 0 4px;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 18px;
+}
+</style>
