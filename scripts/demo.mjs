@@ -77,7 +77,8 @@ Murrabel is at ${world.address}  (${Math.round((Date.now() - began) / 1000)} s)
 
   password for all:   sound-of-orrin
 
-The outside world: Lanternpage http://127.0.0.1:${world.standins}, Wherabout http://127.0.0.1:${world.standins + 1}, press http://127.0.0.1:${world.standins + 2}
+The outside world: Lanternpage http://127.0.0.1:${world.standins}, Wherabout http://127.0.0.1:${world.standins + 1}, press http://127.0.0.1:${world.standins + 2},
+Skimmer http://127.0.0.1:${world.standins + 3}, Framelet http://127.0.0.1:${world.standins + 4}, Reelbarn http://127.0.0.1:${world.standins + 5}, Talkstead http://127.0.0.1:${world.standins + 6}, mail http://127.0.0.1:${world.standins + 7}
 Write there as a customer, and see it arrive here. Ctrl-C stops everything.`)
 const ended = await world.exited
 if (!stopping) {

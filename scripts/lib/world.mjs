@@ -22,7 +22,7 @@ async function settingsOf(folder) {
 
 async function freePorts() {
   for (let first = 4700; ; first += 10) {
-    const found = await Promise.all([0, 1, 2].map((i) => freePort(first + i)))
+    const found = await Promise.all([0, 1, 2, 3, 4, 5, 6, 7, 8].map((i) => freePort(first + i)))
     if (found.every((port, i) => port === first + i)) return first
   }
 }
@@ -30,6 +30,12 @@ async function freePorts() {
 export const networksAt = (first) => [
   { network: 'lanternpage', name: 'Lanternpage', channel: 'pages', address: `http://127.0.0.1:${first}` },
   { network: 'wherabout', name: 'Wherabout', channel: 'maps', address: `http://127.0.0.1:${first + 1}` },
+  ...[
+    { network: 'skimmer', name: 'Skimmer', channel: 'posts' },
+    { network: 'framelet', name: 'Framelet', channel: 'photos' },
+    { network: 'reelbarn', name: 'Reelbarn', channel: 'video' },
+    { network: 'talkstead', name: 'Talkstead', channel: 'forum' },
+  ].map((network, i) => ({ ...network, address: `http://127.0.0.1:${first + 3 + i}` })),
 ]
 
 async function seedStandins(folder, { end, entries }) {
@@ -82,7 +88,9 @@ export async function startWorld(
       PUBLIC_ADDRESS: address,
       MURRABEL_WEB: webFolder,
       MURRABEL_NETWORKS: JSON.stringify(networksAt(settings.standins).map((n) => ({ ...n, ...client }))),
-      MURRABEL_INNER_ADDRESSES: `127.0.0.1:${settings.standins + 2}`,
+      MURRABEL_INNER_ADDRESSES: [2, 7].map((i) => `127.0.0.1:${settings.standins + i}`).join(','),
+      MURRABEL_SMTP: `smtp://127.0.0.1:${settings.standins + 8}`,
+      MURRABEL_MAIL_FROM: 'Murrabel <murrabel@skerrivane.example>',
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     }
     const server = startProgram('server', 'packages/server/src/main.ts', { logFolder, env })

@@ -229,13 +229,23 @@ export interface ProfileAnswer {
   entries: number
   collectedAt: string | null
   error: string | null
-  capabilities: { reply: boolean; live: boolean }
+  capabilities: { reply: boolean; live: boolean; search: boolean }
+}
+
+/** What became of a list of feeds. */
+export interface OpmlAnswer {
+  added: number
+  known: number
+  refused: number
+  problems: { address: string; reason: string }[]
 }
 
 export interface NetworkAnswer {
   network: string
   name: string
   channel: string
+  /** It is searched, not connected by an account. */
+  search: boolean
   connectedProfiles: number
 }
 
@@ -277,3 +287,4 @@ export type LiveEvent =
   | { kind: 'profiles' }
   | { kind: 'watches' }
   | { kind: 'teaching' }
+  | { kind: 'alerts' }

@@ -1,4 +1,5 @@
 export * from './watching.ts'
+export * from './alerts.ts'
 export * from './watchSchemas.ts'
 export * from './answers.ts'
 export * from './errors.ts'

@@ -6,6 +6,7 @@ import type {
   ImportAnswer,
   ImportPreview,
   NetworkAnswer,
+  OpmlAnswer,
   ProfileAnswer,
   ThreadAnswer,
   ThreadChangeAnswer,
@@ -30,6 +31,15 @@ import type {
   VoicesAnswer,
   WatchesFile,
 } from './watching.ts'
+import type {
+  AlertAnswer,
+  AlertDraft,
+  AlertEventAnswer,
+  AlertTrialAnswer,
+  AlertTrialDraft,
+  BellAnswer,
+  FeedAddresses,
+} from './alerts.ts'
 import type { GroupDraft, MarkDraft, StartingDraft, TunerDraft, VoiceDraft } from './watchSchemas.ts'
 import type { ImportReviewsDraft, ReplyDraft, SignIn, ThreadEventDraft, WatchDraft } from './schemas.ts'
 
@@ -110,10 +120,24 @@ export const routes = {
     '/api/entries/sentiment',
   ),
 
+  alerts: get<AlertAnswer[]>('/api/alerts'),
+  tryAlert: post<AlertTrialDraft, AlertTrialAnswer>('/api/alerts/trial'),
+  createAlert: post<AlertDraft, AlertAnswer>('/api/alerts'),
+  updateAlert: put<AlertDraft, AlertAnswer>('/api/alerts/:id'),
+  deleteAlert: remove<undefined>('/api/alerts/:id'),
+  restoreAlert: post<undefined, AlertAnswer>('/api/alerts/:id/restore'),
+  alertEvents: get<AlertEventAnswer[]>('/api/alerts/:id/events'),
+  bell: get<BellAnswer>('/api/bell'),
+  bellSeen: put<{ upTo: number }, undefined>('/api/bell/seen'),
+  watchFeed: post<undefined, FeedAddresses>('/api/watches/:id/feed'),
+
   networks: get<NetworkAnswer[]>('/api/networks'),
   profiles: get<ProfileAnswer[]>('/api/profiles'),
   connect: post<{ network: string }, { redirect: string }>('/api/profiles/connect'),
   connectFeed: post<{ address: string; name?: string }, ProfileAnswer>('/api/profiles/feeds'),
+  exportFeeds: get<undefined>('/api/profiles/feeds.opml'),
+  importFeeds: post<{ file: string }, OpmlAnswer>('/api/profiles/opml'),
+  connectSearch: post<{ network: string }, ProfileAnswer>('/api/profiles/searches'),
   collectNow: post<undefined, undefined>('/api/profiles/:id/collect'),
   disconnect: post<undefined, ProfileAnswer>('/api/profiles/:id/disconnect'),
 

@@ -56,6 +56,8 @@ await call('POST', '/api/session', { email: owner.email, password: demoPassword 
 const before = await call<ProfileState[]>('GET', '/api/profiles')
 if (!before.some((p) => p.network === 'lanternpage')) await connect('lanternpage')
 if (!before.some((p) => p.network === 'wherabout')) await connect('wherabout')
+for (const network of ['skimmer', 'framelet', 'reelbarn', 'talkstead'])
+  if (!before.some((p) => p.network === network)) await call('POST', '/api/profiles/searches', { network })
 for (const { id, title } of feeds) {
   const feed = `${pressAddress}/${id}/feed`
   if (!before.some((p) => p.url === feed))

@@ -1,4 +1,5 @@
 import { lanternpage, type LanternpageLine } from './lanternpage.ts'
+import { opennets, type OpenWorld } from './opennets.ts'
 import { press, type PressLine } from './press.ts'
 import { wherabout, type WheraboutLine } from './wherabout.ts'
 
@@ -11,17 +12,17 @@ export interface WorldOptions {
   entries?: number
 }
 
-export interface World {
+export interface World extends OpenWorld {
   lanternpage: LanternpageLine[]
   wherabout: WheraboutLine[]
   press: PressLine[]
 }
 
 /** What full banks give at a scale of 1. */
-const entriesAtFullScale = 12_000
+const entriesAtFullScale = 14_600
 
 /** A year around Skerrivane Ferries, as the stand-in networks remember it. */
 export function generateWorld({ seed = 7, end, entries = 9000 }: WorldOptions): World {
   const part = { seed, end, scale: entries / entriesAtFullScale }
-  return { lanternpage: lanternpage(part), wherabout: wherabout(part), press: press(part) }
+  return { lanternpage: lanternpage(part), wherabout: wherabout(part), press: press(part), ...opennets(part) }
 }

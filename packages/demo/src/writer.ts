@@ -186,6 +186,11 @@ export class Writer {
     what: 'engineShort' | 'engineLong' | 'timetable' | 'dogs' | 'maren' | 'spam' | 'abuse',
     subject: Subject,
   ): string {
+    if (what === 'engineShort' && this.random() < 0.8)
+      return this.rough(
+        this.fill(`${this.from(engineFailure.facts)} ${this.from(engineFailure.complaints)}`, subject),
+        'bad',
+      )
     const bank = {
       engineShort: engineFailure.short,
       engineLong: engineFailure.long,

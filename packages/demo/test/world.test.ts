@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest'
 import { generateWorld, type World } from '@murrabel/demo'
+import { events } from '../src/calendar.ts'
 
 const end = Date.parse('2026-11-25T12:00:00Z')
 const day = 86_400_000
@@ -73,11 +74,24 @@ describe('what happens in the year', () => {
     expect(mean(at('northmoor-pier', 360, 70)) - mean(at('northmoor-pier', 30, 0))).toBeGreaterThan(0.8)
     expect(Math.abs(mean(at('port-ellery', 360, 70)) - mean(at('port-ellery', 30, 0)))).toBeLessThan(0.5)
   })
-  test('dogs on deck make people glad, mostly in French', () => {
-    const dogs = notes().filter(
-      (n) => /dog|chien/i.test(n.content) && ago(n.published) < 40 && ago(n.published) > 28,
+  test('dogs on deck make people glad, most of all in pictures and in French', () => {
+    const since = (list: readonly { content: string; published: string }[], word: RegExp) =>
+      list.filter((p) => word.test(p.content) && ago(p.published) < events.dogsOnDeck).length
+    const before = world.framelet.filter(
+      (p) => /dogs on deck/i.test(p.content) && ago(p.published) > events.dogsOnDeck,
     )
-    expect(dogs.filter((n) => /chien/i.test(n.content)).length).toBeGreaterThan(5)
+    expect(before).toEqual([])
+    expect(since(world.framelet, /dog|terrier|deck/i)).toBeGreaterThan(40)
+    expect(since(world.talkstead, /chien/i)).toBeGreaterThan(10)
+  })
+  test('the traps stand where anybody writes', () => {
+    const said = [...world.skimmer, ...world.talkstead].map((p) => p.content)
+    expect(
+      said.filter((t) => /skerrivane/i.test(t) && /knit|wool|yarn|gauge|sleeve/i.test(t)).length,
+    ).toBeGreaterThan(20)
+    expect(
+      said.filter((t) => /skerrivane/i.test(t) && /verse|choir|fiddle|tune|sung|song/i.test(t)).length,
+    ).toBeGreaterThan(15)
   })
   test('Maren is named at Selwick Quay and nowhere else', () => {
     const named = reviews().filter((r) => r.text.includes('Maren'))

@@ -1,5 +1,13 @@
 import { join } from 'node:path'
-import { startLanternpage, startPress, startWherabout } from './index.ts'
+import {
+  openNets,
+  startLanternpage,
+  startMailroom,
+  startOpenNet,
+  startPress,
+  startWherabout,
+  type OpenNetName,
+} from './index.ts'
 
 /** Starts all stand-ins: ports and data folder from the environment. Ends when its parent does. */
 const folder = process.env.STANDINS_DATA ?? 'data/standins'
@@ -10,6 +18,12 @@ const running = [
   await startLanternpage({ port: first, journalFile: file('lanternpage') }),
   await startWherabout({ port: first + 1, journalFile: file('wherabout') }),
   await startPress({ port: first + 2, journalFile: file('press') }),
+  ...(await Promise.all(
+    (Object.keys(openNets) as OpenNetName[]).map((name, i) =>
+      startOpenNet(name, { port: first + 3 + i, journalFile: file(name) }),
+    ),
+  )),
+  await startMailroom({ port: first + 7, smtpPort: first + 8, journalFile: file('mailroom') }),
 ]
 for (const { address } of running) console.log(`stand-in at ${address}`)
 

@@ -12,6 +12,7 @@ export const router = createRouter({
     { path: '/watch/side-by-side', component: () => import('./sections/watch/SideBySidePage.vue') },
     { path: '/watch/rivals', component: () => import('./sections/watch/RivalsPage.vue') },
     { path: '/watch/compare', component: () => import('./sections/watch/ComparePage.vue') },
+    { path: '/watch/alerts', component: () => import('./sections/watch/AlertsPage.vue') },
     { path: '/watch/teach', component: () => import('./sections/watch/TeachPage.vue') },
     { path: '/set-up', redirect: '/set-up/profiles' },
     { path: '/set-up/profiles', component: () => import('./sections/setUp/ProfilesPage.vue') },

@@ -31,6 +31,8 @@ export interface LensContext {
   zone: string
   /** Id of the colleague who looks. */
   me: number
+  /** When the first entry of all was written, epoch milliseconds: where "at any time" begins. */
+  since?: number | null
   /** Ids of the watches of a group and of the groups in it. */
   watchesOf(group: number): readonly number[]
 }

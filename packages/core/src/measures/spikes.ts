@@ -4,6 +4,8 @@ export interface Spike {
   /** Index of the first hour and of the hour after the last. */
   first: number
   end: number
+  /** Index of the hour at whose end it could first be known. */
+  found: number
   /** Entries in it, and those to be expected there. */
   count: number
   expected: number
@@ -75,6 +77,7 @@ export function findSpikes(counts: readonly number[], options: SpikeOptions = {}
         current = {
           first: alarm.first,
           end: hour + 1,
+          found: hour,
           count: 0,
           expected: 0,
           tail: alarm.tail,

@@ -67,3 +67,9 @@ export function termKey(term: ParsedTerm): string {
   const options = `${term.prefix ? 'p' : ''}${term.slack ? 's' : ''}${term.punctuated ? '.' : ''}`
   return `${term.kind}|${options}|${term.exactCase ? `=${term.written.join(' ')}` : term.words.join(' ')}`
 }
+
+/** The plain words of a term, as a search outside takes them: no signs, no stars; null when nothing is left. */
+export function parseTermWords(text: string): string | null {
+  const parsed = parseTerm(text)
+  return parsed && parsed.written.join(' ').trim().slice(0, 120)
+}

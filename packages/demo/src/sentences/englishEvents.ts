@@ -3,6 +3,39 @@ import { lines } from './bank.ts'
 /** What is said about the events of the year, and what nobody wants to read. */
 /** The Storm Petrel engine failure. */
 export const engineFailure = {
+  /** What happened, and what that was like: any two make a post. */
+  facts: lines(`
+    Storm Petrel is drifting off Dunmarrow with no engine
+    Stuck on the Storm Petrel since {time}
+    The engine of the Storm Petrel is dead
+    Two hours on the Storm Petrel now
+    Storm Petrel broke down again, three miles out
+    The Storm Petrel is not sailing tonight
+    Being towed into Dunmarrow on the Storm Petrel
+    Engine failure on the Storm Petrel, all sailings from Dunmarrow cancelled
+    My mother is on the Storm Petrel and the lights have gone out
+    Four hours late into Dunmarrow on the Storm Petrel
+    A tug is coming for the Storm Petrel, they say
+    Smoke on the car deck of the Storm Petrel, then silence
+    We can see the Storm Petrel from the pier, she is not moving
+    No engine and no heating on the Storm Petrel`),
+  complaints: lines(`
+    and not one announcement, disgraceful
+    and nobody tells us anything
+    and the site still sells tickets, shameful
+    and no refund, they say. Thanks Skerrivane
+    and the children are crying
+    and the gate screen at Dunmarrow is dark
+    and the crew knows no more than we do, poor souls
+    and the desk is shut, unbelievable
+    and it is getting cold, my kids are terrified
+    and there is chaos at the gate
+    and the hotel voucher is refused by the hotel
+    and Skerrivane does not pick up the phone
+    and we will miss the last train
+    and somebody has fainted in the lounge
+    and only Torquil came round with tea
+    and this is the third time this year, awful`),
   short: lines(`
     Storm Petrel is drifting off Dunmarrow with no engine and no information
     Stuck on the Storm Petrel since {time}, engine dead, nobody tells us anything

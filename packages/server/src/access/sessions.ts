@@ -28,6 +28,20 @@ export async function readerOf(db: Database, token: string): Promise<Reader | nu
   return found ?? null
 }
 
+/** What a colleague may see in a brand; null when they are no member of it (any more). */
+export async function readerOfMember(
+  db: Database,
+  colleagueId: number,
+  brandId: number,
+): Promise<Reader | null> {
+  const found = await db.one<Reader>(
+    `SELECT colleague_id AS "colleagueId", brand_id AS "brandId", role, place_ids AS "placeIds", profile_ids AS "profileIds"
+     FROM memberships WHERE colleague_id = $1 AND brand_id = $2`,
+    [colleagueId, brandId],
+  )
+  return found ?? null
+}
+
 export async function closeSession(db: Database, token: string): Promise<void> {
   await db.rows('DELETE FROM sessions WHERE token_hash = $1', [hashOf(token)])
 }

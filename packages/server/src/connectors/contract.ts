@@ -14,6 +14,8 @@ export interface Capabilities {
   live: boolean
   /** Access is granted by OAuth; otherwise an address is enough. */
   oauth: boolean
+  /** What is said there by anybody can be searched for. */
+  search?: boolean
 }
 
 /** What a connector knows of the profile it works for. */
@@ -24,6 +26,8 @@ export interface ConnectorProfile {
   address: string
   /** Key to the network; empty where none is needed. */
   accessToken: string
+  /** What the brand's watches ask for, when this is a search and no account. */
+  terms?: readonly string[]
 }
 
 /** One piece of text as it came, in our terms. */
@@ -102,7 +106,16 @@ export interface NetworkHttp {
   text(
     url: string,
     options: { headers: Record<string, string>; maxBytes: number },
-  ): Promise<{ status: number; body: string; etag?: string; modified?: string; type: string }>
+  ): Promise<{
+    status: number
+    body: string
+    etag?: string
+    modified?: string
+    type: string
+    maxAgeSeconds?: number
+  }>
+  /** Sends a body and looks at nothing but whether it was taken. */
+  post(url: string, body: string, headers: Record<string, string>): Promise<void>
 }
 
 /** One contract for all channels. Nothing outside a connector's folder asks which channel it is. */

@@ -1,10 +1,22 @@
 import type { Connector } from './contract.ts'
+import { forumConnector } from './forum/index.ts'
 import { mapsConnector } from './maps/index.ts'
 import { newsConnector } from './news/index.ts'
 import { pagesConnector } from './pages/index.ts'
+import { photosConnector } from './photos/index.ts'
+import { postsConnector } from './posts/index.ts'
+import { videoConnector } from './video/index.ts'
 
 const connectors = new Map<string, Connector>(
-  [pagesConnector, mapsConnector, newsConnector].map((c) => [c.channel, c]),
+  [
+    pagesConnector,
+    mapsConnector,
+    newsConnector,
+    postsConnector,
+    photosConnector,
+    videoConnector,
+    forumConnector,
+  ].map((c) => [c.channel, c]),
 )
 
 /** The connector of a channel; undefined for what came from files. */
@@ -17,3 +29,4 @@ export { RateBudget } from './shared/rateBudget.ts'
 export { checkAddress, InnerAddressError, isInnerAddress } from './shared/innerAddress.ts'
 export { FeedError, parseFeed } from './news/parseFeed.ts'
 export { itemOfEntry } from './news/index.ts'
+export { mentionOf, nextRound } from './shared/openSearch.ts'

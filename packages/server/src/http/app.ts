@@ -4,6 +4,7 @@ import helmet from 'helmet'
 import { pinoHttp } from 'pino-http'
 import { problemOf } from '@murrabel/contract'
 import type { Context } from '../context.ts'
+import { alertRoutes, feedRoutes } from './alerts.ts'
 import { entryRoutes } from './entries.ts'
 import { importRoutes } from './imports.ts'
 import { liveRoutes } from './live.ts'
@@ -48,6 +49,7 @@ export function createApp(context: Context): Express {
     res.json({ status: 'ok' })
   })
   hookRoutes(app, context)
+  feedRoutes(app, context)
   app.use(sameOrigin(context))
   app.use(readSession(context))
   sessionRoutes(app, context)
@@ -56,6 +58,7 @@ export function createApp(context: Context): Express {
   watchRoutes(app, context)
   watchingRoutes(app, context)
   teachingRoutes(app, context)
+  alertRoutes(app, context)
   profileRoutes(app, context)
   importRoutes(app, context)
   liveRoutes(app, context)

@@ -1,5 +1,5 @@
 import express, { type Express } from 'express'
-import { connectSchema, feedSchema, routes } from '@murrabel/contract'
+import { connectSchema, feedSchema, fileSchema, routes } from '@murrabel/contract'
 import { may, type Reader } from '../access/reader.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
@@ -8,11 +8,13 @@ import { callbackPath, finishOAuth, startOAuth } from '../services/profiles/oaut
 import {
   collectNow,
   connectFeed,
+  connectSearch,
   disconnectProfile,
   listNetworks,
   listProfiles,
   takeGranted,
 } from '../services/profiles/profiles.ts'
+import { exportOpml, importOpml } from '../services/profiles/opml.ts'
 import { handle } from './handle.ts'
 
 export function profileRoutes(app: Express, context: Context): void {
@@ -27,6 +29,25 @@ export function profileRoutes(app: Express, context: Context): void {
     schema: feedSchema,
     right: 'setUp',
     act: ({ reader, body }) => connectFeed(context, reader, body),
+  })
+  handle(app, routes.exportFeeds, {
+    async act({ reader, res }) {
+      res.setHeader('Content-Type', 'text/x-opml; charset=utf-8')
+      res.setHeader('Content-Disposition', 'attachment; filename="murrabel-feeds.opml"')
+      res.send(await exportOpml(context, reader))
+      return undefined
+    },
+  })
+  handle(app, routes.importFeeds, {
+    schema: fileSchema,
+    right: 'setUp',
+    large: true,
+    act: ({ reader, body }) => importOpml(context, reader, body.file),
+  })
+  handle(app, routes.connectSearch, {
+    schema: connectSchema,
+    right: 'setUp',
+    act: ({ reader, body }) => connectSearch(context, reader, body.network),
   })
   handle(app, routes.disconnect, {
     right: 'setUp',

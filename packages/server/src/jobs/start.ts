@@ -1,5 +1,7 @@
 import PgBoss from 'pg-boss'
 import type { Context } from '../context.ts'
+import { checkAlerts } from '../services/alerts/checkAlerts.ts'
+import { deliverAlerts } from '../services/alerts/deliverAlerts.ts'
 import { createAnalysis } from '../services/analysis/analyse.ts'
 import { brandsWithUnfinishedHistory, runWatchHistories } from '../services/analysis/watchHistory.ts'
 import { collectProfile } from '../services/profiles/collect.ts'
@@ -16,6 +18,7 @@ const queues = { collect: 'collect', send: 'send', watchHistory: 'watch-history'
 const feedMinutes = 5
 const profileMinutes = 10
 const sweepMs = 2_000
+const collectedAtOnce = 20
 
 interface Started {
   jobs: Jobs
@@ -167,13 +170,21 @@ class Worker {
     this.analyse()
     await this.send()
     await wakeThreads(this.context)
+    await checkAlerts(this.context)
+    await deliverAlerts(this.context)
     await this.sweepWatches()
     await this.sweepTeaching()
     const due = await this.context.db.rows<{ id: number }>(
       `SELECT id FROM profiles WHERE network <> 'file' AND (
          (status = 'collecting' AND coalesce(collected_at, '-infinity') < now() - $3::int * interval '1 second')
-         OR (status = 'connected' AND collected_at < now() - CASE WHEN network = 'feed' THEN $1::int ELSE $2::int END * interval '1 minute')) ORDER BY collected_at NULLS FIRST LIMIT 20`,
-      [feedMinutes, profileMinutes, this.context.config.leaseSeconds],
+         OR (status = 'connected' AND collected_at < now() - CASE WHEN network = 'feed' THEN $1::int ELSE $2::int END * interval '1 minute')) ORDER BY collected_at NULLS FIRST LIMIT $4::int`,
+      // So many at a time: a list of dead addresses keeps nobody else waiting.
+      [
+        feedMinutes,
+        profileMinutes,
+        this.context.config.leaseSeconds,
+        Math.max(0, collectedAtOnce - this.collecting.size),
+      ],
     )
     for (const { id } of due) void this.track(this.collect(id))
   }

@@ -97,7 +97,9 @@ test('roll-ups equal a full count after any history of changes', async () => {
   await db.rows(
     `INSERT INTO threads (id, brand_id, profile_id, outside_id, last_at) VALUES (1, 1, 1, 't', now())`,
   )
-  await db.rows(`INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 2) n`)
+  await db.rows(
+    `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 2) n`,
+  )
   await fc.assert(
     fc.asyncProperty(fc.array(change, { maxLength: 8 }), async (steps) => {
       for (const step of steps) await apply(step)

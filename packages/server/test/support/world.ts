@@ -1,9 +1,13 @@
 import {
   startLanternpage,
+  startMailroom,
+  startOpenNet,
   startPress,
   startWherabout,
   demoClient,
   type Lanternpage,
+  type Mailroom,
+  type OpenNet,
   type Press,
   type Wherabout,
 } from '@murrabel/standins'
@@ -48,6 +52,9 @@ export interface TestWorld {
   lanternpage: Lanternpage
   wherabout: Wherabout
   press: Press
+  skimmer: OpenNet
+  talkstead: OpenNet
+  mailroom: Mailroom
   signIn(who: 'wynn' | 'tamsin' | 'ness' | 'rowan'): Promise<Caller>
   /** Connects a network as its owner would, with consent for everything. */
   connect(call: Caller, network: string): Promise<string>
@@ -94,10 +101,13 @@ export async function consent(
 
 export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): Promise<TestWorld> {
   const database = await freshDatabase()
-  const [lanternpage, wherabout, press] = await Promise.all([
+  const [lanternpage, wherabout, press, skimmer, talkstead, mailroom] = await Promise.all([
     startLanternpage(),
     startWherabout(),
     startPress(),
+    startOpenNet('skimmer'),
+    startOpenNet('talkstead'),
+    startMailroom(),
   ])
   const port = await freePort()
   const config: Config = {
@@ -114,11 +124,21 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
         ...demoClient,
       },
       { network: 'wherabout', name: 'Wherabout', channel: 'maps', address: wherabout.address, ...demoClient },
+      { network: 'skimmer', name: 'Skimmer', channel: 'posts', address: skimmer.address, ...demoClient },
+      {
+        network: 'talkstead',
+        name: 'Talkstead',
+        channel: 'forum',
+        address: talkstead.address,
+        ...demoClient,
+      },
     ],
-    allowedInnerAddresses: [new URL(press.address).host],
+    allowedInnerAddresses: [new URL(press.address).host, new URL(mailroom.address).host],
     jobs,
     web: true,
     webFolder: null,
+    smtpUrl: mailroom.smtpUrl,
+    mailFrom: 'Murrabel <murrabel@skerrivane.example>',
     logLevel: 'silent',
     leaseSeconds: 2,
   }
@@ -135,6 +155,9 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
     lanternpage,
     wherabout,
     press,
+    skimmer,
+    talkstead,
+    mailroom,
     async signIn(who) {
       const response = await fetch(`${config.publicAddress}/api/session`, {
         method: 'POST',
@@ -153,7 +176,9 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
     },
     async stop() {
       await server.stop()
-      await Promise.all([lanternpage.close(), wherabout.close(), press.close()])
+      await Promise.all(
+        [lanternpage, wherabout, press, skimmer, talkstead, mailroom].map((each) => each.close()),
+      )
       await database.drop()
     },
   }

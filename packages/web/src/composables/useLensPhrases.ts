@@ -26,8 +26,12 @@ const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 /** The kinds that somebody may wait for an answer to; together they have a shorter name. */
 const owed = bases.threads.kinds
 
-/** The lens in words of the reader's language, and what each phrase could be instead. */
-export function useLensPhrases(lens: Ref<Lens>) {
+/**
+ * The lens in words of the reader's language, and what each phrase could be instead.
+ *
+ * @param told names another sentence, for a page that looks at a part of the lens only
+ */
+export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' | undefined } = {}) {
   const { t, list, format, languageName, weekHour } = useTexts()
   const voices = useVoices()
   const brand = useBrand()
@@ -129,7 +133,7 @@ export function useLensPhrases(lens: Ref<Lens>) {
   /** The sentence: plain words and changeable phrases, in the order of the language. */
   const sentence = computed(() => {
     const parts = new Map<string, LensPart>(lensParts(lens.value).map((part) => [part.field, part]))
-    return t(`lens.${lens.value.unit}`)
+    return t(`lens.${told?.() ?? lens.value.unit}`)
       .split(/(\[\w+\])/)
       .filter(Boolean)
       .flatMap((piece) => (piece === '[more]' ? rarer(parts) : [piece]))

@@ -1,3 +1,4 @@
+import { alerts } from './en/alerts.ts'
 import { watch } from './en/watch.ts'
 
 /** All texts of the interface, English. Other languages have the same keys. */
@@ -27,6 +28,7 @@ export const en = {
       '[state] [kinds] about [watch] on [channels] from [places], given to [givenTo], [sentiments], [words], [range], [order]',
     entries:
       'What is said about [watch] on [channels] in [languages]: [kinds] from [places], [sentiments], [words][more], [range], [order]',
+    time: 'Told of the [range]',
     keep: 'Copy the address of this lens',
     copied: 'Address copied',
     export: 'Export',
@@ -243,11 +245,16 @@ export const en = {
     disconnected: 'Profile disconnected; what was collected stays',
   },
   watch,
+  alerts,
   profiles: {
     title: 'Profiles',
     intro:
       'Accounts of the brand on networks, and feeds that are read. Their history is fetched when they are connected.',
     connect: 'Connect on {name}',
+    search: 'Search {name}',
+    importFeeds: 'Feeds from a list (OPML)',
+    exportFeeds: 'Feeds as OPML',
+    feedsTaken: '{added} added, {known} known already, {refused} refused',
     connecting: 'Going to {name} ...',
     feedTitle: 'Add a feed',
     feedAddress: 'Address of an RSS, Atom or JSON feed',

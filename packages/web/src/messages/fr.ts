@@ -28,6 +28,7 @@ const texts: Some<Messages> = {
       '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [sentiments], [words], [range], [order]',
     entries:
       'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
+    time: 'Figures : [range]',
     keep: "Copier l'adresse",
     copied: 'Adresse copiée',
     export: 'Exporter',

@@ -11,11 +11,19 @@ import { useUndo } from '../stores/undo.ts'
 import { Download, Link } from '@lucide/vue'
 import LensPanel from './LensPanel.vue'
 
-const { lens, count } = defineProps<{ lens: Lens; count: CountAnswer | null }>()
+const { lens, count, told } = defineProps<{
+  lens: Lens
+  count: CountAnswer | null
+  /** A page that looks at a part of the lens only says that part. */
+  told?: 'time'
+}>()
 const emit = defineEmits<{ change: [part: Partial<Lens>]; reset: [] }>()
 const { t, number } = useTexts()
 const undo = useUndo()
-const { sentence, options } = useLensPhrases(toRef(() => lens))
+const { sentence, options } = useLensPhrases(
+  toRef(() => lens),
+  { told: () => told },
+)
 const open = ref<LensField | null>(null)
 const line = useTemplateRef<HTMLElement>('line')
 // Menus of the panel itself are drawn outside the line.
@@ -96,7 +104,7 @@ defineExpose({ focus })
       >
         <Link :size="16" />
       </button>
-      <el-dropdown trigger="click">
+      <el-dropdown v-if="!told" trigger="click">
         <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')">
           <Download :size="16" />
         </button>

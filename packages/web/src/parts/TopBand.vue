@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { ref, useTemplateRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
+import BellMenu from './BellMenu.vue'
 import { useBrand } from '../stores/brand.ts'
 import { useCounts } from '../stores/counts.ts'
 
 const brand = useBrand()
 const counts = useCounts()
 const router = useRouter()
+const route = useRoute()
 const { t, locale } = useI18n()
 const emit = defineEmits<{ keys: [] }>()
 const words = ref('')
@@ -73,7 +75,12 @@ defineExpose({ focusFind: () => find.value?.focus() })
           counts.pastDue
         }}</sup></RouterLink
       >
-      <RouterLink class="section" to="/watch">{{ t('sections.watch') }}</RouterLink>
+      <RouterLink
+        class="section"
+        :class="{ 'router-link-active': route.path.startsWith('/watch') }"
+        to="/watch"
+        >{{ t('sections.watch') }}</RouterLink
+      >
     </nav>
     <form class="find" role="search" @submit.prevent="search">
       <input
@@ -86,6 +93,7 @@ defineExpose({ focusFind: () => find.value?.focus() })
       />
       <kbd>/</kbd>
     </form>
+    <BellMenu />
     <el-dropdown trigger="click">
       <button type="button" class="me" :aria-label="t('band.meMenu')">
         {{ initials(brand.answer.me.name) }}

@@ -1,5 +1,8 @@
 import { createHash } from 'node:crypto'
-import type { CollectedItem, Connector, ConnectorProfile } from '../contract.ts'
+import robotsParser from 'robots-parser'
+import type { CollectedItem, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
+import { InnerAddressError } from '../shared/innerAddress.ts'
+import { NetworkFailure } from '../shared/outcome.ts'
 import { parseFeed, type FeedEntry } from './parseFeed.ts'
 
 export const feedMaxBytes = 10_000_000
@@ -36,9 +39,33 @@ export function itemOfEntry(
 interface FeedCursor {
   etag?: string
   modified?: string
+  /** Epoch milliseconds before which the feed asks not to be fetched again. */
+  notBefore?: number
+  /** What its robots.txt said, and when that was read. */
+  robots?: { at: number; allowed: boolean }
 }
 
-/** News and blogs: RSS 2.0, Atom and JSON Feed, fetched with conditional requests. */
+const hour = 3_600_000
+/** A feed may ask for rest, within reason. */
+const longestRest = 24 * hour
+const robotsFor = 24 * hour
+/** The name under which we ask. */
+export const userAgent = 'MurrabelFeedReader'
+
+/** Whether the feed's host lets us fetch it (RFC 9309): no file, or one that cannot be had just now, forbids nothing. */
+async function mayFetch(profile: ConnectorProfile, known: FeedCursor, now: number, http: NetworkHttp) {
+  if (known.robots && now - known.robots.at < robotsFor) return known.robots
+  const address = new URL('/robots.txt', profile.address).href
+  try {
+    const { body } = await http.text(address, { headers: { 'user-agent': userAgent }, maxBytes: 500_000 })
+    return { at: now, allowed: robotsParser(address, body).isAllowed(profile.address, userAgent) !== false }
+  } catch (error) {
+    if (error instanceof InnerAddressError) throw error
+    return { at: now, allowed: true }
+  }
+}
+
+/** News and blogs: RSS 2.0, Atom and JSON Feed, fetched politely: conditional requests, robots.txt, and the rest they ask for. */
 export const newsConnector: Connector = {
   channel: 'news',
   capabilities: {
@@ -51,24 +78,37 @@ export const newsConnector: Connector = {
   },
   async collect(profile: ConnectorProfile, cursor, http) {
     const known = cursor ? (JSON.parse(cursor) as FeedCursor) : {}
+    const now = Date.now()
+    if (known.notBefore && now < known.notBefore) return { items: [], cursor: cursor ?? '{}', more: false }
+    const robots = await mayFetch(profile, known, now, http)
+    if (!robots.allowed)
+      throw new NetworkFailure('refused', 'the robots.txt of this site asks not to fetch this feed')
     const answer = await http.text(profile.address, {
       maxBytes: feedMaxBytes,
       headers: {
+        'user-agent': userAgent,
         accept:
           'application/rss+xml, application/atom+xml, application/feed+json, application/xml;q=0.8, */*;q=0.5',
         ...(known.etag ? { 'if-none-match': known.etag } : {}),
         ...(known.modified ? { 'if-modified-since': known.modified } : {}),
       },
     })
-    if (answer.status === 304) return { items: [], cursor: cursor ?? '{}', more: false }
+    const next = (rest: number): string =>
+      JSON.stringify({
+        etag: answer.etag ?? known.etag,
+        modified: answer.modified ?? known.modified,
+        notBefore: now + Math.min(longestRest, rest),
+        robots,
+      } satisfies FeedCursor)
+    const fresh = (answer.maxAgeSeconds ?? 0) * 1000
+    if (answer.status === 304) return { items: [], cursor: next(fresh), more: false }
     const feed = parseFeed(answer.body)
-    const now = Date.now()
     const items = feed.entries.map((entry) =>
       itemOfEntry(entry, { id: profile.address, title: feed.title }, now),
     )
     return {
       items,
-      cursor: JSON.stringify({ etag: answer.etag, modified: answer.modified }),
+      cursor: next(Math.max(fresh, (feed.ttlMinutes ?? 0) * 60_000)),
       more: false,
       total: items.length,
     }

@@ -15,6 +15,8 @@ export interface ParsedFeed {
   format: 'rss' | 'atom' | 'json'
   title: string
   entries: FeedEntry[]
+  /** Minutes the feed asks to be left alone (RSS 2.0, ttl); null when it does not. */
+  ttlMinutes: number | null
 }
 
 export class FeedError extends Error {
@@ -57,6 +59,7 @@ export function parseFeed(document: string): ParsedFeed {
       format: 'rss',
       title: textOf(channel.title),
       entries: list(channel.item).slice(0, entryLimit).map(rssEntry),
+      ttlMinutes: Number(textOf(channel.ttl)) > 0 ? Math.min(1440, Number(textOf(channel.ttl))) : null,
     }
   const feed = root.feed as Node | undefined
   if (feed)
@@ -64,6 +67,7 @@ export function parseFeed(document: string): ParsedFeed {
       format: 'atom',
       title: textOf(feed.title),
       entries: list(feed.entry).slice(0, entryLimit).map(atomEntry),
+      ttlMinutes: null,
     }
   throw new FeedError('neither an RSS channel nor an Atom feed')
 }
@@ -140,7 +144,7 @@ function parseJson(document: string): ParsedFeed {
       at: time(textOf(item.date_published) || textOf(item.date_modified)),
       url: textOf(item.url) || undefined,
     }))
-  return { format: 'json', title: textOf(feed.title), entries }
+  return { format: 'json', title: textOf(feed.title), entries, ttlMinutes: null }
 }
 
 function time(text: string): number | null {

@@ -122,6 +122,10 @@ export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
         throw new NetworkFailure('transient', 'the answer broke off or is not JSON', null, { cause: error })
       }
     },
+    async post(url, body, headers) {
+      const response = await withRetry(url, { method: 'POST', headers, body })
+      await response.body?.cancel()
+    },
     async text(url, { headers, maxBytes }) {
       const response = await withRetry(url, { method: 'GET', headers })
       const body = response.status === 304 ? '' : await readLimited(response, maxBytes)
@@ -131,9 +135,16 @@ export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
         etag: response.headers.get('etag') ?? undefined,
         modified: response.headers.get('last-modified') ?? undefined,
         type: response.headers.get('content-type') ?? '',
+        maxAgeSeconds: maxAgeOf(response.headers.get('cache-control')),
       }
     },
   }
+}
+
+/** Seconds an answer says it stays fresh (RFC 9111); undefined when it does not. */
+function maxAgeOf(cacheControl: string | null): number | undefined {
+  const found = /(?:^|[,\s])max-age=(\d{1,9})/i.exec(cacheControl ?? '')
+  return found ? Number(found[1]) : undefined
 }
 
 export class TooLargeError extends Error {

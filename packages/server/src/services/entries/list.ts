@@ -14,6 +14,7 @@ import { tellingPage } from './tellingPage.ts'
 import { entryCount } from '../../store/queries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entryPage.ts'
 import { groupMembers } from '../../store/queries/groupMembers.ts'
+import { firstHeard } from '../../store/queries/firstHeard.ts'
 import { foldPage } from '../../store/queries/foldPage.ts'
 import { tide, type TideRow } from '../../store/queries/tide.ts'
 
@@ -39,14 +40,16 @@ export function lensOf(query: Record<string, unknown>): Lens {
 }
 
 export async function lensContext({ db, now }: Parts, reader: Reader): Promise<LensContext> {
-  const [brand, groups] = await Promise.all([
+  const [brand, groups, since] = await Promise.all([
     db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId]),
     groupMembers(db, reader.brandId),
+    firstHeard(db, reader.brandId),
   ])
   return {
     now: now(),
     zone: brand?.zone ?? 'UTC',
     me: reader.colleagueId,
+    since,
     watchesOf: (group) => groups.get(group) ?? [],
   }
 }

@@ -3,6 +3,7 @@ import type { Context } from '../../context.ts'
 import type { Profile } from '../../store/models/index.ts'
 import { refreshKey } from './oauth.ts'
 import { sealKey, unsealKey } from './profileKey.ts'
+import { searchId, searchTerms } from './searches.ts'
 
 /** Base address of the profile's network; of a feed, its own. */
 export function addressOf(
@@ -26,10 +27,17 @@ export async function withProfileKey<T>(
   if (!profile || profile.status === 'disconnected')
     throw new NetworkFailure('refused', 'the profile is disconnected')
   const http = context.httpFor(profile.network === 'feed' ? profile.outsideId : profile.network)
+  const terms = profile.outsideId === searchId ? await searchTerms(context.db, profile.brandId) : undefined
   const key = unsealKey(profile.keySealed, config.sealingKey)
   const run = (accessToken: string) =>
     act(
-      { id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken },
+      {
+        id: profile.id,
+        outsideId: profile.outsideId,
+        address: addressOf(context, profile),
+        accessToken,
+        terms,
+      },
       http,
     )
   try {

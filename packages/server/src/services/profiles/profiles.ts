@@ -16,7 +16,9 @@ import { Refusal } from '../../problem.ts'
 import { audit } from '../brand/audit.ts'
 import { withProfileKey } from './keys.ts'
 import { sealKey, type ProfileKey } from './profileKey.ts'
+import type { Tx } from '../../store/database.ts'
 import type { Granted } from './oauth.ts'
+import { searchId } from './searches.ts'
 
 interface ProfileRow extends Omit<ProfileAnswer, 'capabilities' | 'collectedAt'> {
   collectedAt: Date | null
@@ -35,7 +37,11 @@ export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader):
     return {
       ...row,
       collectedAt: row.collectedAt?.toISOString() ?? null,
-      capabilities: { reply: capabilities?.reply ?? false, live: capabilities?.live ?? false },
+      capabilities: {
+        reply: capabilities?.reply ?? false,
+        live: capabilities?.live ?? false,
+        search: capabilities?.search ?? false,
+      },
     }
   })
 }
@@ -55,6 +61,7 @@ export async function listNetworks({ db, config }: Context, reader: Reader): Pro
     network,
     name,
     channel,
+    search: connectorOf(channel)?.capabilities.search ?? false,
     connectedProfiles: counts.find((c) => c.network === network)?.n ?? 0,
   }))
 }
@@ -151,6 +158,34 @@ async function subscribe(context: Context, id: number): Promise<void> {
   } catch (error) {
     log.warn({ profile: id, message: (error as Error).message }, 'no webhook subscription')
   }
+}
+
+/** Begins to search a network for what the watches ask for. */
+export async function connectSearch(
+  context: Context,
+  reader: Reader,
+  network: string,
+): Promise<ProfileAnswer> {
+  const known = context.config.networks.find((n) => n.network === network)
+  if (!known || !connectorOf(known.channel)?.capabilities.search) throw new Refusal('networkUnknown')
+  const id = await putProfile(context, reader, {
+    channel: known.channel,
+    network,
+    outside: { outsideId: searchId, name: known.name, url: known.address },
+    key: null,
+  })
+  await context.jobs.collect([id])
+  await context.live.tell(reader.brandId, { kind: 'profiles' })
+  return profileAnswer(context, reader, id)
+}
+
+/** Searches again soon, because a watch asks for something new. */
+export async function searchSoon({ db }: Pick<Context, 'db'>, brandId: number, tx: Tx): Promise<void> {
+  await db.rows(
+    `UPDATE profiles SET status = 'collecting', collected_at = '-infinity' WHERE brand_id = $1 AND outside_id = $2 AND status = 'connected'`,
+    [brandId, searchId],
+    tx,
+  )
 }
 
 /** Adds a feed by its address, after reading it once. */

@@ -8,7 +8,7 @@ import { Refusal } from '../../problem.ts'
 import { lensTexts } from '../../store/queries/lensTexts.ts'
 import { tide } from '../../store/queries/tide.ts'
 import { fillBuckets, lensContext, lensOf } from '../entries/list.ts'
-import { phraseAnswer } from './phrases.ts'
+import { askedWords, phraseAnswer } from './phrases.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
 import { addMoods, netOf, noMoods, total } from './standings.ts'
 
@@ -35,7 +35,11 @@ export async function compare(
     lensTexts({ lens: one.lens, context, reader }, { limit: textLimit }),
     lensTexts({ lens: two.lens, context, reader }, { limit: textLimit }),
   ]
-  const tell = { kind: 'phrases' as const, without: [], limit: 16 }
+  const without = [
+    ...(await askedWords(parts.db, lensOne, context)),
+    ...(await askedWords(parts.db, lensTwo, context)),
+  ]
+  const tell = { kind: 'phrases' as const, without, limit: 16 }
   const [told, toldBack] = await Promise.all([
     parts.textWorker.ask({ ...tell, front, back }),
     parts.textWorker.ask({ ...tell, front: back, back: front }),

@@ -23,7 +23,7 @@ import { watchPeriods } from '../../store/queries/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/list.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
 import { netOf, noMoods, total, usualPeriods } from './standings.ts'
-import { firstHeard, knownPeriods, usualOf } from './usual.ts'
+import { knownPeriods, usualOf } from './usual.ts'
 
 /** Weeks that a direction is read from when the periods before reach no further. */
 const directionWeeks = 12
@@ -40,7 +40,7 @@ export async function figures(
   const period = shownPeriod(asked, context)
   const lens = lensAt(asked, period, context.zone)
   const question: LensQuestion = { lens, context, reader }
-  const [slices, periods, weeks, aspects, copies, voice, onTopic, first] = await Promise.all([
+  const [slices, periods, weeks, aspects, copies, voice, onTopic] = await Promise.all([
     lensSlices(db, question),
     periodCounts(db, question, period, usualPeriods),
     weekCounts(db, question, period),
@@ -48,7 +48,6 @@ export async function figures(
     lensCopies(db, question),
     shareAmong(db, reader, lens.watch, period),
     onTopicOf(db, lens.watch),
-    firstHeard(db, reader.brandId),
   ])
   const whole = slices.find((s) => s.part === 'all') ?? noMoods()
   const counts: MoodCounts = {
@@ -69,7 +68,7 @@ export async function figures(
     usual: usualOf(
       total(counts),
       previous.map(total),
-      knownPeriods(periodStarts(period, usualPeriods, context.zone), first),
+      knownPeriods(periodStarts(period, usualPeriods, context.zone), context.since),
     ),
     before: { total: total(before), net: netOf(before) },
     countChange: changeOfCount(
@@ -139,7 +138,10 @@ async function weekCounts(
   }
 }
 
-/** A watch's share of voice among the brand's own and its rivals' watches; null when there are no rivals to share with. */
+/**
+ * A watch's share of voice: the brand's and its rivals' among each other, any other among the watches of its group. Null
+ * when there is nobody to share with.
+ */
 async function shareAmong(
   db: Database,
   reader: Reader,
@@ -147,24 +149,14 @@ async function shareAmong(
   period: Period,
 ): Promise<FiguresAnswer['share']> {
   if (watch === null) return null
-  const rivals = await db.rows<{ id: number; name: string }>(
-    `SELECT w.id, w.name FROM watches w JOIN watch_groups g ON g.id = w.group_id
-     WHERE w.brand_id = $1 AND w.deleted_at IS NULL AND g.kind = 'rivals' ORDER BY w.id`,
-    [reader.brandId],
-  )
-  const own = await db.one<{ id: number; name: string }>(
-    'SELECT id, name FROM watches WHERE id = $1 AND brand_id = $2',
+  const among = await db.rows<{ id: number; name: string }>(
+    `SELECT w.id, w.name FROM watches own JOIN watch_groups og ON og.id = own.group_id
+     JOIN watch_groups g ON g.brand_id = own.brand_id AND CASE WHEN og.kind IN ('brand', 'rivals') THEN g.kind IN ('brand', 'rivals') ELSE g.id = og.id END
+     JOIN watches w ON w.group_id = g.id AND w.deleted_at IS NULL
+     WHERE own.id = $1 AND own.brand_id = $2 ORDER BY w.id <> own.id, w.id`,
     [watch, reader.brandId],
   )
-  if (!rivals.length || !own) return null
-  const brandWatch = rivals.some(({ id }) => id === watch)
-    ? await db.rows<{ id: number; name: string }>(
-        `SELECT w.id, w.name FROM watches w JOIN watch_groups g ON g.id = w.group_id
-         WHERE w.brand_id = $1 AND w.deleted_at IS NULL AND g.kind = 'brand' ORDER BY w.id LIMIT 1`,
-        [reader.brandId],
-      )
-    : []
-  const among = [own, ...brandWatch, ...rivals.filter(({ id }) => id !== watch)]
+  if (among.length < 2) return null
   const rows = await watchPeriods(db, { reader, starts: [period.from], end: period.to })
   const counted = among.map((each) => {
     const row = rows.find((r) => r.watch === each.id)

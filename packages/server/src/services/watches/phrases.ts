@@ -75,7 +75,8 @@ async function backgroundOf(
 ): Promise<{ name: PhrasesAnswer['background']; lens: Lens; days: number }> {
   const days = daysOf(period)
   const whole = { watch: null, group: null, phrase: '', voice: null, story: null }
-  if (against === 'others' && (lens.watch !== null || lens.group !== null))
+  // Before everything there is nothing.
+  if ((against === 'others' || !lens.range) && (lens.watch !== null || lens.group !== null))
     return { name: 'others', lens: { ...front, ...whole }, days }
   const back = Math.round(Math.min(backgroundDays.most, Math.max(backgroundDays.least, 6 * days)))
   const own = lensAt(lens, before(period, back), context.zone)
@@ -92,7 +93,7 @@ export const before = ({ from }: Period, days: number): Period => ({
 })
 
 /** Words the watches of a lens ask for: telling them would tell nothing. */
-async function askedWords(db: Context['db'], lens: Lens, context: LensContext): Promise<string[]> {
+export async function askedWords(db: Context['db'], lens: Lens, context: LensContext): Promise<string[]> {
   const ids =
     lens.watch !== null ? [lens.watch] : lens.group !== null ? [...context.watchesOf(lens.group)] : []
   if (!ids.length) return []

@@ -7,7 +7,7 @@ import { watchVoices } from '../../store/queries/watchVoices.ts'
 import { lensContext, lensOf } from '../entries/list.ts'
 import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { addMoods, netOf, noMoods, total, usualPeriods } from './standings.ts'
-import { firstHeard, knownPeriods, usualOf } from './usual.ts'
+import { knownPeriods, usualOf } from './usual.ts'
 
 interface Side {
   id: number
@@ -31,11 +31,10 @@ export async function rivals(
   )
   const starts = periodStarts(period, usualPeriods, context.zone)
   const ids = sides.map(({ id }) => id)
-  const [rows, now, before, first] = await Promise.all([
+  const [rows, now, before] = await Promise.all([
     watchPeriods(db, { reader, starts, end: period.to }),
     watchVoices(db, { reader, ids, from: period.from, to: period.to }),
     watchVoices(db, { reader, ids, from: starts[starts.length - 2]!, to: period.from }),
-    firstHeard(db, reader.brandId),
   ])
   const days = daysOf(period)
   const counts = sides.map(({ id }) => periodsOf(rows, id))
@@ -52,7 +51,7 @@ export async function rivals(
         watch: { id: side.id, name: side.name },
         ours: side.ours,
         total: total(current),
-        usual: usualOf(total(current), volumes.slice(0, -1), knownPeriods(starts, first)),
+        usual: usualOf(total(current), volumes.slice(0, -1), knownPeriods(starts, context.since)),
         share: shares[i] ?? null,
         net: netOf(current),
         netChange: changeOfNet(netOf(last), netOf(current)),

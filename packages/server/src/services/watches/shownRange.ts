@@ -7,14 +7,19 @@ export interface Period {
   to: number
 }
 
-/** When a lens asks for any time, figures are told of this many days. */
-const daysOfEverything = 90
 const day = 86_400_000
 
-/** The time that figures are told of: the lens's range, up to the end of today. */
-export function shownPeriod(lens: Lens, { now, zone }: LensContext): Period {
-  const asked = instantsOf(lens.range ?? { last: daysOfEverything }, { now, zone })!
+/** The time that figures are told of: the lens's range up to the end of today; at any time, from the first entry on. */
+export function shownPeriod(lens: Lens, { now, zone, since }: LensContext): Period {
   const today = DateTime.fromMillis(now, { zone }).startOf('day').plus({ days: 1 }).toMillis()
+  if (!lens.range)
+    return {
+      from: DateTime.fromMillis(since ?? now, { zone })
+        .startOf('day')
+        .toMillis(),
+      to: today,
+    }
+  const asked = instantsOf(lens.range, { now, zone })!
   return {
     from: asked.from,
     to: Math.max(asked.from + 3_600_000, Math.min(asked.to, Math.max(today, asked.from))),

@@ -5,7 +5,7 @@ import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/list.ts'
 import { periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
-import { firstHeard, knownPeriods, usualOf } from './usual.ts'
+import { knownPeriods, usualOf } from './usual.ts'
 
 /** Periods that say what is usual. */
 export const usualPeriods = 6
@@ -37,8 +37,7 @@ export async function standings(
   // Twice as many points as periods make the small line.
   const halves = starts.flatMap((at, i) => [at, (at + (starts[i + 1] ?? period.to)) / 2])
   const rows = await watchPeriods(parts.db, { reader, starts: halves, end: period.to })
-  const first = await firstHeard(parts.db, reader.brandId)
-  const known = knownPeriods(starts, first)
+  const known = knownPeriods(starts, context.since)
   const watches = await parts.db.rows<{ id: number }>(
     'SELECT id FROM watches WHERE brand_id = $1 AND deleted_at IS NULL ORDER BY id',
     [reader.brandId],

@@ -4,6 +4,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
 import { audit } from '../brand/audit.ts'
+import { searchSoon } from '../profiles/profiles.ts'
 
 const columns = `w.id, w.name, w.query, w.group_id AS "groupId", w.paused_at IS NOT NULL AS paused, w.history_done AS "historyDone", w.history_total AS "historyTotal",
   (SELECT coalesce(sum(r.n), 0) FROM mention_rollups r WHERE r.watch_id = w.id) AS mentions`
@@ -95,6 +96,7 @@ export async function createWatches(
     tx,
   )
   await jobs.watchHistory({ brandId: reader.brandId }, tx)
+  await searchSoon(context, reader.brandId, tx)
   for (const [i, { id }] of rows.entries())
     await audit(db, reader, 'createWatch', `watch ${id}`, { name: drafts[i]!.name }, tx)
   await live.tell(reader.brandId, { kind: 'watches' }, tx)
@@ -147,6 +149,7 @@ export async function updateWatch(
         tx,
       )
       await jobs.watchHistory({ brandId: reader.brandId }, tx)
+      await searchSoon(context, reader.brandId, tx)
     }
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })
@@ -182,6 +185,7 @@ async function goOn(
     )
     if (!rows.length) throw new Refusal('notFound')
     await jobs.watchHistory({ brandId: reader.brandId }, tx)
+    await searchSoon(context, reader.brandId, tx)
     await audit(db, reader, how.name, `watch ${id}`, {}, tx)
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })

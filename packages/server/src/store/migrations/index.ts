@@ -5,6 +5,7 @@ import * as mentionRollups from './0004-mention-rollups.ts'
 import * as storiesAndPhrases from './0005-stories-and-phrases.ts'
 import * as teaching from './0006-teaching.ts'
 import * as voices from './0007-voices.ts'
+import * as alerts from './0008-alerts.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -15,4 +16,5 @@ export const migrations = [
   { name: '0005-stories-and-phrases', ...storiesAndPhrases },
   { name: '0006-teaching', ...teaching },
   { name: '0007-voices', ...voices },
+  { name: '0008-alerts', ...alerts },
 ]

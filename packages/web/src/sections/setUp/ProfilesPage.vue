@@ -9,7 +9,7 @@ import {
   type NetworkAnswer,
   type ProfileAnswer,
 } from '@murrabel/contract'
-import { call, CallProblem } from '../../api/call.ts'
+import { addressOf, call, CallProblem } from '../../api/call.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
@@ -72,6 +72,30 @@ const connect = (network: string) =>
     const { redirect } = await call(routes.connect, { body: { network } })
     location.assign(redirect)
   })
+const searchOn = (network: string) =>
+  guard(network, async () => {
+    await call(routes.connectSearch, { body: { network } })
+    await load()
+  })
+/** Takes in a list of feeds as other readers of feeds write it. */
+const takeOpml = (event: Event) =>
+  guard(
+    'feed',
+    async () => {
+      const input = event.target as HTMLInputElement
+      const file = await input.files?.[0]?.text()
+      input.value = ''
+      if (!file) return
+      const { added, known, refused, problems } = await call(routes.importFeeds, { body: { file } })
+      const named = problems.slice(0, 3).map((p) => `${p.address} ${p.reason}`)
+      undo.tell({
+        text: [t('profiles.feedsTaken', { added, known, refused }), ...named].join('. '),
+        problem: refused > 0,
+      })
+      await load()
+    },
+    feedProblem,
+  )
 const addFeed = () =>
   guard(
     'feed',
@@ -104,7 +128,9 @@ const again = (profile: ProfileAnswer) =>
           void (await call(routes.connectFeed, { body: { address: profile.url ?? '', name: profile.name } }))
             .id,
       )
-    : connect(profile.network)
+    : profile.capabilities.search
+      ? searchOn(profile.network)
+      : connect(profile.network)
 const share = (profile: ProfileAnswer) =>
   profile.historyTotal ? Math.min(100, (100 * profile.historyDone) / profile.historyTotal) : 0
 </script>
@@ -123,12 +149,12 @@ const share = (profile: ProfileAnswer) =>
         type="button"
         class="button primary"
         :disabled="busy !== ''"
-        @click="connect(network.network)"
+        @click="network.search ? searchOn(network.network) : connect(network.network)"
       >
         {{
           busy === network.network
             ? t('profiles.connecting', { name: network.name })
-            : t('profiles.connect', { name: network.name })
+            : t(network.search ? 'profiles.search' : 'profiles.connect', { name: network.name })
         }}
       </button>
       <form class="feed" @submit.prevent="addFeed">
@@ -142,6 +168,13 @@ const share = (profile: ProfileAnswer) =>
           {{ busy === 'feed' ? t('profiles.adding') : t('profiles.addFeed') }}
         </button>
       </form>
+      <span class="lists">
+        <label class="button">
+          {{ t('profiles.importFeeds') }}
+          <input type="file" accept=".opml,.xml,text/x-opml" class="reader-only" @change="takeOpml" />
+        </label>
+        <a class="button" :href="addressOf(routes.exportFeeds)" download>{{ t('profiles.exportFeeds') }}</a>
+      </span>
     </div>
     <p v-else class="soft">{{ t('profiles.noRight') }}</p>
     <ProblemNote v-if="feedProblem" :problem="feedProblem" @again="addFeed" />
@@ -294,5 +327,15 @@ small {
 .actions .button {
   padding: 2px 10px;
   margin-left: 6px;
+}
+.lists {
+  display: flex;
+  gap: 8px;
+}
+.lists a {
+  color: var(--ink);
+}
+.lists label:focus-within {
+  outline: 2px solid var(--deep);
 }
 </style>

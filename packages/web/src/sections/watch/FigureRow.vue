@@ -81,7 +81,7 @@ function changeText(): string {
           }}</RouterLink>
         </dd>
       </template>
-      <dd v-else class="note soft">{{ t('watch.shareNone') }}</dd>
+      <dd v-else class="soft">{{ t('watch.shareNone') }}</dd>
     </div>
     <div v-if="watch">
       <dt>{{ t('watch.onTopic') }}</dt>

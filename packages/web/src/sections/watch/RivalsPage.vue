@@ -27,7 +27,7 @@ function sentence(row: RivalRow): string {
       : row.netChange.difference > 0
         ? 'rose'
         : 'fell'
-  return `${volume} ${t(`watch.rivals.${felt}`)}`
+  return `${volume}; ${t(`watch.rivals.${felt}`)}`
 }
 function people(row: RivalRow): string {
   const { change: moved, before } = row.audience
@@ -39,7 +39,7 @@ const to = (row: RivalRow) => ({ path: '/watch', query: { watch: row.watch.id } 
 </script>
 
 <template>
-  <LensLine :lens="lens" :count="null" @change="change" @reset="reset" />
+  <LensLine :lens="lens" :count="null" told="time" @change="change" @reset="reset" />
   <WatchFrame :title="t('watch.rivals.title')" :intro="t('watch.rivals.intro')">
     <ProblemNote v-if="asked.problem.value" :problem="asked.problem.value" @again="asked.load" />
     <EmptyPlace
@@ -111,6 +111,11 @@ td {
 }
 tbody th {
   font-weight: 600;
+}
+td .soft,
+th .soft {
+  margin-left: 6px;
+  font-weight: 400;
 }
 thead th {
   font-size: 12px;

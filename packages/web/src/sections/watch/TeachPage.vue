@@ -305,8 +305,9 @@ section > div > p {
 .aspects {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(340px, 1fr));
-  gap: 4px 32px;
+  gap: 12px 32px;
   margin: 8px 0;
+  align-items: start;
 }
 .aspect :deep(label) {
   font-weight: 400;

@@ -72,8 +72,13 @@ const felt = (voice: VoiceAnswer) =>
         ></span
       >
       <el-checkbox v-model="keptOnly" :label="t('watch.voices.keptOnly')" />
-      <el-select v-model="standing" class="standing" :aria-label="t('watch.voices.standing')">
-        <el-option value="" :label="t('watch.voices.anyStanding')" />
+      <el-select
+        v-model="standing"
+        class="standing"
+        :aria-label="t('watch.voices.standing')"
+        :placeholder="t('watch.voices.anyStanding')"
+        clearable
+      >
         <el-option
           v-for="each in standings"
           :key="each"
@@ -171,12 +176,13 @@ const felt = (voice: VoiceAnswer) =>
             <div class="card">
               <el-select
                 :model-value="voice.standing ?? ''"
+                clearable
+                :placeholder="t('watch.voices.noStanding')"
                 :aria-label="t('watch.voices.standing')"
                 :disabled="!brand.may('answer')"
                 class="standing"
                 @change="(value: Standing | '') => put(voice, { standing: value || null })"
               >
-                <el-option value="" :label="t('watch.voices.noStanding')" />
                 <el-option
                   v-for="each in standings"
                   :key="each"
@@ -272,6 +278,10 @@ td {
 }
 .kept :deep(svg) {
   fill: currentcolor;
+}
+td .soft,
+td b {
+  margin-left: 6px;
 }
 .champion {
   color: var(--pos);

@@ -12,10 +12,15 @@ const emit = defineEmits<{
   remove: []
   pause: [paused: boolean]
   copy: []
+  feed: []
   move: [groupId: number | null]
 }>()
 const { t } = useTexts()
 const brand = useBrand()
+const alertTo = computed(() => ({
+  path: '/watch/alerts',
+  query: { new: '', lens: watch ? `watch=${watch.id}` : group ? `group=${group.id}` : '' },
+}))
 const terms = computed(() =>
   watch
     ? watch.query.anyOf.length +
@@ -37,6 +42,7 @@ const terms = computed(() =>
     >
     <span class="buttons">
       <button v-if="watch" type="button" class="button" @click="emit('tune')">{{ t('watch.tune') }}</button>
+      <RouterLink class="button" :to="alertTo">{{ t('watch.alert') }}</RouterLink>
       <button type="button" class="button" @click="emit('compare')">{{ t('watch.compare') }}</button>
       <el-dropdown v-if="watch && brand.may('watch')" trigger="click" placement="bottom-end">
         <button type="button" class="button more" :aria-label="t('watch.more')" :title="t('watch.more')">
@@ -48,6 +54,7 @@ const terms = computed(() =>
               watch.paused ? t('watch.resume') : t('watch.pause')
             }}</el-dropdown-item>
             <el-dropdown-item @click="emit('copy')">{{ t('watch.copy') }}</el-dropdown-item>
+            <el-dropdown-item @click="emit('feed')">{{ t('alerts.feed.make') }}</el-dropdown-item>
             <el-dropdown-item divided disabled>{{ t('watch.move') }}</el-dropdown-item>
             <el-dropdown-item v-if="watch.groupId !== null" @click="emit('move', null)">{{
               t('watch.noGroup')
@@ -81,6 +88,9 @@ h2 {
   margin-left: auto;
   display: flex;
   gap: 8px;
+}
+.buttons a {
+  color: var(--ink);
 }
 .more {
   line-height: 0;

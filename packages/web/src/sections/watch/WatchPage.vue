@@ -19,6 +19,7 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import TideLine from '../../parts/TideLine.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
+import FeedSheet from './FeedSheet.vue'
 import FigureRow from './FigureRow.vue'
 import FiguresView from './FiguresView.vue'
 import GroupSheet from './GroupSheet.vue'
@@ -54,6 +55,7 @@ const editing = ref<WatchAnswer | null>(null)
 const groupSheet = ref(false)
 const editedGroup = ref<WatchGroupAnswer | null>(null)
 const startSheet = ref(false)
+const feedSheet = ref(false)
 
 const view = computed<View>(() => views.find((each) => each === route.query.view) ?? 'said')
 const current = computed(() => brand.watches.find((w) => w.id === lens.value.watch) ?? null)
@@ -219,6 +221,7 @@ useKeys({ l: () => void lensLine.value?.focus() })
           @remove="current && remove(current)"
           @pause="(paused) => current && pause(current, paused)"
           @copy="current && copy(current)"
+          @feed="feedSheet = true"
           @move="(group) => current && move(current, group)"
         />
         <nav class="views" :aria-label="t('sections.watch')">
@@ -279,6 +282,7 @@ useKeys({ l: () => void lensLine.value?.focus() })
   </main>
   <WatchSheet v-model="sheet" :editing="editing" @saved="onSaved" />
   <GroupSheet v-model="groupSheet" :editing="editedGroup" @changed="onGroupChanged" />
+  <FeedSheet v-model="feedSheet" :item="current" />
   <StartSheet v-model="startSheet" @saved="refresh" />
 </template>
 

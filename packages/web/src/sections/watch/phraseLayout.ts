@@ -15,6 +15,8 @@ const largest = 30
 /** Room for the mood's mark before the words. */
 export const markWidth = 13
 const gap = 6
+/** How far a phrase may be moved from its place, in pixels, when others stand there. */
+const asides = [0, 40, -40, 80, -80, 120, -120]
 /** Left free for the words at the ends. */
 const endLine = 18
 
@@ -48,9 +50,13 @@ export function placePhrases(
   for (const phrase of [...told].sort((a, b) => b.z - a.z)) {
     const points = Math.round(size(phrase.z))
     const own = measure(phrase.text, points) + markWidth
-    const middle = Math.min(width - own / 2 - 2, Math.max(own / 2 + 2, x(leaningOf(phrase))))
-    const spot = freeLine(placed, { x: middle, width: own, size: points }, height)
-    if (spot !== null) placed.push({ phrase, x: middle, y: spot, size: points, width: own })
+    for (const aside of asides) {
+      const middle = Math.min(width - own / 2 - 2, Math.max(own / 2 + 2, x(leaningOf(phrase)) + aside))
+      const spot = freeLine(placed, { x: middle, width: own, size: points }, height)
+      if (spot === null) continue
+      placed.push({ phrase, x: middle, y: spot, size: points, width: own })
+      break
+    }
   }
   return placed
 }

@@ -1,0 +1,83 @@
+import { hourMs, type AlertCondition, type AlertSeries, type HourCounts } from '@murrabel/core/alerts'
+import { weekHourOf } from '@murrabel/core/lens'
+import type { Context } from '../../context.ts'
+import { lensWhere } from '../../store/queries/lensWhere.ts'
+import type { LensQuestion } from '../../store/queries/lensSlices.ts'
+import { tide } from '../../store/queries/tide.ts'
+
+/** Days a condition needs to know before the first hour it judges. */
+export function learningDays(condition: AlertCondition): number {
+  switch (condition.kind) {
+    case 'spike':
+      return 100
+    case 'more':
+      return Math.ceil((condition.hours * 15) / 24) + 1
+    case 'net':
+      return condition.days
+    default:
+      return 0
+  }
+}
+
+/** Entries of a lens by hour and mood up to now; silence before anything was collected is not part of it. */
+export async function hourSeries(
+  { db }: Pick<Context, 'db'>,
+  question: LensQuestion,
+  { from, to }: { from: number; to: number },
+): Promise<AlertSeries> {
+  const begin = Math.max(from, question.context.since ?? to)
+  const start = Math.floor(begin / hourMs) * hourMs
+  const hours: HourCounts[] = Array.from({ length: Math.max(0, Math.ceil((to - start) / hourMs)) }, () => ({
+    positive: 0,
+    neutral: 0,
+    negative: 0,
+    unread: 0,
+  }))
+  const rows = await tide(db, {
+    ...question,
+    lens: { ...question.lens, range: null, order: 'newest' },
+    from: start,
+    to,
+    unit: 'hour',
+  })
+  for (const { at, sentiment, n } of rows) {
+    const hour = hours[Math.floor((at - start) / hourMs)]
+    if (hour) hour[sentiment] += n
+  }
+  return { start, hours, weekHour: weekHourOf(start, question.context.zone), entries: [] }
+}
+
+export interface SingleEntry {
+  id: number
+  at: number
+  reach: number
+}
+
+/** Single entries of a lens that a condition on entries is for, oldest first. */
+export async function singleEntries(
+  { db }: Pick<Context, 'db'>,
+  { lens, context, reader }: LensQuestion,
+  {
+    condition,
+    since,
+    untold,
+  }: {
+    condition: Extract<AlertCondition, { kind: 'any' | 'reach' }>
+    since: number
+    /** Only those read since then and not told by this alert. */
+    untold?: { alertId: number; readSince: Date }
+  },
+): Promise<SingleEntry[]> {
+  const { from, where } = lensWhere({ ...lens, range: null, order: 'newest' }, context, reader)
+  where.add(`e.at >= ${where.bind(new Date(since))} AND e.analysed_at IS NOT NULL`)
+  if (condition.kind === 'reach') where.add(`e.reach >= ${where.bind(condition.above)}::int`)
+  if (untold)
+    where.add(
+      `e.analysed_at >= ${where.bind(untold.readSince)} AND NOT EXISTS (SELECT 1 FROM alert_told d WHERE d.alert_id = ${where.bind(untold.alertId)}::int AND d.entry_id = e.id)`,
+    )
+  const rows = await db.rows<{ id: number; at: Date; reach: number }>(
+    `SELECT e.id, e.at, e.reach FROM ${from} WHERE ${where.toString()} ORDER BY e.at, e.id LIMIT 50000`,
+    where.values,
+  )
+  return rows.map((row) => ({ ...row, at: row.at.getTime() }))
+}

@@ -1,0 +1,194 @@
+import {
+  alertReader,
+  stepAlert,
+  stepEntries,
+  tellsOfEntries,
+  type AlertCondition,
+  type Telling,
+} from '@murrabel/core/alerts'
+import { blankLens, printLens, type Lens } from '@murrabel/core/lens'
+import { readerOfMember } from '../../access/sessions.ts'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import type { Tx } from '../../store/database.ts'
+import { lensContext } from '../entries/list.ts'
+import { phrasesOfLens } from '../watches/phrases.ts'
+import { lensAt } from '../watches/shownRange.ts'
+import { alertLens, type EventDetail } from './alerts.ts'
+import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
+import { tellingText } from './alertText.ts'
+
+/** How often an alert is looked at. */
+const everySeconds = 20
+const hour = 3_600_000
+const day = 24 * hour
+/** Entries older than this when they come in are history and no news. */
+const newsDays = 2
+
+interface DueAlert {
+  id: number
+  brandId: number
+  lens: string
+  condition: AlertCondition
+  quietMinutes: number
+  open: boolean
+  toldAt: Date | null
+  createdAt: Date
+  createdBy: number | null
+  emails: string[]
+  webhook: string | null
+}
+
+/** Looks at every alert that is due; safe to run in several processes. Returns whether something was told. */
+export async function checkAlerts(context: Context): Promise<boolean> {
+  let told = false
+  for (;;) {
+    const outcome = await checkOne(context)
+    if (outcome === null) return told
+    told ||= outcome
+  }
+}
+
+/** Takes one due alert, looks at it and stores what it tells together with what it now knows; null when none is due. */
+function checkOne(context: Context): Promise<boolean | null> {
+  const { db } = context
+  return db.inTransaction(async (tx) => {
+    const now = new Date(context.now())
+    const alert = await db.one<DueAlert>(
+      `UPDATE alerts a SET checked_at = $1 WHERE a.id = (
+         SELECT id FROM alerts WHERE active AND deleted_at IS NULL AND coalesce(checked_at, '-infinity') < $1::timestamptz - $2::int * interval '1 second'
+         ORDER BY checked_at NULLS FIRST, id LIMIT 1 FOR UPDATE SKIP LOCKED)
+       RETURNING a.id, a.brand_id AS "brandId", a.lens, a.condition, a.quiet_minutes AS "quietMinutes", a.open, a.told_at AS "toldAt",
+         a.created_at AS "createdAt", a.created_by AS "createdBy", a.emails, a.webhook`,
+      [now, everySeconds],
+      tx,
+    )
+    if (!alert) return null
+    // An alert sees what its maker may see; without a maker it sees nothing.
+    const reader = alert.createdBy === null ? null : await readerOfMember(db, alert.createdBy, alert.brandId)
+    if (!reader) return false
+    const telling = tellsOfEntries(alert.condition)
+      ? await lookAtEntries(context, reader, alert, alert.condition, tx)
+      : await lookAtHours(context, reader, alert, tx)
+    if (!telling) return false
+    await store(context, reader, alert, telling, tx)
+    return true
+  })
+}
+
+async function lookAtHours(
+  context: Context,
+  reader: Reader,
+  alert: DueAlert,
+  tx: Tx,
+): Promise<Telling | null> {
+  const { db } = context
+  const now = context.now()
+  const question = { lens: alertLens(alert.lens), context: await lensContext(context, reader), reader }
+  const series = await hourSeries(context, question, {
+    from: now - (learningDays(alert.condition) + 20) * day,
+    to: now,
+  })
+  const last = series.hours.length - 1
+  if (last < 0) return null
+  const reading = alertReader(alert.condition, series)(last, alert.open)
+  const before = { open: alert.open, toldAt: alert.toldAt?.getTime() ?? null }
+  const { state, tell } = stepAlert(before, reading, { now, quietMinutes: alert.quietMinutes })
+  if (!tell) return null
+  await db.rows(
+    'UPDATE alerts SET open = $2, told_at = $3 WHERE id = $1',
+    [alert.id, state.open, state.toldAt === null ? null : new Date(state.toldAt)],
+    tx,
+  )
+  const { count, expected, net } = reading
+  return { kind: tell, at: now, count, expected, net, entries: [] }
+}
+
+async function lookAtEntries(
+  context: Context,
+  reader: Reader,
+  alert: DueAlert,
+  condition: Extract<AlertCondition, { kind: 'any' | 'reach' }>,
+  tx: Tx,
+): Promise<Telling | null> {
+  const { db } = context
+  const now = context.now()
+  const question = { lens: alertLens(alert.lens), context: await lensContext(context, reader), reader }
+  const fresh = await singleEntries(context, question, {
+    condition,
+    since: now - newsDays * day,
+    untold: { alertId: alert.id, readSince: alert.createdAt },
+  })
+  const before = { open: false, toldAt: alert.toldAt?.getTime() ?? null }
+  const { state, told } = stepEntries(before, fresh, { now, quietMinutes: alert.quietMinutes })
+  if (!told.length) return null
+  await db.rows(
+    'INSERT INTO alert_told (alert_id, entry_id) SELECT $1::int, unnest($2::bigint[])',
+    [alert.id, told],
+    tx,
+  )
+  await db.rows(
+    "DELETE FROM alert_told WHERE alert_id = $1 AND at < now() - interval '7 days'",
+    [alert.id],
+    tx,
+  )
+  await db.rows('UPDATE alerts SET told_at = $2 WHERE id = $1', [alert.id, new Date(state.toldAt ?? now)], tx)
+  return { kind: 'begin', at: now, count: told.length, expected: null, net: null, entries: told }
+}
+
+async function store(
+  context: Context,
+  reader: Reader,
+  alert: DueAlert,
+  telling: Telling,
+  tx: Tx,
+): Promise<void> {
+  const { db, live } = context
+  const detail = await detailOf(context, reader, alert, telling)
+  const event = await db.one<{ id: number }>(
+    'INSERT INTO alert_events (alert_id, brand_id, kind, at, detail) VALUES ($1, $2, $3, $4, $5) RETURNING id',
+    [alert.id, alert.brandId, telling.kind, new Date(telling.at), JSON.stringify(detail)],
+    tx,
+  )
+  const targets = [
+    ...alert.emails.map((target) => ({ way: 'email', target })),
+    ...(alert.webhook ? [{ way: 'webhook', target: alert.webhook }] : []),
+  ]
+  for (const { way, target } of targets)
+    await db.rows(
+      'INSERT INTO alert_deliveries (event_id, way, target) VALUES ($1, $2, $3)',
+      [event!.id, way, target],
+      tx,
+    )
+  await live.tell(alert.brandId, { kind: 'alerts' }, tx)
+}
+
+/** Hours of entries that a telling leads to. */
+function hoursOf({ condition }: DueAlert, { kind }: Telling): number {
+  if (condition.kind === 'more') return condition.hours
+  if (condition.kind === 'net') return condition.days * 24
+  return kind === 'end' ? 72 : 24
+}
+
+async function detailOf(
+  context: Context,
+  reader: Reader,
+  alert: DueAlert,
+  telling: Telling,
+): Promise<EventDetail> {
+  const inner = await lensContext(context, reader)
+  const period = { from: telling.at - hoursOf(alert, telling) * hour, to: telling.at }
+  const lens: Lens = lensAt(alertLens(alert.lens), period, inner.zone)
+  const pairs = printLens(lens, { ...blankLens, unit: 'entries' })
+  const wantsPhrases = telling.kind === 'begin' && !tellsOfEntries(alert.condition)
+  // Why it is so is a help; that it is so must be told also when the words cannot be counted now.
+  const told = wantsPhrases
+    ? await phrasesOfLens(context, reader, { lens, context: inner, against: 'before' }).catch(() => null)
+    : null
+  return {
+    text: tellingText(alert.condition, telling),
+    link: `/watch?${new URLSearchParams([...pairs, ['view', 'mentions']]).toString()}`,
+    condition: alert.condition,
+    phrases: told?.found.phrases.slice(0, 6).map((phrase) => phrase.written),
+  }
+}

@@ -1,0 +1,137 @@
+import { randomBytes } from 'node:crypto'
+import { Feed } from 'feed'
+import { blankLens, type Lens } from '@murrabel/core/lens'
+import type { FeedAddresses } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import { readerOfMember } from '../../access/sessions.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import { entryPage } from '../../store/queries/entryPage.ts'
+import { audit } from '../brand/audit.ts'
+import { lensContext } from '../entries/list.ts'
+import type { EventRow } from './alerts.ts'
+
+const shown = 50
+
+/** Makes the secret addresses of a watch's feeds, new ones each time: the old are valid no more. */
+export async function watchFeed(
+  { db, config }: Pick<Context, 'db' | 'config'>,
+  reader: Reader,
+  watchId: number,
+): Promise<FeedAddresses> {
+  const token = randomBytes(24).toString('base64url')
+  const rows = await db.rows(
+    'UPDATE watches SET feed_token = $3, feed_by = $4 WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id',
+    [watchId, reader.brandId, token, reader.colleagueId],
+  )
+  if (!rows.length) throw new Refusal('notFound')
+  await audit(db, reader, 'watchFeed', `watch ${watchId}`)
+  return {
+    atom: `${config.publicAddress}/feeds/${token}.atom`,
+    json: `${config.publicAddress}/feeds/${token}.json`,
+  }
+}
+
+/** A feed by its secret token, as Atom or JSON Feed. @throws Refusal when no alert or watch has this token (any more) */
+export async function feedOf(
+  context: Pick<Context, 'db' | 'config' | 'now'>,
+  token: string,
+  format: 'atom' | 'json',
+): Promise<string> {
+  const feed = (await alertFeed(context, token)) ?? (await mentionFeed(context, token))
+  if (!feed) throw new Refusal('notFound')
+  return format === 'atom' ? feed.atom1() : feed.json1()
+}
+
+function emptyFeed({ config }: Pick<Context, 'config'>, token: string, title: string, updated: Date): Feed {
+  const address = `${config.publicAddress}/feeds/${token}`
+  return new Feed({
+    id: `urn:murrabel:feed:${token.slice(0, 8)}`,
+    title,
+    link: config.publicAddress,
+    updated,
+    generator: 'Murrabel',
+    copyright: '',
+    feedLinks: { atom: `${address}.atom`, json: `${address}.json` },
+  })
+}
+
+/** XML 1.0 knows no control characters; texts from outside may hold some. */
+// eslint-disable-next-line no-control-regex -- these are what is taken away
+const safe = (text: string) => text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '')
+
+async function alertFeed(context: Pick<Context, 'db' | 'config'>, token: string): Promise<Feed | null> {
+  const alert = await context.db.one<{ id: number; name: string; brand: string; createdAt: Date }>(
+    `SELECT a.id, a.name, b.name AS brand, a.created_at AS "createdAt" FROM alerts a JOIN brands b ON b.id = a.brand_id WHERE a.feed_token = $1 AND a.deleted_at IS NULL`,
+    [token],
+  )
+  if (!alert) return null
+  const events = await context.db.rows<EventRow>(
+    `SELECT id, alert_id AS "alertId", kind, at, detail FROM alert_events WHERE alert_id = $1 ORDER BY id DESC LIMIT ${shown}`,
+    [alert.id],
+  )
+  const feed = emptyFeed(
+    context,
+    token,
+    safe(`${alert.name}: ${alert.brand}`),
+    events[0]?.at ?? alert.createdAt,
+  )
+  for (const { id, at, detail } of events)
+    feed.addItem({
+      id: `urn:murrabel:alert:${alert.id}:${id}`,
+      title: safe(detail.text),
+      link: context.config.publicAddress + detail.link,
+      date: at,
+      content: safe(
+        [
+          detail.text,
+          ...(detail.phrases?.length ? [`What is said: ${detail.phrases.join(', ')}.`] : []),
+        ].join(' '),
+      ),
+    })
+  return feed
+}
+
+async function mentionFeed(
+  context: Pick<Context, 'db' | 'config' | 'now'>,
+  token: string,
+): Promise<Feed | null> {
+  const { db, config } = context
+  const watch = await db.one<{
+    id: number
+    name: string
+    brand: string
+    brandId: number
+    by: number | null
+    updatedAt: Date
+  }>(
+    `SELECT w.id, w.name, b.name AS brand, w.brand_id AS "brandId", w.feed_by AS by, w.updated_at AS "updatedAt" FROM watches w JOIN brands b ON b.id = w.brand_id
+     WHERE w.feed_token = $1 AND w.deleted_at IS NULL`,
+    [token],
+  )
+  const reader = watch?.by ? await readerOfMember(db, watch.by, watch.brandId) : null
+  if (!watch || !reader) return null
+  const lens: Lens = { ...blankLens, watch: watch.id }
+  const page = await entryPage(db, {
+    lens,
+    context: await lensContext(context, reader),
+    reader,
+    after: null,
+    limit: 2 * shown,
+  })
+  // Whoever has the address reads it: private messages stay inside.
+  const rows = page.rows.filter((row) => !row.private).slice(0, shown)
+  const updated = rows[0] ? new Date(rows[0].at) : watch.updatedAt
+  const feed = emptyFeed(context, token, safe(`${watch.name}: ${watch.brand}`), updated)
+  for (const row of rows)
+    feed.addItem({
+      id: `urn:murrabel:entry:${row.id}`,
+      title: safe(row.title ?? row.text.slice(0, 80)),
+      link:
+        row.url ?? `${config.publicAddress}/inbox/${row.threadId}?state=any&given=anybody&kind=all&time=all`,
+      date: new Date(row.at),
+      content: safe(row.text),
+      author: row.author ? [{ name: safe(row.author) }] : [],
+    })
+  return feed
+}
