@@ -30,6 +30,8 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
     jobs: true,
     web: true,
     webFolder: null,
+    smtpUrl: null,
+    mailFrom: '',
     logLevel: 'silent',
     leaseSeconds: 20,
   })

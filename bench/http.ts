@@ -31,6 +31,8 @@ export async function httpFigures(databaseUrl: string): Promise<Figure[]> {
     jobs: false,
     web: true,
     webFolder: null,
+    smtpUrl: null,
+    mailFrom: '',
     logLevel: 'silent',
     leaseSeconds: 20,
   })

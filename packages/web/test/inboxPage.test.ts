@@ -3,7 +3,6 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { problemOf, type ThreadChangeAnswer } from '@murrabel/contract'
 import { RouterView } from 'vue-router'
 import InboxPage from '../src/sections/inbox/InboxPage.vue'
-import WatchPage from '../src/sections/watch/WatchPage.vue'
 import { useUndo } from '../src/stores/undo.ts'
 import { entry, fakeServer, mounting, row, thread } from './support.ts'
 
@@ -206,67 +205,5 @@ describe('places that are empty or wrong', () => {
   test('an address that is not understood names the part', async () => {
     const { html } = await inbox({}, { path: '/inbox/9?felt=angry' })
     expect(html.find('.list [role="alert"]').text()).toContain('felt=angry')
-  })
-})
-
-describe('the watch page', () => {
-  const open = async (path = '/watch?watch=4') => {
-    const server = fakeServer({
-      'GET /api/entries/count': { count: 2, pastDue: 0 },
-      'GET /api/entries': {
-        rows: [row({ id: 1, hits: [{ start: 0, end: 6 }] }), row({ id: 2 })],
-        next: null,
-      },
-      'GET /api/tide': tide,
-      'PUT /api/entries/1/sentiment': { sentiment: 'positive' },
-      'DELETE /api/watches/4': undefined,
-      'POST /api/watches/4/restore': undefined,
-      'GET /api/watches': [],
-    })
-    const around = await mounting({ path })
-    page = mount(WatchPage, { ...around, attachTo: document.body }) as unknown as VueWrapper
-    await flushPromises()
-    return { html: page, at: () => around.router.currentRoute.value.query, ...server }
-  }
-  test('shows the watch of the address, or the first one without a step in the history', async () => {
-    expect((await open()).html.find('h2').text()).toBe('Storm Petrel')
-    page!.unmount()
-    expect((await open('/watch')).at()).toEqual({ watch: '4' })
-  })
-  test('its figures are the sums of its bars', async () => {
-    const { html } = await open()
-    expect(html.find('[data-test="mentions"]').text()).toBe('3')
-    expect(html.findAll('.share').map((s) => s.text())).toEqual(['1', '0', '2'])
-  })
-  test('a bar and a share narrow the lens', async () => {
-    const { html, at } = await open()
-    await html.find('[data-test="volume-bar"]').trigger('click')
-    await flushPromises()
-    expect(at().time).toBe('2026-11-24_2026-11-24')
-    await html.findAll('.share')[2]!.trigger('click')
-    await flushPromises()
-    expect(at().felt).toBe('negative')
-  })
-  test('a mention is judged by key', async () => {
-    const { calls } = await open()
-    for (const key of ['j', '+'])
-      window.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }))
-    await flushPromises()
-    expect(calls.find((c) => c.method === 'PUT')).toMatchObject({
-      path: '/api/entries/1/sentiment',
-      body: { label: 'positive' },
-    })
-  })
-  test('a watch that is deleted can be brought back', async () => {
-    const { html, calls } = await open()
-    await html
-      .findAll('button')
-      .find((b) => b.text() === 'Delete')!
-      .trigger('click')
-    await flushPromises()
-    expect(useUndo().notice?.text).toBe('Watch deleted')
-    await useUndo().undo()
-    await flushPromises()
-    expect(calls.some((c) => c.method === 'POST' && c.path === '/api/watches/4/restore')).toBe(true)
   })
 })

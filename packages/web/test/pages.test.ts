@@ -1,13 +1,7 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { nextTick } from 'vue'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import {
-  problemOf,
-  type ImportPreview,
-  type ProfileAnswer,
-  type TideAnswer,
-  type TrialAnswer,
-} from '@murrabel/contract'
+import { problemOf, type ImportPreview, type ProfileAnswer, type TideAnswer } from '@murrabel/contract'
 import LensLine from '../src/parts/LensLine.vue'
 import TideLine from '../src/parts/TideLine.vue'
 import UndoStrip from '../src/parts/UndoStrip.vue'
@@ -16,10 +10,6 @@ import ImportPage from '../src/sections/setUp/ImportPage.vue'
 import ProfilesPage from '../src/sections/setUp/ProfilesPage.vue'
 import SignInPage from '../src/sections/signIn/SignInPage.vue'
 import TermList from '../src/sections/watch/TermList.vue'
-import WatchHead from '../src/sections/watch/WatchHead.vue'
-import WatchList from '../src/sections/watch/WatchList.vue'
-import WatchSheet from '../src/sections/watch/WatchSheet.vue'
-import { watchFigures } from '../src/sections/watch/watchFigures.ts'
 import { bases } from '../src/composables/useLens.ts'
 import { useUndo } from '../src/stores/undo.ts'
 import { brandAnswer, fakeServer, mounting, row } from './support.ts'
@@ -226,101 +216,6 @@ describe('the terms of a watch', () => {
   })
 })
 
-test('the list of watches says how much each has caught, and how far its history is read', async () => {
-  const around = await mounting()
-  const { useBrand } = await import('../src/stores/brand.ts')
-  const brand = useBrand()
-  brand.answer!.watches.push({
-    id: 5,
-    name: 'Maren',
-    query: { anyOf: [], allOf: [], noneOf: [], links: [] },
-    historyDone: 4000,
-    historyTotal: 9000,
-    mentions: 1,
-  })
-  const html = mount(WatchList, { ...around, props: { chosen: 4 } })
-  expect(html.findAll('.watch').map((w) => w.text())).toEqual([
-    'Storm Petrel3 in all',
-    'Marenreading the history: 4,000 of 9,000',
-  ])
-  await html.findAll('.watch')[1]!.trigger('click')
-  await button(html, 'New watch').trigger('click')
-  expect([html.emitted('choose'), html.emitted('create')]).toEqual([[[5]], [[]]])
-})
-
-test('the head of a watch has figures with their interval, and each share is a door', async () => {
-  const around = await mounting({ role: 'reader' })
-  const html = mount(WatchHead, {
-    ...around,
-    props: { watch: brandAnswer().watches[0]!, figures: watchFigures(tide) },
-  })
-  expect(html.find('[data-test="mentions"]').text()).toBe('6')
-  expect(html.text()).toContain('n = 6')
-  await html.findAll('.share')[2]!.trigger('click')
-  expect(html.emitted('felt')).toEqual([['negative']])
-  expect(html.findAll('button').some((b) => b.text() === 'Delete')).toBe(false)
-})
-
-describe('the sheet of a watch', () => {
-  const trial: TrialAnswer = {
-    hits: 2,
-    searched: 1711,
-    days: 90,
-    perDay: [{ at: '2026-11-23T00:00:00Z', count: 2 }],
-    sample: [{ ...row({ text: 'The Storm Petrel was late' }), hits: [{ start: 4, end: 16 }] }],
-  }
-  const sheet = async () => {
-    const html = mount(WatchSheet, {
-      ...(await mounting()),
-      props: { modelValue: true },
-      attachTo: document.body,
-    })
-    mounted.push(html as unknown as VueWrapper)
-    await nextTick()
-    const body = () => document.querySelector('.watch-sheet')!
-    const press = async (text: string) => {
-      ;[...body().querySelectorAll('button')].find((b) => b.textContent?.trim() === text)!.click()
-      await flushPromises()
-    }
-    const type = async (index: number, text: string) => {
-      const input = body().querySelectorAll<HTMLInputElement>('.terms input')[index]!
-      input.value = text
-      input.dispatchEvent(new Event('input'))
-      await nextTick()
-    }
-    return { html, body, press, type }
-  }
-  test('asks for something to look for before it asks the server', async () => {
-    const { calls } = fakeServer({})
-    const { body, press } = await sheet()
-    await press('Try it')
-    expect(body().querySelector('[role="alert"]')?.textContent).toContain('nothing to look for')
-    expect(calls).toHaveLength(0)
-  })
-  test('takes what is still in the field, shows what it would catch, and says when that has aged', async () => {
-    const { calls } = fakeServer({ 'POST /api/watches/trial': trial })
-    const { body, press, type } = await sheet()
-    await type(0, 'storm petrel')
-    await press('Try it')
-    expect(calls[0]!.body).toMatchObject({ query: { anyOf: [{ text: 'storm petrel' }] } })
-    expect(body().textContent).toContain('2 hits among 1,711 entries of the last 90 days')
-    expect(body().querySelector('mark')?.textContent).toBe('Storm Petrel')
-    await type(2, 'bird')
-    body().querySelectorAll<HTMLInputElement>('.terms input')[2]!.dispatchEvent(new Event('blur'))
-    await nextTick()
-    expect(body().textContent).toContain('The terms have changed since this was tried.')
-  })
-  test('saves under its first term when it has no name', async () => {
-    const saved = brandAnswer().watches[0]!
-    const { calls } = fakeServer({ 'POST /api/watches': saved, 'GET /api/watches': [saved] })
-    const { html, press, type } = await sheet()
-    await type(0, 'storm petrel')
-    await press('Save the watch')
-    expect(calls[0]!.body).toMatchObject({ name: 'storm petrel' })
-    expect(html.emitted('saved')).toEqual([[saved]])
-  })
-})
-
 describe('the profiles', () => {
   const profile = (more: Partial<ProfileAnswer>): ProfileAnswer => ({
     id: 1,
@@ -335,7 +230,7 @@ describe('the profiles', () => {
     entries: 5,
     collectedAt: '2026-11-24T09:00:00Z',
     error: null,
-    capabilities: { reply: true, live: true },
+    capabilities: { reply: true, live: true, search: false },
     ...more,
   })
   const page = async (

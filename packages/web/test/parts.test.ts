@@ -9,7 +9,7 @@ import EntryText from '../src/parts/EntryText.vue'
 import { entryPieces } from '../src/parts/entryPieces.ts'
 import { bucketsOfRange, localTime, rangeOfBuckets } from '../src/parts/tideScale.ts'
 import { asideTimes } from '../src/sections/inbox/asideTimes.ts'
-import { points, watchFigures } from '../src/sections/watch/watchFigures.ts'
+import { points } from '../src/sections/watch/watchFigures.ts'
 
 describe('the pieces of a text', () => {
   const mark = fc
@@ -84,19 +84,8 @@ describe('the scale of the tide line', () => {
   })
 })
 
-test('the figures of a watch are the sums of its bars', () => {
-  const figures = watchFigures({
-    unit: 'day',
-    usual: null,
-    buckets: [
-      { at: '', positive: 3, neutral: 1, negative: 1, unread: 2 },
-      { at: '', positive: 1, neutral: 0, negative: 0, unread: 0 },
-    ],
-  })
-  expect(figures).toMatchObject({ total: 8, positive: 4, negative: 1, unread: 2 })
-  expect(figures.net).toMatchObject({ net: 0.5, n: 6 })
-  expect([points(0.5), points(-0.18), points(0)]).toEqual(['+50', '−18', '0'])
-})
+test('net sentiment is told in points with a true minus', () =>
+  expect([points(0.5), points(-0.18), points(0)]).toEqual(['+50', '−18', '0']))
 
 test('a thread is set aside until morning in the brand’s zone', () => {
   const friday = Date.parse('2026-11-27T22:30:00Z')

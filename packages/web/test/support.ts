@@ -22,12 +22,25 @@ export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): Bra
     {
       id: 4,
       name: 'Storm Petrel',
-      query: { anyOf: [{ text: 'storm petrel' }], allOf: [], noneOf: [], links: [] },
+      query: {
+        anyOf: [{ text: 'storm petrel' }],
+        allOf: [],
+        noneOf: [],
+        links: [],
+        near: [],
+        voices: { only: [], without: [] },
+        channels: [],
+        languages: [],
+      },
+      groupId: null,
+      paused: false,
       historyDone: 10,
       historyTotal: 10,
       mentions: 3,
     },
   ],
+  groups: [],
+  aspects: [{ id: 1, name: 'Crew' }],
   channels: ['maps', 'pages'],
   profileCount: 7,
 })
@@ -76,6 +89,10 @@ export const row = (more: Partial<EntryRow> = {}): EntryRow => ({
   url: null,
   reach: 0,
   spans: [],
+  language: 'en',
+  voiceId: 31,
+  storyId: null,
+  corrected: false,
   ...more,
 })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, useTemplateRef, watch } from 'vue'
 import {
   routes,
   type AlertAnswer,
@@ -13,7 +13,7 @@ import { call, CallProblem } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
-import TermList from './TermList.vue'
+import AlertWays, { type AlertWays as WaysDraft } from './AlertWays.vue'
 
 const shown = defineModel<boolean>({ required: true })
 const { editing = null, lens = '' } = defineProps<{
@@ -41,16 +41,10 @@ const draft = reactive({
   below: -30,
   days: 7,
   quietMinutes: 240,
-  inApp: true,
-  emails: [] as string[],
-  webhook: '',
   active: true,
 })
-const emails = computed({
-  get: () => draft.emails.map((text) => ({ text })),
-  set: (terms) => (draft.emails = terms.map((term) => term.text)),
-})
-const emailList = ref<InstanceType<typeof TermList> | null>(null)
+const ways = ref<WaysDraft>({ inApp: true, emails: [], webhook: '' })
+const waysForm = useTemplateRef<{ add(): void }>('waysForm')
 const trial = ref<AlertTrialAnswer | null>(null)
 const tried = ref('')
 const busy = ref<'try' | 'save' | null>(null)
@@ -101,14 +95,16 @@ watch(
       name: editing?.name ?? '',
       kind: 'spike',
       quietMinutes: editing?.quietMinutes ?? 240,
-      inApp: editing?.inApp ?? true,
-      emails: [...(editing?.emails ?? [])],
-      webhook: editing?.webhook ?? '',
       active: editing?.active ?? true,
     })
     if (editing) {
       const { below, ...given } = editing.condition as AlertCondition & { below?: number }
       Object.assign(draft, given, below === undefined ? {} : { below: Math.round(below * 100) })
+    }
+    ways.value = {
+      inApp: editing?.inApp ?? true,
+      emails: [...(editing?.emails ?? [])],
+      webhook: editing?.webhook ?? '',
     }
     trial.value = null
     problem.value = null
@@ -120,7 +116,7 @@ const problemsOf = (prefix: string) =>
   fields.value.filter((f) => f.field.startsWith(prefix)).map((f) => f.message)
 
 async function run(what: 'try' | 'save', work: () => Promise<void>): Promise<void> {
-  emailList.value?.add()
+  waysForm.value?.add()
   busy.value = what
   problem.value = null
   fields.value = []
@@ -145,9 +141,9 @@ const save = () =>
     const body = {
       ...question.value,
       name: draft.name.trim() || `${subjectName.value}: ${t(`alerts.kind.${draft.kind}`)}`,
-      inApp: draft.inApp,
-      emails: draft.emails,
-      webhook: draft.webhook.trim() || null,
+      inApp: ways.value.inApp,
+      emails: ways.value.emails,
+      webhook: ways.value.webhook.trim() || null,
       active: draft.active,
     } as AlertDraft
     if (editing) await call(routes.updateAlert, { params: { id: editing.id }, body })
@@ -246,27 +242,7 @@ const marks = computed(() => {
           </div>
         </template>
       </div>
-      <h4>{{ t('alerts.form.ways') }}</h4>
-      <el-checkbox v-model="draft.inApp" :label="t('alerts.form.inApp')" />
-      <TermList
-        ref="emailList"
-        v-model="emails"
-        :label="t('alerts.form.emails')"
-        :hint="t('alerts.form.emailsHint')"
-        :problems="problemsOf('emails')"
-        bare
-      />
-      <label for="alert-webhook">{{ t('alerts.form.webhook') }}</label>
-      <el-input id="alert-webhook" v-model="draft.webhook" placeholder="https://" maxlength="2000" />
-      <p v-if="editing?.webhookSecret" class="soft secret">
-        {{ t('alerts.form.secret') }} <code>{{ editing.webhookSecret }}</code>
-      </p>
-      <template v-if="editing">
-        <h4 class="feeds">{{ t('alerts.form.feeds') }}</h4>
-        <p class="soft secret">
-          <a :href="editing.atom">{{ editing.atom }}</a><br /><a :href="editing.json">{{ editing.json }}</a>
-        </p>
-      </template>
+      <AlertWays ref="waysForm" v-model="ways" :alert="editing" :problems="problemsOf('emails')" />
       <el-checkbox v-model="draft.active" :label="t('alerts.form.active')" />
       <ProblemNote v-if="problem" :problem="problem" @again="tryIt" />
       <div class="actions">
@@ -332,13 +308,6 @@ const marks = computed(() => {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0 16px;
-}
-h4 {
-  margin: 16px 0 0;
-}
-.secret {
-  font-size: 13px;
-  overflow-wrap: anywhere;
 }
 .actions {
   display: flex;

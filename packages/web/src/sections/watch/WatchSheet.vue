@@ -28,7 +28,9 @@ const undo = useUndo()
 const lists = ['anyOf', 'allOf', 'noneOf'] as const
 const languages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 const termLists = useTemplateRef<InstanceType<typeof TermList>[]>('termLists')
-const wordLists = useTemplateRef<InstanceType<typeof TermList>[]>('wordLists')
+const linkList = useTemplateRef<InstanceType<typeof TermList>>('linkList')
+const withoutList = useTemplateRef<InstanceType<typeof TermList>>('withoutList')
+const onlyList = useTemplateRef<InstanceType<typeof TermList>>('onlyList')
 
 const draft = reactive<{ name: string; groupId: number | null; query: WatchQueryDraft }>({
   name: '',
@@ -71,23 +73,6 @@ const given = computed(
   () => new Map([...marks].filter((pair): pair is [number, boolean] => pair[1] !== null)),
 )
 
-watch(
-  shown,
-  (open) => {
-    if (!open) return
-    draft.name = editing?.name ?? ''
-    draft.groupId = editing?.groupId ?? null
-    draft.query = editing ? plainQuery(editing.query) : blankQuery()
-    const { near, voices, channels, languages: only } = draft.query
-    further.value = [near, voices.only, voices.without, channels, only].some((list) => list.length > 0)
-    tuned.value = null
-    problem.value = null
-    fields.value = []
-    marks.clear()
-    if (editing) void tryIt()
-  },
-  { immediate: true },
-)
 const problemsOf = (prefix: string) =>
   fields.value.filter((f) => f.field.startsWith(prefix)).map((f) => f.message)
 const general = computed(() =>
@@ -96,7 +81,8 @@ const general = computed(() =>
 
 /** What is still in the fields counts, and is checked here as the server will check it. */
 function ready(): boolean {
-  for (const list of [...(termLists.value ?? []), ...(wordLists.value ?? [])]) list.add()
+  for (const list of [...(termLists.value ?? []), linkList.value, withoutList.value, onlyList.value])
+    list?.add()
   draft.query.near = draft.query.near.filter((pair) => pair.first.text.trim() || pair.second.text.trim())
   fields.value = watchProblems(draft.query)
   if (fields.value.some((f) => f.field.startsWith('query.near'))) further.value = true
@@ -176,6 +162,23 @@ const save = () =>
     shown.value = false
     emit('saved', saved)
   })
+watch(
+  shown,
+  (open) => {
+    if (!open) return
+    draft.name = editing?.name ?? ''
+    draft.groupId = editing?.groupId ?? null
+    draft.query = editing ? plainQuery(editing.query) : blankQuery()
+    const { near, voices, channels, languages: only } = draft.query
+    further.value = [near, voices.only, voices.without, channels, only].some((list) => list.length > 0)
+    tuned.value = null
+    problem.value = null
+    fields.value = []
+    marks.clear()
+    if (editing) void tryIt()
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -210,7 +213,7 @@ const save = () =>
         :problems="problemsOf(`query.${list}`)"
       />
       <TermList
-        ref="wordLists"
+        ref="linkList"
         v-model="links"
         :label="t('watch.form.links')"
         :hint="t('watch.form.linksHint')"
@@ -223,13 +226,13 @@ const save = () =>
       <div v-show="further">
         <NearPairs v-model="draft.query.near" :problems="problemsOf('query.near')" />
         <TermList
-          ref="wordLists"
+          ref="withoutList"
           v-model="withoutVoices"
           :label="t('watch.form.voicesWithout')"
           :hint="t('watch.form.voicesHint')"
           bare
         />
-        <TermList ref="wordLists" v-model="onlyVoices" :label="t('watch.form.voicesOnly')" bare />
+        <TermList ref="onlyList" v-model="onlyVoices" :label="t('watch.form.voicesOnly')" bare />
         <div class="top">
           <div>
             <label for="watch-channels">{{ t('watch.form.channels') }}</label>
