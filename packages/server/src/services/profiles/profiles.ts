@@ -182,7 +182,7 @@ export async function connectSearch(
 /** Searches again soon, because a watch asks for something new. */
 export async function searchSoon({ db }: Pick<Context, 'db'>, brandId: number, tx: Tx): Promise<void> {
   await db.rows(
-    `UPDATE profiles SET status = 'collecting', collected_at = '-infinity' WHERE brand_id = $1 AND outside_id = $2 AND status = 'connected'`,
+    `UPDATE profiles SET status = 'collecting', collected_at = NULL WHERE brand_id = $1 AND outside_id = $2 AND status = 'connected'`,
     [brandId, searchId],
     tx,
   )
