@@ -12,7 +12,7 @@ import SignInPage from '../src/sections/signIn/SignInPage.vue'
 import TermList from '../src/sections/watch/TermList.vue'
 import { bases } from '../src/composables/useLens.ts'
 import { useUndo } from '../src/stores/undo.ts'
-import { brandAnswer, fakeServer, mounting, row } from './support.ts'
+import { brandAnswer, fakeServer, mounting } from './support.ts'
 
 // What lives longer than a component and is of no matter here.
 class NoEvents {

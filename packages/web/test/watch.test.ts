@@ -206,11 +206,16 @@ describe('the page', () => {
     const around = await mounting({ path })
     // The DOM here has no sizes, so a virtual list would show nothing: every row is shown.
     const VirtualList = defineComponent({
+      inheritAttrs: false,
       props: { rows: { type: Array, required: true } },
+      emits: ['end'],
       setup:
         (props, { slots }) =>
         () =>
-          props.rows.map((each) => slots.default?.({ row: each })),
+          h(
+            'div',
+            props.rows.map((each) => slots.default?.({ row: each })),
+          ),
     })
     const global = { ...around.global, stubs: { VirtualList } }
     const html = keep(mount(WatchPage, { global, attachTo: document.body }))

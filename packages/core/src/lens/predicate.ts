@@ -61,12 +61,19 @@ export function lensPredicate(lens: Lens, context: LensContext): (entry: LensEnt
     is(lens.story, entry.story) &&
     isAbout(lens.aspect, entry.aspects) &&
     (lens.weekHour === null || lens.weekHour === weekHourOf(entry.at, context.zone)) &&
-    (phrase.length === 0 || foundByPhrase(entry.words, phrase)) &&
-    foundByWords(
-      entry.words.map(({ word }) => word),
-      wanted,
-    ) &&
+    isWorded(entry.words, { phrase, wanted }) &&
     (range === null || (entry.at >= range.from && entry.at < range.to))
+}
+
+function isWorded(
+  words: LensEntry['words'],
+  { phrase, wanted }: { phrase: readonly string[]; wanted: readonly string[] },
+): boolean {
+  if (phrase.length && !foundByPhrase(words, phrase)) return false
+  return foundByWords(
+    words.map(({ word }) => word),
+    wanted,
+  )
 }
 
 function isAbout(asked: Lens['aspect'], aspects: LensEntry['aspects']): boolean {

@@ -72,8 +72,7 @@ describe('single entries', () => {
     const early = stepEntries(first.state, [{ id: 6 }], { now: 60_000, quietMinutes: 30 })
     expect(early.told).toEqual([])
     expect(
-      stepEntries(early.state, [{ id: 6 }, { id: 9 }], { now: 30 * 60_000, quietMinutes: 30 })
-        .told,
+      stepEntries(early.state, [{ id: 6 }, { id: 9 }], { now: 30 * 60_000, quietMinutes: 30 }).told,
     ).toEqual([6, 9])
   })
   test.each<[AlertCondition, number, number]>([

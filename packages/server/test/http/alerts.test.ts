@@ -23,7 +23,7 @@ const now = Date.now()
 let world: TestWorld
 let call: Caller
 let watch: WatchAnswer
-let hooks: { headers: Record<string, string>; body: string }[] = []
+const hooks: { headers: Record<string, string>; body: string }[] = []
 const receiver = createServer((req, res) => {
   let body = ''
   req.on('data', (part) => (body += String(part)))

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { historyDays, stateOnArrival, type Arrival } from '../../src/services/threads/arrival.ts'
-import { lensOf } from '../../src/services/entries/list.ts'
+import { lensOf } from '../../src/services/entries/askedLens.ts'
 import { Refusal } from '../../src/problem.ts'
 
 const day = 86_400_000

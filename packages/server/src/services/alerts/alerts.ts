@@ -15,7 +15,7 @@ import { checkAddress, InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { audit } from '../brand/audit.ts'
-import { lensContext } from '../entries/list.ts'
+import { lensContext } from '../entries/askedLens.ts'
 import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
 import { tellingText } from './alertText.ts'
 

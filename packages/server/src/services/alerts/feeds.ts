@@ -8,7 +8,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { entryPage } from '../../store/queries/entryPage.ts'
 import { audit } from '../brand/audit.ts'
-import { lensContext } from '../entries/list.ts'
+import { lensContext } from '../entries/askedLens.ts'
 import type { EventRow } from './alerts.ts'
 
 const shown = 50

@@ -1,5 +1,5 @@
 import { bucketStarts, usualRange, type BucketUnit } from '@murrabel/core/measures'
-import { blankLens, instantsOf, parseLens, type Lens, type LensContext } from '@murrabel/core/lens'
+import { instantsOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import {
   limits,
   type CountAnswer,
@@ -10,49 +10,14 @@ import {
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import { lensContext, lensOf } from './askedLens.ts'
 import { tellingPage } from './tellingPage.ts'
 import { entryCount } from '../../store/queries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entryPage.ts'
-import { groupMembers } from '../../store/queries/groupMembers.ts'
-import { firstHeard } from '../../store/queries/firstHeard.ts'
 import { foldPage } from '../../store/queries/foldPage.ts'
 import { tide, type TideRow } from '../../store/queries/tide.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
-
-/** The lens an address asks for. @throws Refusal lensUnknown, naming each part that cannot be read */
-export function lensOf(query: Record<string, unknown>): Lens {
-  const pairs = Object.entries(query).flatMap(([name, value]): [string, string][] =>
-    typeof value === 'string' ? [[name, value]] : [[name, '\u0000']],
-  )
-  const unit = query.unit === 'threads' ? 'threads' : 'entries'
-  const { lens, problems } = parseLens(pairs, { ...blankLens, unit })
-  if (problems.length)
-    throw new Refusal('lensUnknown', {
-      fields: problems.map(({ field, value }) => ({
-        field,
-        code: 'unknown',
-        message: `"${value}" is not understood here.`,
-        value,
-      })),
-    })
-  return lens
-}
-
-export async function lensContext({ db, now }: Parts, reader: Reader): Promise<LensContext> {
-  const [brand, groups, since] = await Promise.all([
-    db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId]),
-    groupMembers(db, reader.brandId),
-    firstHeard(db, reader.brandId),
-  ])
-  return {
-    now: now(),
-    zone: brand?.zone ?? 'UTC',
-    me: reader.colleagueId,
-    since,
-    watchesOf: (group) => groups.get(group) ?? [],
-  }
-}
 
 /** A page; with `fold`, near copies of one text are one row, which says how many it stands for. */
 export async function listEntries(

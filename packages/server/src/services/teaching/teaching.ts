@@ -40,27 +40,33 @@ export async function teachingAnswer({ db }: Pick<Context, 'db'>, reader: Reader
       [reader.brandId],
     ),
   ])
-  const figures = row?.figures
-  const better = figures?.better ?? false
   return {
     words,
     aspects,
-    learning: {
-      wanted: row?.wanted ?? true,
-      used: better && (row?.wanted ?? false),
-      n: figures?.n ?? 0,
-      corrections: corrections?.n ?? 0,
-      learnt: figures?.learnt ?? 0,
-      base: figures?.base ?? 0,
-      gained: figures?.gained ?? 0,
-      lost: figures?.lost ?? 0,
-      better,
-      contradicting: figures?.contradicting ?? 0,
-      needed: lessonsNeeded,
-      learntAt: row?.learntAt?.toISOString() ?? null,
-      strongest: strongestOf(row?.model ?? null),
-    },
+    learning: learningOf(row, corrections?.n ?? 0),
     history: { done: row?.done ?? 0, total: row?.total ?? 0 },
+  }
+}
+
+const nothingLearnt = { n: 0, learnt: 0, base: 0, gained: 0, lost: 0, better: false, contradicting: 0 }
+
+function learningOf(row: TeachingRow | undefined, corrections: number): TeachingAnswer['learning'] {
+  const wanted = row?.wanted ?? true
+  const { n, learnt, base, gained, lost, better, contradicting } = row?.figures ?? nothingLearnt
+  return {
+    wanted,
+    used: better && wanted,
+    n,
+    corrections,
+    learnt,
+    base,
+    gained,
+    lost,
+    better,
+    contradicting,
+    needed: lessonsNeeded,
+    learntAt: row?.learntAt?.toISOString() ?? null,
+    strongest: strongestOf(row?.model ?? null),
   }
 }
 

@@ -20,7 +20,7 @@ import {
   type SliceRow,
 } from '../../store/queries/lensSlices.ts'
 import { watchPeriods } from '../../store/queries/watchPeriods.ts'
-import { lensContext, lensOf } from '../entries/list.ts'
+import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
 import { netOf, noMoods, total, usualPeriods } from './standings.ts'
 import { knownPeriods, usualOf } from './usual.ts'

@@ -6,7 +6,7 @@ import type { Context } from '../../context.ts'
 import { entryCount } from '../../store/queries/entryCount.ts'
 import { lensTexts } from '../../store/queries/lensTexts.ts'
 import type { PhrasesFound } from '../../workers/textMessages.ts'
-import { lensContext, lensOf } from '../entries/list.ts'
+import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
 import { netOf } from './standings.ts'
 

@@ -9,7 +9,7 @@ import { lensSlices, type LensQuestion } from '../../store/queries/lensSlices.ts
 import { lensStories } from '../../store/queries/lensStories.ts'
 import { lensVoices } from '../../store/queries/lensVoices.ts'
 import { tide } from '../../store/queries/tide.ts'
-import { lensContext, lensOf } from '../entries/list.ts'
+import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, printPeriod, shownPeriod } from './shownRange.ts'
 import { noMoods } from './standings.ts'
 import { phraseAnswer, phrasesOfLens } from './phrases.ts'

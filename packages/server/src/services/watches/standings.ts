@@ -3,7 +3,7 @@ import type { MoodCounts, StandingsAnswer, WatchStanding } from '@murrabel/contr
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
-import { lensContext, lensOf } from '../entries/list.ts'
+import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 

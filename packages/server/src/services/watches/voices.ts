@@ -13,7 +13,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { lensVoices } from '../../store/queries/lensVoices.ts'
 import { audit } from '../brand/audit.ts'
-import { lensContext, lensOf } from '../entries/list.ts'
+import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { netOf } from './standings.ts'
 
 const pageSize = 100

@@ -1,0 +1,42 @@
+import { blankLens, parseLens, type Lens, type LensContext } from '@murrabel/core/lens'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import { firstHeard } from '../../store/queries/firstHeard.ts'
+import { groupMembers } from '../../store/queries/groupMembers.ts'
+
+type Parts = Pick<Context, 'db' | 'now'>
+
+/** The lens an address asks for. @throws Refusal lensUnknown, naming each part that cannot be read */
+export function lensOf(query: Record<string, unknown>): Lens {
+  const pairs = Object.entries(query).flatMap(([name, value]): [string, string][] =>
+    typeof value === 'string' ? [[name, value]] : [[name, '\u0000']],
+  )
+  const unit = query.unit === 'threads' ? 'threads' : 'entries'
+  const { lens, problems } = parseLens(pairs, { ...blankLens, unit })
+  if (problems.length)
+    throw new Refusal('lensUnknown', {
+      fields: problems.map(({ field, value }) => ({
+        field,
+        code: 'unknown',
+        message: `"${value}" is not understood here.`,
+        value,
+      })),
+    })
+  return lens
+}
+
+export async function lensContext({ db, now }: Parts, reader: Reader): Promise<LensContext> {
+  const [brand, groups, since] = await Promise.all([
+    db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId]),
+    groupMembers(db, reader.brandId),
+    firstHeard(db, reader.brandId),
+  ])
+  return {
+    now: now(),
+    zone: brand?.zone ?? 'UTC',
+    me: reader.colleagueId,
+    since,
+    watchesOf: (group) => groups.get(group) ?? [],
+  }
+}
