@@ -104,7 +104,7 @@ export async function startWorld(
       await runProgram('packages/server/src/createBrandCli.ts', { env, input: brand })
       if (fill) {
         await runProgram('packages/demo/src/fill.ts', {
-          env: { MURRABEL_ADDRESS: address, PRESS_ADDRESS: `http://127.0.0.1:${settings.standins + 2}` },
+          env: { MURRABEL_ADDRESS: address, STANDINS_PORT: String(settings.standins) },
           show: true,
         })
         writeFileSync(filled, '')

@@ -61,6 +61,10 @@ export const errorCatalogue = {
   ),
   networkUnknown: entry(404, 'There is no network of this name here.'),
   networkDown: entry(502, 'The network does not answer. Nothing was lost; try again in a minute.', true),
+  publicProfile: entry(
+    422,
+    'This address cannot be looked at as a public profile. Nothing was added; the reason stands at the field.',
+  ),
   rateLimited: entry(503, 'The network asks us to wait. The work goes on by itself.', true),
   feedUnreadable: entry(
     422,

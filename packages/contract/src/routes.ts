@@ -21,6 +21,7 @@ import type {
   FiguresAnswer,
   PhrasesAnswer,
   ProposedWatch,
+  PublicProfile,
   ReadingAnswer,
   RivalsAnswer,
   SpikesAnswer,
@@ -40,7 +41,14 @@ import type {
   BellAnswer,
   FeedAddresses,
 } from './alerts.ts'
-import type { GroupDraft, MarkDraft, StartingDraft, TunerDraft, VoiceDraft } from './watchSchemas.ts'
+import type {
+  GroupDraft,
+  MarkDraft,
+  PublicProfileDraft,
+  StartingDraft,
+  TunerDraft,
+  VoiceDraft,
+} from './watchSchemas.ts'
 import type { ImportReviewsDraft, ReplyDraft, SignIn, ThreadEventDraft, WatchDraft } from './schemas.ts'
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
@@ -106,6 +114,8 @@ export const routes = {
   spikes: get<SpikesAnswer>('/api/watching/spikes'),
   compare: get<CompareAnswer>('/api/watching/compare'),
   rivals: get<RivalsAnswer>('/api/watching/rivals'),
+  addPublicProfile: post<PublicProfileDraft, PublicProfile>('/api/public-profiles'),
+  removePublicProfile: remove<undefined>('/api/public-profiles/:id'),
   voices: get<VoicesAnswer>('/api/voices'),
   voice: get<VoiceCard>('/api/voices/:id'),
   changeVoice: put<VoiceDraft, Required<VoiceDraft>>('/api/voices/:id'),

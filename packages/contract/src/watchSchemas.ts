@@ -39,6 +39,12 @@ export const startingSchema = object({
   links: array().of(string().trim().required().max(300)).max(20).default([]),
 })
 
+export const publicProfileSchema = object({
+  address: string().trim().required('give the address of a public profile').max(500),
+  watchId: id().required('say whose profile it is'),
+})
+export type PublicProfileDraft = InferType<typeof publicProfileSchema>
+
 export const voiceSchema = object({
   standing: string()
     .oneOf([...standings])

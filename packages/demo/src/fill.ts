@@ -1,5 +1,6 @@
 import { demoAspects, demoBrand, demoGroups, demoPassword, demoWatches } from './brand.ts'
 import { feeds } from './press.ts'
+import { demoRivals } from './rivals.ts'
 
 /**
  * Fills a running Murrabel as its owner would: signs in, connects the profiles by OAuth with consent given on the
@@ -7,7 +8,10 @@ import { feeds } from './press.ts'
  * is missing.
  */
 const address = process.env.MURRABEL_ADDRESS ?? 'http://localhost:4600'
-const pressAddress = process.env.PRESS_ADDRESS ?? 'http://127.0.0.1:4702'
+const firstPort = Number(process.env.STANDINS_PORT ?? 4700)
+const [lanternpageAddress, wheraboutAddress, pressAddress] = [0, 1, 2].map(
+  (i) => `http://127.0.0.1:${firstPort + i}`,
+)
 let cookie = ''
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
@@ -71,10 +75,17 @@ for (const { name, kind, parent } of demoGroups)
     const parentId = parent === undefined ? null : groupIds.get(parent)
     groupIds.set(name, (await call<{ id: number }>('POST', '/api/groups', { name, kind, parentId })).id)
   }
-const watches = await call<{ name: string }[]>('GET', '/api/watches')
+const watches = await call<{ id: number; name: string }[]>('GET', '/api/watches')
 for (const { name, group, query } of demoWatches)
   if (!watches.some((w) => w.name === name))
-    await call('POST', '/api/watches', { name, query, groupId: groupIds.get(group) })
+    watches.push(await call('POST', '/api/watches', { name, query, groupId: groupIds.get(group) }))
+const known = await call<{ sides: { profiles: { url: string }[] }[] }>('GET', '/api/watching/rivals')
+const addresses = new Set(known.sides.flatMap((side) => side.profiles.map(({ url }) => url)))
+for (const { id, name } of demoRivals) {
+  const watchId = watches.find((watch) => name.endsWith(watch.name))?.id
+  for (const address of [`${lanternpageAddress}/pages/${id}`, `${wheraboutAddress}/businesses/${id}`])
+    if (!addresses.has(address)) await call('POST', '/api/public-profiles', { address, watchId })
+}
 const teaching = await call<{ aspects: unknown[] }>('GET', '/api/teaching')
 if (!teaching.aspects.length) await call('PUT', '/api/teaching/aspects', { aspects: demoAspects })
 

@@ -7,7 +7,8 @@ import { placeByWeight, Writer, type Mood, type Subject } from './writer.ts'
 
 /** As Lanternpage remembers: its journal. */
 export type LanternpageLine =
-  | { op: 'page'; id: string; name: string }
+  | { op: 'page'; id: string; name: string; others?: boolean }
+  | { op: 'audience'; page: string; day: string; followers: number }
   | {
       op: 'note'
       id: string

@@ -8,7 +8,15 @@ import { placeByWeight, Writer, type Subject } from './writer.ts'
 
 /** As Wherabout remembers: its journal. */
 export type WheraboutLine =
-  | { op: 'business'; id: string; name: string; street: string; town: string; phone: string }
+  | {
+      op: 'business'
+      id: string
+      name: string
+      street: string
+      town: string
+      phone: string
+      others?: boolean
+    }
   | {
       op: 'review' | 'question'
       id: string

@@ -1,6 +1,7 @@
 import { lanternpage, type LanternpageLine } from './lanternpage.ts'
 import { opennets, type OpenWorld } from './opennets.ts'
 import { press, type PressLine } from './press.ts'
+import { rivals } from './rivals.ts'
 import { wherabout, type WheraboutLine } from './wherabout.ts'
 
 export interface WorldOptions {
@@ -24,5 +25,11 @@ const entriesAtFullScale = 14_600
 /** A year around Skerrivane Ferries, as the stand-in networks remember it. */
 export function generateWorld({ seed = 7, end, entries = 9000 }: WorldOptions): World {
   const part = { seed, end, scale: entries / entriesAtFullScale }
-  return { lanternpage: lanternpage(part), wherabout: wherabout(part), press: press(part), ...opennets(part) }
+  const others = rivals(part)
+  return {
+    lanternpage: [...lanternpage(part), ...others.lanternpage],
+    wherabout: [...wherabout(part), ...others.wherabout],
+    press: press(part),
+    ...opennets(part),
+  }
 }

@@ -31,13 +31,15 @@ export function changeOfShare(before: Share | null, after: Share | null): Change
   return between(before && { ...before, value: before.share }, after && { ...after, value: after.share })
 }
 
-interface Ranged {
+/** Anything with a 95% interval. */
+export interface Ranged {
   value: number
   low: number
   high: number
 }
 
-function between(before: Ranged | null, after: Ranged | null): Change | null {
+/** The difference of two values of independent samples; null when either is missing. */
+export function between(before: Ranged | null, after: Ranged | null): Change | null {
   if (!before || !after) return null
   const difference = after.value - before.value
   const below = Math.hypot(after.value - after.low, before.high - before.value)

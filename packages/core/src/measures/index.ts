@@ -9,6 +9,7 @@ export {
 } from './usualRange.ts'
 export { netSentiment, type NetSentiment } from './netSentiment.ts'
 export { betaQuantile, betaShare, gammaPoissonTail, logGamma, normalTail } from './distributions.ts'
+export { changeOfRating, meanRating, type RatingMean } from './rating.ts'
 export { share, shareOfVoice, type Share } from './shareOfVoice.ts'
 export { direction, directionMinimum, type Direction, type DirectionVerdict } from './direction.ts'
 export {

@@ -137,3 +137,19 @@ export const openSong = lines(`
   Learning Skerrivane on the fiddle, bar nine is a beast
   Does anyone know who wrote the melody of Skerrivane? The songbook says traditional
   Skerrivane, sung slowly, two voices and a drone. Goosebumps`)
+
+/** What rivals write on their own pages. */
+export const rivalPosts = lines(`
+  Extra departures this weekend, same low fares.
+  Our winter plan is out. Fewer boats on Tuesdays, more on Fridays.
+  Thank you for a busy Saturday. Lost property is at the desk until six.
+  New seats on the upper deck, come and try them.
+  Two for one on the first crossing of the day until the end of the month.
+  A quiet sea today and good light for pictures.
+  Delays of ten minutes this afternoon while we take on fuel.
+  Families travel at half price in the school holidays.
+  We are looking for deckhands for the spring.
+  The early bus meets the first boat again from Monday.
+  Our app now shows where the boat is.
+  Engine works tonight, the late crossing goes by coach over the causeway.
+`)

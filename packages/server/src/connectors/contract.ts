@@ -97,6 +97,19 @@ export interface HookSubscription {
   secret: string
 }
 
+/** What everybody sees of a profile, whoever runs it. */
+export interface PublicLook {
+  name: string
+  /** Its address in the network's own spelling. */
+  url: string
+  /** Followers at the end of days (YYYY-MM-DD), where the network tells them; oldest first. */
+  followers: { day: string; followers: number }[]
+  /** Instants of its own posts, epoch milliseconds. */
+  posts: number[]
+  /** Ratings it was given, 1 to 5. */
+  ratings: { at: number; rating: number }[]
+}
+
 /** Requests to a network, with retry, rate budget and error classes around them. */
 export interface NetworkHttp {
   json<T>(
@@ -124,6 +137,8 @@ export interface Connector {
   capabilities: Capabilities
   /** Profiles that a fresh key opens. */
   profiles?(address: string, accessToken: string, http: NetworkHttp): Promise<OutsideProfile[]>
+  /** Looks at a public profile by its address on the network at `network`. */
+  look?(network: string, address: string, http: NetworkHttp): Promise<PublicLook>
   /** One page, from a cursor (null: from the beginning). */
   collect(profile: ConnectorProfile, cursor: string | null, http: NetworkHttp): Promise<CollectedPage>
   send?(profile: ConnectorProfile, action: ReplyAction, http: NetworkHttp): Promise<Sent>

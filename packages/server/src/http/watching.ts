@@ -1,9 +1,10 @@
 import type { Express } from 'express'
-import { routes, voiceSchema } from '@murrabel/contract'
+import { publicProfileSchema, routes, voiceSchema } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { compare } from '../services/watches/compare.ts'
 import { figures } from '../services/watches/figures.ts'
 import { phrases } from '../services/watches/phrases.ts'
+import { addPublicProfile, removePublicProfile } from '../services/watches/publicProfiles.ts'
 import { rivals } from '../services/watches/rivals.ts'
 import { spikes } from '../services/watches/spikes.ts'
 import { standings } from '../services/watches/standings.ts'
@@ -18,6 +19,15 @@ export function watchingRoutes(app: Express, context: Context): void {
   handle(app, routes.spikes, { act: ({ reader, req }) => spikes(context, reader, req.query) })
   handle(app, routes.compare, { act: ({ reader, req }) => compare(context, reader, req.query) })
   handle(app, routes.rivals, { act: ({ reader, req }) => rivals(context, reader, req.query) })
+  handle(app, routes.addPublicProfile, {
+    schema: publicProfileSchema,
+    right: 'watch',
+    act: ({ reader, body }) => addPublicProfile(context, reader, body),
+  })
+  handle(app, routes.removePublicProfile, {
+    right: 'watch',
+    act: ({ reader, id }) => removePublicProfile(context, reader, id()),
+  })
   handle(app, routes.voices, { act: ({ reader, req }) => voices(context, reader, req.query) })
   handle(app, routes.voice, { act: ({ reader, id }) => voiceCard(context, reader, id()) })
   handle(app, routes.changeVoice, {

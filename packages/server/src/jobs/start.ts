@@ -7,6 +7,7 @@ import { brandsWithUnfinishedHistory, runWatchHistories } from '../services/anal
 import { collectProfile } from '../services/profiles/collect.ts'
 import { drainOutbox } from '../services/sending/outbox.ts'
 import { rereadHistory, brandsToReread } from '../services/teaching/rereadHistory.ts'
+import { lookAtPublicProfiles } from '../services/watches/publicProfiles.ts'
 import { brandsToLearn, learnFromCorrections } from '../services/teaching/teaching.ts'
 import { wakeThreads } from '../services/threads/change.ts'
 import type { Database, Tx } from '../store/database.ts'
@@ -106,6 +107,7 @@ class Worker {
   private timer: NodeJS.Timeout | undefined
   private stopped = false
   private teaching = false
+  private looking = false
 
   constructor(
     private readonly context: Context,
@@ -174,6 +176,7 @@ class Worker {
     await deliverAlerts(this.context)
     await this.sweepWatches()
     await this.sweepTeaching()
+    void this.track(this.lookAtPublicProfiles())
     const due = await this.context.db.rows<{ id: number }>(
       `SELECT id FROM profiles WHERE network <> 'file' AND (
          (status = 'collecting' AND coalesce(collected_at, '-infinity') < now() - $3::int * interval '1 second')
@@ -192,6 +195,13 @@ class Worker {
   private async sweepWatches(): Promise<void> {
     for (const brandId of await brandsWithUnfinishedHistory(this.context.db))
       await this.watchHistory({ brandId })
+  }
+
+  /** Networks may be slow: the sweep does not wait for them. */
+  private async lookAtPublicProfiles(): Promise<void> {
+    if (this.looking) return
+    this.looking = true
+    await lookAtPublicProfiles(this.context).finally(() => (this.looking = false))
   }
 
   /** What was taught is learnt from, and the history read again with it. */

@@ -1,3 +1,5 @@
+import type { Learning } from '@murrabel/core/learning'
+
 /** A question to the database: what to read, with its bound values. */
 export interface TextQuery {
   sql: string
@@ -69,5 +71,22 @@ export interface TunerFound {
   sample: { id: number; spans: { start: number; end: number }[] }[]
 }
 
-export type TextQuestion = PhrasesQuestion | TunerQuestion
-export type TextAnswer<Q extends TextQuestion> = Q extends PhrasesQuestion ? PhrasesFound : TunerFound
+export interface LessonsQuestion {
+  kind: 'lessons'
+  /** Rows of entryId, title, text, language and label, the newest first. */
+  corrections: TextQuery
+  ownWords: readonly { term: string; valence: number }[]
+  /** Changes with the corrections: the same question is answered from memory. */
+  stamp: number
+}
+
+export interface LessonsFound extends Learning {
+  contradicting: number
+}
+
+export type TextQuestion = PhrasesQuestion | TunerQuestion | LessonsQuestion
+export type TextAnswer<Q extends TextQuestion> = Q extends PhrasesQuestion
+  ? PhrasesFound
+  : Q extends TunerQuestion
+    ? TunerFound
+    : LessonsFound

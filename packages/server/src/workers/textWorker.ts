@@ -1,6 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import pg from 'pg'
 import { findPhrases } from './findPhrases.ts'
+import { learnLessons } from './learnLessons.ts'
 import { tuneWatch } from './tuneWatch.ts'
 import type { TextQuery, TextQuestion } from './textMessages.ts'
 
@@ -18,10 +19,20 @@ async function read<Row>({ sql, values }: TextQuery): Promise<Row[]> {
   return rows as Row[]
 }
 
+function answerOf(question: TextQuestion) {
+  switch (question.kind) {
+    case 'phrases':
+      return findPhrases(read, question)
+    case 'tuner':
+      return tuneWatch(read, question)
+    case 'lessons':
+      return learnLessons(read, question)
+  }
+}
+
 parentPort?.on('message', async ({ id, question }: { id: number; question: TextQuestion }) => {
   try {
-    const answer =
-      question.kind === 'phrases' ? await findPhrases(read, question) : await tuneWatch(read, question)
+    const answer = await answerOf(question)
     parentPort?.postMessage({ id, answer })
   } catch (error) {
     parentPort?.postMessage({ id, error: error instanceof Error ? error.message : String(error) })

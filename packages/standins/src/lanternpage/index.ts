@@ -30,7 +30,7 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
     network: 'Lanternpage',
     clientId,
     clientSecret,
-    choices: () => [...state.pages.values()].map(({ id, name }) => ({ id, name })),
+    choices: () => [...state.pages.values()].filter((p) => !p.others).map(({ id, name }) => ({ id, name })),
     onGrant: (token) => state.add({ op: 'token', ...token }),
     granted: state.tokens,
   })

@@ -1,9 +1,22 @@
 import { createHash } from 'node:crypto'
-import express, { type Router } from 'express'
+import express, { type Request, type Router } from 'express'
 import { escapeHtml, page } from '../shared/html.ts'
-import type { LanternpageState, NoteRecord } from './state.ts'
+import type { LanternpageState, NoteRecord, PageRecord } from './state.ts'
 
 const network = 'Lanternpage'
+const pageSize = 200
+const addressOf = (req: Request) => `${req.protocol}://${req.get('host')}`
+
+/** A page as an ActivityStreams actor: what everybody may know of it. */
+const publicActor = ({ id, name }: PageRecord, address: string) => ({
+  '@context': 'https://www.w3.org/ns/activitystreams',
+  type: 'Organization',
+  id: `${address}/pages/${id}`,
+  url: `${address}/pages/${id}`,
+  name,
+  outbox: `${address}/pages/${id}/posts`,
+  followers: `${address}/pages/${id}/audience`,
+})
 const slug = (name: string) =>
   name
     .toLowerCase()
@@ -39,6 +52,8 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
     const record = state.pages.get(req.params.page)
     const stream = state.streams.get(req.params.page)
     if (!record || !stream) return void res.status(404).send(page(network, '<p>No such page.</p>'))
+    if (req.accepts(['html', 'application/activity+json']) === 'application/activity+json')
+      return void res.type('application/activity+json').json(publicActor(record, addressOf(req)))
     const answers = answersOf(stream)
     const posts = stream
       .filter((n) => !n.inReplyTo && !n.conversation)
@@ -53,6 +68,34 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
         ${posts.map((p) => `${article(p, answers)}<form method="post" action="/notes/${p.id}/comments"><input name="name" placeholder="Your name" required> <input name="content" placeholder="Comment" required> <button>Comment</button></form>`).join('')}`,
       ),
     )
+  })
+  router.get('/pages/:page/posts', (req, res) => {
+    const own = (state.streams.get(req.params.page) ?? []).filter(
+      (note) => !note.inReplyTo && !note.conversation,
+    )
+    const after = Math.max(0, Number(req.query.after ?? 0) || 0)
+    const items = own.slice(after, after + pageSize)
+    const end = after + items.length
+    res.type('application/activity+json').json({
+      '@context': 'https://www.w3.org/ns/activitystreams',
+      type: 'OrderedCollectionPage',
+      totalItems: own.length,
+      orderedItems: items.map(({ id, published }) => ({
+        type: 'Note',
+        id: `${addressOf(req)}/notes/${id}`,
+        published,
+      })),
+      next: end < own.length ? `${addressOf(req)}/pages/${req.params.page}/posts?after=${end}` : undefined,
+    })
+  })
+  router.get('/pages/:page/audience', (req, res) => {
+    const days = state.audiences.get(req.params.page) ?? []
+    res.type('application/activity+json').json({
+      '@context': 'https://www.w3.org/ns/activitystreams',
+      type: 'Collection',
+      totalItems: days.at(-1)?.followers ?? 0,
+      items: days.map(({ day, followers }) => ({ day, totalItems: followers })),
+    })
   })
   router.get('/notes/:note', (req, res) => {
     const note = state.notes.get(req.params.note)

@@ -7,6 +7,16 @@ export interface PageRecord {
   op: 'page'
   id: string
   name: string
+  /** Run by somebody else than the person who grants access. */
+  others?: boolean
+}
+/** How many follow a page at the end of a day, as Lanternpage tells everybody. */
+export interface AudienceRecord {
+  op: 'audience'
+  page: string
+  /** YYYY-MM-DD. */
+  day: string
+  followers: number
 }
 export interface NoteRecord {
   op: 'note'
@@ -24,12 +34,17 @@ export interface NoteRecord {
   key?: string
 }
 export type LanternpageRecord =
-  PageRecord | NoteRecord | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+  | PageRecord
+  | NoteRecord
+  | AudienceRecord
+  | ({ op: 'token' } & StoredToken)
+  | ({ op: 'subscription' } & Subscription)
 
 /** Everything on Lanternpage: pages and, in the order of arrival, their posts, comments and private messages. */
 export class LanternpageState {
   readonly pages = new Map<string, PageRecord>()
   readonly streams = new Map<string, NoteRecord[]>()
+  readonly audiences = new Map<string, AudienceRecord[]>()
   readonly notes = new Map<string, NoteRecord>()
   readonly tokens: StoredToken[] = []
   readonly subscriptions: Subscription[] = []
@@ -47,6 +62,9 @@ export class LanternpageState {
       case 'page':
         this.pages.set(record.id, record)
         this.streams.set(record.id, this.streams.get(record.id) ?? [])
+        break
+      case 'audience':
+        this.audiences.set(record.page, [...(this.audiences.get(record.page) ?? []), record])
         break
       case 'note':
         this.count++

@@ -27,7 +27,8 @@ export async function startWherabout(options: StandinOptions = {}): Promise<Wher
     network: 'Wherabout',
     clientId,
     clientSecret,
-    choices: () => [...state.businesses.values()].map(({ id, name }) => ({ id, name })),
+    choices: () =>
+      [...state.businesses.values()].filter((b) => !b.others).map(({ id, name }) => ({ id, name })),
     onGrant: (token) => state.add({ op: 'token', ...token }),
     granted: state.tokens,
   })

@@ -53,6 +53,60 @@ const personOf = ({ id, name }: { id: string; name: string }, address: string) =
   name,
 })
 
+/** What everybody may know of a business: its rating, and where all its ratings are. */
+export function publicBusiness(
+  business: BusinessRecord,
+  stream: readonly WheraboutItem[],
+  address: string,
+): Record<string, unknown> {
+  const ratings = stream.flatMap((item) => (item.op === 'review' && item.rating ? [item.rating] : []))
+  const mean = ratings.reduce((sum, rating) => sum + rating, 0) / ratings.length
+  return {
+    '@context': 'https://schema.org',
+    ...businessOf(business, address),
+    aggregateRating: ratings.length
+      ? {
+          '@type': 'AggregateRating',
+          ratingValue: Math.round(mean * 10) / 10,
+          ratingCount: ratings.length,
+          bestRating: 5,
+          worstRating: 1,
+        }
+      : undefined,
+    subjectOf: { '@type': 'DataFeed', url: `${address}/businesses/${business.id}/ratings` },
+  }
+}
+
+/** A page of a business's ratings, without their words. */
+export function ratingsPage(
+  stream: readonly WheraboutItem[],
+  { after, size, address }: { after: number; size: number; address: string },
+): Record<string, unknown> {
+  const reviews = stream.filter((item) => item.op === 'review')
+  const items = reviews.slice(after, after + size)
+  const end = after + items.length
+  return {
+    '@context': 'https://schema.org',
+    '@type': 'DataFeed',
+    numberOfItems: reviews.length,
+    dataFeedElement: items.map((item) => ({
+      '@type': 'DataFeedItem',
+      dateCreated: item.created,
+      item: {
+        '@type': 'Review',
+        '@id': `${address}/items/${item.id}`,
+        reviewRating: {
+          '@type': 'Rating',
+          ratingValue: 'rating' in item ? item.rating : undefined,
+          bestRating: 5,
+          worstRating: 1,
+        },
+      },
+    })),
+    next: end < reviews.length ? `?after=${end}` : undefined,
+  }
+}
+
 export function businessOf(
   { id, name, street, town, phone }: BusinessRecord,
   address: string,

@@ -1,9 +1,12 @@
 import { createHash } from 'node:crypto'
-import express, { type Router } from 'express'
+import express, { type Request, type Router } from 'express'
 import { escapeHtml, page } from '../shared/html.ts'
+import { publicBusiness, ratingsPage } from './linkedData.ts'
 import type { AnswerRecord, WheraboutItem, WheraboutState } from './state.ts'
 
 const network = 'Wherabout'
+const pageSize = 500
+const addressOf = (req: Request) => `${req.protocol}://${req.get('host')}`
 
 /** What everybody sees of a business, and the form with which a visitor reviews it or asks. */
 export function publicPages(state: WheraboutState, publish: <T extends WheraboutItem>(item: T) => T): Router {
@@ -29,6 +32,8 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
     const business = state.businesses.get(req.params.business)
     const stream = state.streams.get(req.params.business)
     if (!business || !stream) return void res.status(404).send(page(network, '<p>No such business.</p>'))
+    if (req.accepts(['html', 'application/ld+json']) === 'application/ld+json')
+      return void res.type('application/ld+json').json(publicBusiness(business, stream, addressOf(req)))
     const answers = stream.filter((i): i is AnswerRecord => i.op === 'answer')
     const newest = stream
       .filter((i) => i.op !== 'answer')
@@ -47,6 +52,13 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
           )}</select><textarea name="text"></textarea><button>Publish</button></form>${newest.map((i) => article(i, answers)).join('')}`,
       ),
     )
+  })
+  router.get('/businesses/:business/ratings', (req, res) => {
+    const after = Math.max(0, Number(req.query.after ?? 0) || 0)
+    const stream = state.streams.get(req.params.business) ?? []
+    res
+      .type('application/ld+json')
+      .json(ratingsPage(stream, { after, size: pageSize, address: addressOf(req) }))
   })
   router.get('/items/:item', (req, res) => {
     const item = state.items.get(req.params.item)

@@ -10,6 +10,8 @@ export interface BusinessRecord {
   street: string
   town: string
   phone: string
+  /** Run by somebody else than the person who grants access. */
+  others?: boolean
 }
 export interface ReviewRecord {
   op: 'review' | 'question'

@@ -1,6 +1,7 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile } from '../contract.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
-import type { Business, DataFeed, FeedItem, Thing } from './schemaOrg.ts'
+import { everyPage, linkWithin } from '../shared/publicPages.ts'
+import type { Business, DataFeed, FeedItem, RatingsPage, Thing } from './schemaOrg.ts'
 
 const lastPart = (id: string) => id.split('/').pop() ?? id
 const typeIsBusiness = (type: string | undefined) => type === 'LocalBusiness' || type === 'Organization'
@@ -81,6 +82,24 @@ export const mapsConnector: Connector = {
   async profiles(address, token, http) {
     const answer = await http.json<{ itemListElement: Business[] }>(`${address}/api/businesses`, { token })
     return answer.itemListElement.map((b) => ({ outsideId: lastPart(b['@id']), name: b.name, url: b.url }))
+  },
+  async look(network, address, http) {
+    const accept = 'application/ld+json'
+    const business = await http.json<Partial<Business>>(address, { headers: { accept } })
+    const first = linkWithin(network, business.subjectOf?.url, address)
+    const pages = await everyPage<RatingsPage>(http, { network, first, accept })
+    return {
+      name: business.name ?? address,
+      url: linkWithin(network, business.url ?? address, address),
+      followers: [],
+      posts: [],
+      ratings: pages.flatMap(({ dataFeedElement }) =>
+        dataFeedElement.flatMap(({ dateCreated, item }) => {
+          const [at, rating] = [Date.parse(dateCreated ?? ''), ratingOf(item)]
+          return Number.isNaN(at) || rating === undefined ? [] : [{ at, rating }]
+        }),
+      ),
+    }
   },
   async collect(profile, cursor, http): Promise<CollectedPage> {
     const feed = await http.json<DataFeed>(

@@ -30,4 +30,12 @@ export interface Business {
   '@id': string
   name: string
   url?: string
+  /** Where its ratings are. */
+  subjectOf?: { url?: string }
+}
+
+/** A page of a public list of ratings. */
+export interface RatingsPage {
+  dataFeedElement: FeedItem[]
+  next?: string
 }

@@ -32,3 +32,22 @@ export interface ActivityPage {
   cursor: string
   next?: string
 }
+
+/** A page as everybody sees it. */
+export interface PublicActor {
+  name?: string
+  url?: string
+  outbox?: string
+  followers?: string
+}
+
+export interface PublicPosts {
+  orderedItems: { published?: string }[]
+  next?: string
+}
+
+/** A collection of followers, with how many there were at the end of days. */
+export interface Followers {
+  totalItems?: number
+  items?: { day?: string; totalItems?: number }[]
+}

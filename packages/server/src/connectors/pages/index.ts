@@ -1,6 +1,7 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
-import type { Activity, ActivityPage, Actor } from './activityStreams.ts'
+import { everyPage, linkWithin } from '../shared/publicPages.ts'
+import type { Activity, ActivityPage, Actor, Followers, PublicActor, PublicPosts } from './activityStreams.ts'
 
 const lastPart = (id: string) => id.split('/').pop() ?? id
 const isPublic = (activity: Activity) => (activity.object.to ?? []).some((to) => to.endsWith('#Public'))
@@ -69,6 +70,28 @@ export const pagesConnector: Connector = {
       name: actor.name ?? lastPart(actor.id),
       url: actor.url ?? actor.id,
     }))
+  },
+  async look(network, address, http) {
+    const accept = 'application/activity+json'
+    const actor = await http.json<PublicActor>(address, { headers: { accept } })
+    const first = linkWithin(network, actor.outbox, address)
+    const pages = await everyPage<PublicPosts>(http, { network, first, accept })
+    const crowd = actor.followers
+      ? await http.json<Followers>(linkWithin(network, actor.followers, address), { headers: { accept } })
+      : {}
+    return {
+      name: actor.name ?? address,
+      url: linkWithin(network, actor.url ?? address, address),
+      followers: (crowd.items ?? []).flatMap(({ day, totalItems }) =>
+        day && /^\d{4}-\d\d-\d\d$/.test(day) && Number.isInteger(totalItems)
+          ? [{ day, followers: totalItems! }]
+          : [],
+      ),
+      posts: pages
+        .flatMap((page) => page.orderedItems.map(({ published }) => Date.parse(published ?? '')))
+        .filter((at) => !Number.isNaN(at)),
+      ratings: [],
+    }
   },
   async collect(profile, cursor, http): Promise<CollectedPage> {
     const page = await http.json<ActivityPage>(

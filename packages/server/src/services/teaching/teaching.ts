@@ -1,6 +1,5 @@
-import { learn, lessonsNeeded, settle, type Learning, type Lesson, type Model } from '@murrabel/core/learning'
-import { readSentiment } from '@murrabel/core/sentiment'
-import { detectLanguage, joinTitle, loadLanguages } from '@murrabel/core/text'
+import { lessonsNeeded, type Learning, type Model } from '@murrabel/core/learning'
+import { detectLanguage, loadLanguages } from '@murrabel/core/text'
 import type { AspectDraft, BrandWord, ReadingAnswer, TeachingAnswer } from '@murrabel/contract'
 import { checkQuery } from '@murrabel/core/watches'
 import type { Reader } from '../../access/reader.ts'
@@ -202,14 +201,6 @@ export async function tryReading(
   return { label: reading.label, language, raw: reading.raw, spans: reading.spans }
 }
 
-interface CorrectedRow {
-  entryId: number
-  title: string | null
-  text: string
-  language: string | null
-  label: Lesson['label']
-}
-
 /** Corrections looked at: the newest; older ones have had their say. */
 const lessonLimit = 5000
 
@@ -220,11 +211,10 @@ const lessonLimit = 5000
  * @returns whether there was anything new to learn from
  */
 export async function learnFromCorrections(
-  { db, live, now }: Pick<Context, 'db' | 'live' | 'now'>,
+  { db, live, now, textWorker }: Pick<Context, 'db' | 'live' | 'now' | 'textWorker'>,
   brandId: number,
   { anyway = false }: { anyway?: boolean } = {},
 ): Promise<boolean> {
-  await loadLanguages()
   const seen = await correctionStamp(db, brandId)
   const row = await db.one<{ seen: number; better: boolean | null; model: Model | null; wanted: boolean }>(
     `SELECT corrections_seen AS seen, (figures->>'better')::boolean AS better, model, wanted FROM teaching WHERE brand_id = $1`,
@@ -232,13 +222,16 @@ export async function learnFromCorrections(
   )
   if (!row || (row.seen === seen && !anyway)) return false
   const teaching = await loadTeaching(db, brandId, 0)
-  const corrected = await db.rows<CorrectedRow>(
-    `SELECT e.id AS "entryId", e.title, e.text, e.language, c.label FROM corrections c JOIN entries e ON e.id = c.entry_id
-     WHERE e.brand_id = $1 ORDER BY c.at DESC, c.entry_id, c.colleague_id LIMIT ${lessonLimit}`,
-    [brandId],
-  )
-  const { lessons, contradicting } = settle(corrected.map((c) => lessonOf(c, teaching.ownWords)))
-  const { model, ...figures } = learn(lessons)
+  const { model, contradicting, ...figures } = await textWorker.ask({
+    kind: 'lessons',
+    corrections: {
+      sql: `SELECT e.title, e.text, e.language, c.label FROM corrections c JOIN entries e ON e.id = c.entry_id
+        WHERE e.brand_id = $1 ORDER BY c.at DESC, c.entry_id, c.colleague_id LIMIT ${lessonLimit}`,
+      values: [brandId],
+    },
+    ownWords: teaching.ownWords,
+    stamp: seen,
+  })
   await db.inTransaction(async (tx) => {
     await db.rows(
       'UPDATE teaching SET model = $2, figures = $3, corrections_seen = $4, learnt_at = $5 WHERE brand_id = $1',
@@ -252,12 +245,6 @@ export async function learnFromCorrections(
   return true
 }
 
-function lessonOf({ title, text, language, label }: CorrectedRow, ownWords: readonly BrandWord[]): Lesson {
-  const whole = joinTitle(title, text)
-  const { raw, label: base } = readSentiment(whole, { language: language ?? 'und', ownWords })
-  return { text: whole, label, base: { raw, label: base } }
-}
-
 /** A number that changes with every correction given, changed or taken back. */
 async function correctionStamp(db: Database, brandId: number): Promise<number> {
   const row = await db.one<{ stamp: number }>(
@@ -268,11 +255,17 @@ async function correctionStamp(db: Database, brandId: number): Promise<number> {
   return row?.stamp ?? 0
 }
 
+/** Corrections often come many in a row: learning waits for a pause, but not for ever. */
+const restSeconds = 4
+const longestSeconds = 60
+
 /** Brands whose corrections have changed since they were last learnt from, and have rested for a while. */
 export async function brandsToLearn(db: Database): Promise<number[]> {
   const rows = await db.rows<{ id: number }>(
-    `SELECT DISTINCT e.brand_id AS id FROM corrections c JOIN entries e ON e.id = c.entry_id JOIN teaching t ON t.brand_id = e.brand_id
-     WHERE c.at > coalesce(t.learnt_at, '-infinity')`,
+    `SELECT e.brand_id AS id FROM corrections c JOIN entries e ON e.id = c.entry_id JOIN teaching t ON t.brand_id = e.brand_id
+     WHERE c.at > coalesce(t.learnt_at, '-infinity') GROUP BY e.brand_id
+     HAVING max(c.at) < now() - $1::int * interval '1 second' OR min(c.at) < now() - $2::int * interval '1 second'`,
+    [restSeconds, longestSeconds],
   )
   return rows.map(({ id }) => id)
 }

@@ -5,6 +5,7 @@ import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
 import { watchVoices } from '../../store/queries/watchVoices.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
+import { publicFigures } from './publicFigures.ts'
 import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { addMoods, netOf, noMoods, total, usualPeriods } from './standings.ts'
 import { knownPeriods, usualOf } from './usual.ts'
@@ -31,16 +32,24 @@ export async function rivals(
   )
   const starts = periodStarts(period, usualPeriods, context.zone)
   const ids = sides.map(({ id }) => id)
-  const [rows, now, before] = await Promise.all([
+  const [rows, now, before, brand] = await Promise.all([
     watchPeriods(db, { reader, starts, end: period.to }),
     watchVoices(db, { reader, ids, from: period.from, to: period.to }),
     watchVoices(db, { reader, ids, from: starts[starts.length - 2]!, to: period.from }),
+    db.one<{ name: string }>('SELECT name FROM brands WHERE id = $1', [reader.brandId]),
   ])
   const days = daysOf(period)
   const counts = sides.map(({ id }) => periodsOf(rows, id))
   const shares = shareOfVoice(counts.map((periods) => total(periods[usualPeriods]!)))
   return {
     range: printPeriod(period),
+    sides: await publicFigures(parts, reader, {
+      period,
+      before: starts[starts.length - 2]!,
+      zone: context.zone,
+      names: new Map(sides.filter(({ ours }) => !ours).map(({ id, name }) => [id, name])),
+      brandName: brand?.name ?? '',
+    }),
     rows: sides.map((side, i): RivalRow => {
       const periods = counts[i]!
       const [current, last] = [periods[usualPeriods]!, periods[usualPeriods - 1]!]

@@ -6,6 +6,7 @@ import * as storiesAndPhrases from './0005-stories-and-phrases.ts'
 import * as teaching from './0006-teaching.ts'
 import * as voices from './0007-voices.ts'
 import * as alerts from './0008-alerts.ts'
+import * as publicProfiles from './0009-public-profiles.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -17,4 +18,5 @@ export const migrations = [
   { name: '0006-teaching', ...teaching },
   { name: '0007-voices', ...voices },
   { name: '0008-alerts', ...alerts },
+  { name: '0009-public-profiles', ...publicProfiles },
 ]

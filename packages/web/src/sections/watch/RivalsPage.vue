@@ -8,6 +8,7 @@ import EmptyPlace from '../../parts/EmptyPlace.vue'
 import LensLine from '../../parts/LensLine.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
+import RivalProfiles from './RivalProfiles.vue'
 import WatchFrame from './WatchFrame.vue'
 import { leaning, percent, points } from './watchFigures.ts'
 
@@ -46,86 +47,94 @@ const to = (row: RivalRow) => ({ path: '/watch', query: { watch: row.watch.id } 
       v-if="asked.answer.value && asked.answer.value.rows.length < 2"
       :text="t('watch.rivals.none')"
     />
-    <table v-else-if="asked.answer.value">
-      <thead>
-        <tr>
-          <th>{{ t('watch.rivals.watch') }}</th>
-          <th class="n">{{ t('watch.rivals.mentions') }}</th>
-          <th>{{ t('watch.rivals.share') }}</th>
-          <th>{{ t('watch.rivals.net') }}</th>
-          <th>{{ t('watch.rivals.people') }}</th>
-          <th class="n">{{ t('watch.rivals.reach') }}</th>
-        </tr>
-      </thead>
-      <tbody v-for="row in asked.answer.value.rows" :key="row.watch.id" data-test="rival">
-        <tr>
-          <th>
-            <RouterLink :to="to(row)">{{ row.watch.name }}</RouterLink>
-            <span v-if="row.ours" class="soft"> {{ t('watch.rivals.ours') }}</span>
-          </th>
-          <td class="n">{{ number(row.total) }}</td>
-          <td>
-            <template v-if="row.share">
-              <span class="share" :class="{ ours: row.ours }">
-                <i :style="{ width: `${(100 * row.share.share) / most}%` }" />
-                <s
-                  :style="{
-                    left: `${(100 * row.share.low) / most}%`,
-                    width: `${(100 * (row.share.high - row.share.low)) / most}%`,
-                  }"
-                />
-              </span>
-              {{ percent(row.share.share) }}
-              <span class="soft">{{ percent(row.share.low) }} – {{ percent(row.share.high) }}</span>
-            </template>
-          </td>
-          <td>
-            <template v-if="row.net"
-              ><SentimentMark :sentiment="leaning(row.net)" /> {{ points(row.net.net) }}
-              <span class="soft">{{ points(row.net.low) }} – {{ points(row.net.high) }}</span></template
-            >
-          </td>
-          <td>
-            {{ number(row.audience.voices) }} <span class="soft">{{ people(row) }}</span>
-          </td>
-          <td class="n">{{ number(row.reach) }}</td>
-        </tr>
-        <tr class="sentence">
-          <td colspan="6">{{ sentence(row) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div v-if="asked.answer.value" class="rivals">
+      <table v-if="asked.answer.value.rows.length > 1">
+        <thead>
+          <tr>
+            <th>{{ t('watch.rivals.watch') }}</th>
+            <th class="n">{{ t('watch.rivals.mentions') }}</th>
+            <th>{{ t('watch.rivals.share') }}</th>
+            <th>{{ t('watch.rivals.net') }}</th>
+            <th>{{ t('watch.rivals.people') }}</th>
+            <th class="n">{{ t('watch.rivals.reach') }}</th>
+          </tr>
+        </thead>
+        <tbody v-for="row in asked.answer.value.rows" :key="row.watch.id" data-test="rival">
+          <tr>
+            <th>
+              <RouterLink :to="to(row)">{{ row.watch.name }}</RouterLink>
+              <span v-if="row.ours" class="soft"> {{ t('watch.rivals.ours') }}</span>
+            </th>
+            <td class="n">{{ number(row.total) }}</td>
+            <td>
+              <template v-if="row.share">
+                <span class="share" :class="{ ours: row.ours }">
+                  <i :style="{ width: `${(100 * row.share.share) / most}%` }" />
+                  <s
+                    :style="{
+                      left: `${(100 * row.share.low) / most}%`,
+                      width: `${(100 * (row.share.high - row.share.low)) / most}%`,
+                    }"
+                  />
+                </span>
+                {{ percent(row.share.share) }}
+                <span class="soft">{{ percent(row.share.low) }} – {{ percent(row.share.high) }}</span>
+              </template>
+            </td>
+            <td>
+              <template v-if="row.net"
+                ><SentimentMark :sentiment="leaning(row.net)" /> {{ points(row.net.net) }}
+                <span class="soft">{{ points(row.net.low) }} – {{ points(row.net.high) }}</span></template
+              >
+            </td>
+            <td>
+              {{ number(row.audience.voices) }} <span class="soft">{{ people(row) }}</span>
+            </td>
+            <td class="n">{{ number(row.reach) }}</td>
+          </tr>
+          <tr class="sentence">
+            <td colspan="6">{{ sentence(row) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <RivalProfiles
+        :sides="asked.answer.value.sides"
+        :rows="asked.answer.value.rows"
+        @changed="asked.load"
+      />
+    </div>
   </WatchFrame>
 </template>
 
 <style scoped>
-table {
+.rivals :deep(table) {
   width: 100%;
   border-collapse: collapse;
 }
-th,
-td {
+.rivals :deep(th),
+.rivals :deep(td) {
   text-align: left;
+  vertical-align: baseline;
   font-weight: 400;
   padding: 8px 16px 2px 0;
 }
-tbody th {
+.rivals :deep(tbody th) {
   font-weight: 600;
 }
-td .soft,
-th .soft {
+.rivals :deep(td .soft),
+.rivals :deep(th .soft) {
   margin-left: 6px;
   font-weight: 400;
 }
-thead th {
+.rivals :deep(thead th) {
   font-size: 12px;
   color: var(--ink-soft);
   border-bottom: 1px solid var(--line);
 }
-.n {
+.rivals :deep(.n) {
   text-align: right;
 }
-.sentence td {
+.rivals :deep(.sentence td) {
   font-size: 13px;
   color: var(--ink-soft);
   padding: 0 0 8px;

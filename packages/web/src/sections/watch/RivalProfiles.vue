@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { routes, type PublicProfile, type PublicSide, type RivalRow } from '@murrabel/contract'
+import { call, CallProblem } from '../../api/call.ts'
+import { useTexts } from '../../composables/useTexts.ts'
+import ProblemNote from '../../parts/ProblemNote.vue'
+import RatingSteps from '../../parts/RatingSteps.vue'
+import { useBrand } from '../../stores/brand.ts'
+import { useUndo } from '../../stores/undo.ts'
+
+/** What public profiles show: ours, and those of rivals; and where to add one. */
+const { sides, rows } = defineProps<{ sides: PublicSide[]; rows: RivalRow[] }>()
+const emit = defineEmits<{ changed: [] }>()
+const { t, number, when } = useTexts()
+const brand = useBrand()
+const undo = useUndo()
+const address = ref('')
+const watch = ref<number | null>(null)
+const problem = ref<CallProblem | null>(null)
+const busy = ref(false)
+
+const grown = (part: number) =>
+  `${part < 0 ? '−' : '+'}${Math.abs(part * 100).toLocaleString(undefined, { maximumFractionDigits: 1 })}%`
+
+function sentence(side: PublicSide): string {
+  const parts: string[] = []
+  if (side.rating && !side.ours && side.ratingToOurs)
+    parts.push(
+      side.ratingToOurs.sure
+        ? t(`watch.rivals.${side.ratingToOurs.difference > 0 ? 'ratedAbove' : 'ratedBelow'}`)
+        : t('watch.rivals.ratedAlike'),
+    )
+  if (side.growth !== null)
+    parts.push(
+      side.growthBefore === null
+        ? t('watch.rivals.grewOnly', { now: grown(side.growth) })
+        : t('watch.rivals.grew', { now: grown(side.growth), before: grown(side.growthBefore) }),
+    )
+  if (side.postsChange)
+    parts.push(
+      t(
+        `watch.rivals.${!side.postsChange.sure ? 'postsAlike' : side.postsChange.difference > 0 ? 'postsMore' : 'postsFewer'}`,
+      ),
+    )
+  if (!parts.length) return t('watch.rivals.nothingSeen', { name: side.name })
+  const said = parts.join('; ')
+  return `${side.name}: ${said}.`
+}
+
+async function attempt(work: () => Promise<unknown>): Promise<void> {
+  busy.value = true
+  problem.value = null
+  try {
+    await work()
+    emit('changed')
+  } catch (error) {
+    if (!(error instanceof CallProblem)) throw error
+    problem.value = error
+  } finally {
+    busy.value = false
+  }
+}
+const add = () =>
+  attempt(async () => {
+    await call(routes.addPublicProfile, { body: { address: address.value, watchId: watch.value! } })
+    address.value = ''
+  })
+const remove = (profile: PublicProfile) =>
+  attempt(async () => {
+    await call(routes.removePublicProfile, { params: { id: profile.id } })
+    undo.tell({
+      text: t('watch.rivals.removed', { name: profile.name }),
+      undo: () =>
+        attempt(() =>
+          call(routes.addPublicProfile, { body: { address: profile.url, watchId: profile.watchId! } }),
+        ),
+    })
+  })
+</script>
+
+<template>
+  <section>
+    <h3>{{ t('watch.rivals.profiles') }}</h3>
+    <table v-if="sides.length">
+      <thead>
+        <tr>
+          <th>{{ t('watch.rivals.company') }}</th>
+          <th>{{ t('watch.rivals.ratings') }}</th>
+          <th class="n">{{ t('watch.rivals.followers') }}</th>
+          <th class="n">{{ t('watch.rivals.growth') }}</th>
+          <th class="n">{{ t('watch.rivals.posts') }}</th>
+          <th>{{ t('watch.rivals.seenOn') }}</th>
+        </tr>
+      </thead>
+      <tbody v-for="side in sides" :key="side.watchId ?? 0" data-test="public-side">
+        <tr>
+          <th>
+            {{ side.name }} <span v-if="side.ours" class="soft">{{ t('watch.rivals.ours') }}</span>
+          </th>
+          <td>
+            <template v-if="side.rating">
+              <RatingSteps :rating="side.rating.mean" />
+              <span class="soft"
+                >{{ side.rating.low.toFixed(2) }} – {{ side.rating.high.toFixed(2) }},
+                {{ t('watch.rivals.ofRatings', { n: number(side.rating.n) }, side.rating.n) }}</span
+              >
+            </template>
+          </td>
+          <td class="n">{{ side.followers === null ? '' : number(side.followers) }}</td>
+          <td class="n">{{ side.growth === null ? '' : grown(side.growth) }}</td>
+          <td class="n">{{ side.posts === null ? '' : number(side.posts) }}</td>
+          <td class="pages">
+            <RouterLink v-if="side.ours" to="/set-up/profiles">{{
+              t('watch.rivals.ownProfiles', { n: side.profiles.length }, side.profiles.length)
+            }}</RouterLink>
+            <span v-for="profile in side.ours ? [] : side.profiles" :key="profile.id">
+              <a
+                :href="profile.url"
+                target="_blank"
+                rel="noopener noreferrer"
+                :title="profile.lookedAt ? t('watch.rivals.lookedAt', { time: when(profile.lookedAt) }) : ''"
+                >{{ profile.name }}</a><span v-if="profile.problem" class="wrong" :title="profile.problem">{{
+                t('watch.rivals.notSeen')
+              }}</span
+              ><button
+                v-if="brand.may('watch')"
+                type="button"
+                class="plain"
+                :disabled="busy"
+                :aria-label="t('watch.rivals.removeProfile', { name: profile.name })"
+                @click="remove(profile)"
+              >
+                {{ t('watch.rivals.remove') }}
+              </button>
+            </span>
+          </td>
+        </tr>
+        <tr class="sentence">
+          <td colspan="6">{{ sentence(side) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="soft">{{ t('watch.rivals.noProfiles') }}</p>
+    <form v-if="brand.may('watch') && rows.some((row) => !row.ours)" class="add" @submit.prevent="add">
+      <div>
+        <label for="rival-address">{{ t('watch.rivals.address') }}</label>
+        <el-input id="rival-address" v-model="address" placeholder="https://" />
+      </div>
+      <div>
+        <label for="rival-watch">{{ t('watch.rivals.whose') }}</label>
+        <el-select id="rival-watch" v-model="watch">
+          <el-option
+            v-for="row in rows.filter((each) => !each.ours)"
+            :key="row.watch.id"
+            :value="row.watch.id"
+            :label="row.watch.name"
+          />
+        </el-select>
+      </div>
+      <button type="submit" class="button" :disabled="busy || !address.trim() || watch === null">
+        {{ t('watch.rivals.add') }}
+      </button>
+    </form>
+    <ProblemNote v-if="problem" :problem="problem" @again="add" />
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 28px;
+}
+h3 {
+  font-size: 15px;
+  font-weight: 600;
+  margin-bottom: 4px;
+}
+td .soft,
+th .soft {
+  margin-left: 6px;
+  font-weight: 400;
+}
+.pages > span {
+  display: block;
+}
+.pages .plain,
+.pages .wrong {
+  margin-left: 8px;
+  font-size: 12px;
+}
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 10px;
+  margin-top: 16px;
+}
+.add div:first-child {
+  width: 380px;
+}
+.add div:nth-child(2) {
+  width: 220px;
+}
+.add label {
+  display: block;
+  font-size: 12px;
+  color: var(--ink-soft);
+  margin-bottom: 2px;
+}
+</style>
