@@ -156,11 +156,13 @@ test('a watch is tried before it is saved, then read: words marked, bars open th
   await page.getByLabel('Name').fill('Storm Petrel')
   await page.getByRole('button', { name: 'Save the watch' }).click()
   await expect(page.getByRole('heading', { name: 'Storm Petrel' })).toBeVisible()
+  await page.goto(`${page.url()}&time=last-90`)
   await settledCount(page, (n) => n === hits)
   await expect(page.getByTestId('mentions')).toHaveText(String(hits))
   await expect(page.getByTestId('mention').first().locator('mark').first()).toHaveText(/storm petrel/i)
   await accessible(page)
 
+  await page.getByRole('button', { name: 'Figures', exact: true }).click()
   const bars = page.getByTestId('volume-bar')
   const totals = await bars.evaluateAll((list) => list.map((bar) => Number(bar.getAttribute('data-total'))))
   expect(totals.reduce((a, b) => a + b, 0)).toBe(hits)

@@ -31,7 +31,10 @@ export interface BrandAnswer {
   watches: WatchAnswer[]
   groups: WatchGroupAnswer[]
   aspects: { id: number; name: string }[]
+  tags: TagAnswer[]
   channels: string[]
+  /** Kinds of entries that can be answered, by channel. */
+  answers: Record<string, EntryKind[]>
   profileCount: number
 }
 
@@ -68,6 +71,16 @@ export interface WatchGroupAnswer {
 }
 
 /** One row of a list. */
+export interface TagAnswer {
+  id: number
+  name: string
+}
+/** What a change of tags did, thread by thread, so that it can be taken back. */
+export interface TagChangeAnswer {
+  /** All tags of the brand. */
+  tags: TagAnswer[]
+  changed: { thread: number; added: number[]; removed: number[] }[]
+}
 export interface EntryRow {
   id: number
   threadId: number
@@ -95,6 +108,9 @@ export interface EntryRow {
   storyId: number | null
   /** A person's judgement stands over the machine's. */
   corrected: boolean
+  /** Ids of the thread's tags. */
+  tags: number[]
+  kept: boolean
   /** Near copies in the lens that this row stands for, beside itself; when copies are folded. */
   copies?: number
   /** Matched words, when the lens has a watch or group. */
@@ -176,6 +192,7 @@ export interface ThreadAnswer {
   dueAt: string | null
   private: boolean
   paid: boolean
+  tags: number[]
   urgency: { points: number; parts: UrgencyPart[] } | null
   entries: ThreadEntry[]
   events: ThreadEventAnswer[]

@@ -7,6 +7,7 @@ import type {
   ImportPreview,
   NetworkAnswer,
   OpmlAnswer,
+  TagChangeAnswer,
   ProfileAnswer,
   ThreadAnswer,
   ThreadChangeAnswer,
@@ -49,7 +50,15 @@ import type {
   TunerDraft,
   VoiceDraft,
 } from './watchSchemas.ts'
-import type { ImportReviewsDraft, ReplyDraft, SignIn, ThreadEventDraft, WatchDraft } from './schemas.ts'
+import type {
+  ImportReviewsDraft,
+  KeepDraft,
+  ReplyDraft,
+  SignIn,
+  TagDraft,
+  ThreadEventDraft,
+  WatchDraft,
+} from './schemas.ts'
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 
@@ -87,6 +96,8 @@ export const routes = {
   reply: post<ReplyDraft, ThreadChangeAnswer>('/api/threads/:id/replies'),
   threadEvent: post<ThreadEventDraft, ThreadChangeAnswer>('/api/threads/:id/events'),
   undo: post<undefined, ThreadChangeAnswer>('/api/threads/:id/events/:event/undo'),
+  tagThreads: put<TagDraft, TagChangeAnswer>('/api/threads/tags'),
+  keepEntries: put<KeepDraft, { changed: number[] }>('/api/entries/kept'),
   give: put<{ to: number | null }, ThreadChangeAnswer>('/api/threads/:id/given'),
   retrySending: post<undefined, undefined>('/api/outbox/:id/retry'),
   cancelSending: remove<undefined>('/api/outbox/:id'),

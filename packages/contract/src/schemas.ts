@@ -94,6 +94,17 @@ export const threadEventSchema = object({
   }),
 })
 
+const ids = () => array().of(number().integer().positive().required())
+export const tagSchema = object({
+  threads: ids().min(1).max(500).required(),
+  add: array().of(string().trim().required('a tag needs a name').max(40)).max(20).default([]),
+  /** Ids of tags. */
+  remove: ids().max(500).default([]),
+})
+export type TagDraft = InferType<typeof tagSchema>
+export const keepSchema = object({ ids: ids().min(1).max(500).required(), kept: boolean().required() })
+export type KeepDraft = InferType<typeof keepSchema>
+
 export const giveSchema = object({ to: number().integer().positive().nullable().defined() })
 
 export const correctionSchema = object({

@@ -41,6 +41,8 @@ export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): Bra
   ],
   groups: [],
   aspects: [{ id: 1, name: 'Crew' }],
+  tags: [{ id: 5, name: 'galley' }],
+  answers: { maps: ['review', 'question'] },
   channels: ['maps', 'pages'],
   profileCount: 7,
 })
@@ -93,6 +95,8 @@ export const row = (more: Partial<EntryRow> = {}): EntryRow => ({
   voiceId: 31,
   storyId: null,
   corrected: false,
+  tags: [],
+  kept: false,
   ...more,
 })
 
@@ -133,6 +137,7 @@ export const thread = (more: Partial<ThreadAnswer> = {}): ThreadAnswer => ({
   dueAt: null,
   private: false,
   paid: false,
+  tags: [],
   urgency: {
     points: 80,
     parts: [

@@ -42,6 +42,8 @@ export function printLens(lens: Lens, base: Lens): [string, string][] {
   put('phrase', lens.phrase, base.phrase)
   put('aspect', printAspect(lens.aspect), printAspect(base.aspect))
   put('hour', printWeekHour(lens.weekHour), printWeekHour(base.weekHour))
+  put('tag', list(lens.tags), list(base.tags))
+  put('kept', lens.kept ? 'yes' : 'all', base.kept ? 'yes' : 'all')
   put('words', lens.words, base.words)
   put('time', printRange(lens.range), printRange(base.range))
   put('order', lens.order, base.order)
@@ -79,6 +81,8 @@ export const lensFields = [
   'phrase',
   'aspect',
   'hour',
+  'tag',
+  'kept',
   'words',
   'time',
   'order',
@@ -122,6 +126,15 @@ const idOf = (set: (lens: Lens, id: number | null) => void): Reader => {
   }
 }
 
+const idsOf = (set: (lens: Lens, ids: number[]) => void): Reader => {
+  return (value, lens) => {
+    const ids = value === 'all' ? [] : [...new Set(value.split(','))]
+    if (ids.length > lensLimits.list || !ids.every(isId)) return false
+    set(lens, ids.map(Number))
+    return true
+  }
+}
+
 const readers: Record<string, Reader> = {
   state: oneOf([...lensStates, 'any'], (lens, v) => (lens.state = v)),
   kind: listOf(lensKinds, (lens, v) => (lens.kinds = v)),
@@ -129,10 +142,11 @@ const readers: Record<string, Reader> = {
   language: listOf(/^[a-z]{2,3}$/, (lens, v) => (lens.languages = v)),
   felt: listOf(lensSentiments, (lens, v) => (lens.sentiments = v)),
   order: oneOf(lensOrders, (lens, v) => (lens.order = v)),
-  place(value, lens) {
-    const ids = value === 'all' ? [] : [...new Set(value.split(','))]
-    if (ids.length > lensLimits.list || !ids.every(isId)) return false
-    lens.places = ids.map(Number)
+  place: idsOf((lens, ids) => (lens.places = ids)),
+  tag: idsOf((lens, ids) => (lens.tags = ids)),
+  kept(value, lens) {
+    if (value !== 'all' && value !== 'yes') return false
+    lens.kept = value === 'yes'
     return true
   },
   given(value, lens) {

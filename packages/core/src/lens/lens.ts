@@ -43,6 +43,10 @@ export interface Lens {
   aspect: { id: number; felt: 'positive' | 'neutral' | 'negative' | null } | null
   /** An hour of the local week, 0 (Monday, midnight) to 167. */
   weekHour: number | null
+  /** Ids of tags, of which the thread bears one at least. */
+  tags: number[]
+  /** Only what somebody kept. */
+  kept: boolean
   /** Words that must all be there, each as the start of a word. */
   words: string
   /** Null: everything. */
@@ -66,6 +70,8 @@ export const blankLens: Lens = Object.freeze({
   phrase: '',
   aspect: null,
   weekHour: null,
+  tags: [],
+  kept: false,
   words: '',
   range: null,
   order: 'newest',

@@ -19,6 +19,9 @@ export interface LensEntry {
   voice: number | null
   story: number | null
   aspects: readonly { id: number; felt: 'positive' | 'neutral' | 'negative' | 'unread' }[]
+  /** Ids of the thread's tags. */
+  tags: readonly number[]
+  kept: boolean
   /** As `placedWords` gave them. */
   words: readonly { word: string; position: number }[]
   /** Epoch milliseconds. */
@@ -61,6 +64,7 @@ export function lensPredicate(lens: Lens, context: LensContext): (entry: LensEnt
     is(lens.story, entry.story) &&
     isAbout(lens.aspect, entry.aspects) &&
     (lens.weekHour === null || lens.weekHour === weekHourOf(entry.at, context.zone)) &&
+    isMarked(lens, entry) &&
     isWorded(entry.words, { phrase, wanted }) &&
     (range === null || (entry.at >= range.from && entry.at < range.to))
 }
@@ -75,6 +79,10 @@ function isWorded(
     wanted,
   )
 }
+
+/** What people put on it. */
+const isMarked = (lens: Lens, entry: LensEntry): boolean =>
+  (!lens.kept || entry.kept) && (lens.tags.length === 0 || lens.tags.some((tag) => entry.tags.includes(tag)))
 
 function isAbout(asked: Lens['aspect'], aspects: LensEntry['aspects']): boolean {
   return asked === null || aspects.some(({ id, felt }) => id === asked.id && (asked.felt ?? felt) === felt)

@@ -16,6 +16,8 @@ export interface LensPart {
     | 'phrase'
     | 'aspect'
     | 'weekHour'
+    | 'tags'
+    | 'kept'
     | 'words'
     | 'range'
     | 'order'
@@ -72,6 +74,8 @@ export function lensParts(lens: Lens): LensPart[] {
       values: lens.aspect ? [lens.aspect.id, ...(lens.aspect.felt ? [lens.aspect.felt] : [])] : [],
     },
     onePart('weekHour', lens.weekHour),
+    listPart('tags', lens.tags),
+    { field: 'kept', message: lens.kept ? 'one' : 'all', values: [], narrows: lens.kept },
     {
       field: 'words',
       message: lens.words ? 'one' : 'all',

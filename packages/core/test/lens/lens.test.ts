@@ -91,6 +91,8 @@ describe('the predicate', () => {
     voice: 3,
     story: null,
     aspects: [{ id: 1, felt: 'negative' as const }],
+    tags: [5],
+    kept: true,
     at: Date.parse('2026-11-25T10:00:00Z'),
   }
   const context = {
@@ -125,6 +127,9 @@ describe('the predicate', () => {
     [{ aspect: { id: 1, felt: 'positive' } }, false],
     [{ group: 9 }, true],
     [{ group: 8 }, false],
+    [{ tags: [5, 6] }, true],
+    [{ tags: [6] }, false],
+    [{ kept: true }, true],
     [{ range: { last: 1 } }, true],
     [{ range: { from: '2026-11-24', to: '2026-11-24' } }, false],
   ])('%j: %s', (part, expected) => {
@@ -148,6 +153,8 @@ test('the sentence names every part that can be changed', () => {
     ['phrase', 'all'],
     ['aspect', 'all'],
     ['weekHour', 'all'],
+    ['tags', 'all'],
+    ['kept', 'all'],
     ['words', 'one'],
     ['range', 'last'],
     ['order', 'newest'],

@@ -33,6 +33,11 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
     }),
   ),
   weekHour: rarely(fc.integer({ min: 0, max: 167 })),
+  tags: fc.oneof(
+    { weight: 5, arbitrary: fc.constant<number[]>([]) },
+    fc.uniqueArray(fc.integer({ min: 1, max: 3 }), { maxLength: 2 }),
+  ),
+  kept: fc.oneof({ weight: 5, arbitrary: fc.constant(false) }, fc.constant(true)),
   words: fc.constantFrom('', 'late', 'fer', 'café', "crew's", 'heron late', "o'brien \\ 'x' & !y", '#dogs'),
   range: fc.oneof(
     fc.constant(null),

@@ -1,10 +1,19 @@
 import type { Express } from 'express'
 import type { ThreadEvent } from '@murrabel/core/inbox'
-import { giveSchema, replySchema, routes, threadEventSchema, type ThreadEventDraft } from '@murrabel/contract'
+import {
+  giveSchema,
+  keepSchema,
+  replySchema,
+  routes,
+  tagSchema,
+  threadEventSchema,
+  type ThreadEventDraft,
+} from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { cancelSending, retrySending } from '../services/sending/outbox.ts'
 import { reply } from '../services/sending/reply.ts'
 import { applyThreadEvent, giveThread, undoThreadEvent } from '../services/threads/change.ts'
+import { keepEntries, tagThreads } from '../services/threads/tags.ts'
 import { threadAnswer } from '../services/threads/threadAnswer.ts'
 import { handle } from './handle.ts'
 
@@ -12,6 +21,16 @@ const eventOf = ({ kind, until }: ThreadEventDraft): ThreadEvent =>
   kind === 'setAside' ? { kind, until: Date.parse(until ?? '') } : { kind }
 
 export function threadRoutes(app: Express, context: Context): void {
+  handle(app, routes.tagThreads, {
+    schema: tagSchema,
+    right: 'answer',
+    act: ({ reader, body }) => tagThreads(context, reader, body),
+  })
+  handle(app, routes.keepEntries, {
+    schema: keepSchema,
+    right: 'answer',
+    act: ({ reader, body }) => keepEntries(context, reader, body),
+  })
   handle(app, routes.thread, { act: ({ reader, id }) => threadAnswer(context, reader, id()) })
   handle(app, routes.reply, {
     schema: replySchema,

@@ -58,6 +58,9 @@ beforeAll(async () => {
     `INSERT INTO accounts (id, brand_id, network, outside_id, name) SELECT n, 1, 'n', n::text, 'a' FROM generate_series(1, 4) n`,
   )
   await db.rows(`INSERT INTO aspects (id, brand_id, name) SELECT n, 1, 'x' || n FROM generate_series(1, 2) n`)
+  await db.rows(
+    `INSERT INTO tags (id, brand_id, name) OVERRIDING SYSTEM VALUE SELECT n, 1, 't' || n FROM generate_series(1, 3) n`,
+  )
   const channels = ['pages', 'maps', 'news', 'import']
   for (let p = 1; p <= 8; p++)
     await db.rows(
@@ -84,6 +87,8 @@ beforeAll(async () => {
       voice: i % 7 ? 1 + (i % 4) : null,
       story: i % 6 ? null : 1 + (i % 4),
       aspects: i % 5 ? [] : [{ id: 1 + (i % 2), felt: lensSentiments[(i * 3) % 4]! }],
+      tags: thread % 5 ? [] : [1 + (thread % 3)],
+      kept: i % 4 === 1,
       at: now - ((i * 7919) % (42 * 24)) * 3_600_000,
     }
     entries.push(entry)
@@ -113,6 +118,12 @@ beforeAll(async () => {
       ],
     )
     if (entry.lead) await db.rows('UPDATE threads SET lead_entry_id = $2 WHERE id = $1', [thread, i])
+    for (const tag of entry.tags)
+      await db.rows('INSERT INTO thread_tags (thread_id, tag_id) VALUES ($1, $2) ON CONFLICT DO NOTHING', [
+        thread,
+        tag,
+      ])
+    if (entry.kept) await db.rows('INSERT INTO kept_entries (entry_id) VALUES ($1)', [i])
     for (const watch of entry.watches)
       await db.rows(
         `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id) VALUES ($1, $2, $3, '[]', $4, $5)`,

@@ -53,6 +53,7 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
     languages: (v) => languageName(String(v)),
     voice: (v) => voices.nameOf(Number(v)),
     story: (v) => String(v),
+    tags: (v) => brand.nameOfTag(Number(v)) || `#${v}`,
   }
 
   function phrase({ field, message, values }: LensPart): string {
@@ -108,6 +109,8 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
         ]
       case 'languages':
         return commonLanguages.map((value) => ({ value, label: languageName(value) }))
+      case 'tags':
+        return brand.tags.map(({ id, name }) => ({ value: id, label: name }))
       case 'order':
         return lensOrders
           .filter((value) =>
@@ -126,7 +129,7 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
 
   /** Parts that are only spoken of when they narrow. */
   const rarer = (parts: ReadonlyMap<string, LensPart>) =>
-    (['phrase', 'voice', 'story', 'aspect', 'weekHour'] as const).flatMap((field) =>
+    (['phrase', 'voice', 'story', 'aspect', 'weekHour', 'tags', 'kept'] as const).flatMap((field) =>
       parts.get(field)?.narrows ? [', ', `[${field}]`] : [],
     )
 

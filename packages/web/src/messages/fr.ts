@@ -25,7 +25,7 @@ const texts: Some<Messages> = {
   },
   lens: {
     threads:
-      '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [sentiments], [words], [range], [order]',
+      '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [sentiments], [words][more], [range], [order]',
     entries:
       'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
     time: 'Figures : [range]',

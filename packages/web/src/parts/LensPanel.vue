@@ -8,11 +8,13 @@ const { field, lens, options } = defineProps<{ field: LensField; lens: Lens; opt
 const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
 const { t } = useI18n()
 
-const many = computed(() => ['kinds', 'channels', 'places', 'sentiments', 'languages'].includes(field))
+const many = computed(() =>
+  ['kinds', 'channels', 'places', 'sentiments', 'languages', 'tags'].includes(field),
+)
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
 const typed = computed(() => field === 'words' || field === 'phrase')
 /** Parts that are chosen elsewhere (a mark in a chart, a voice) and can only be taken away here. */
-const given = computed(() => ['voice', 'story', 'aspect', 'weekHour'].includes(field))
+const given = computed(() => ['voice', 'story', 'aspect', 'weekHour', 'kept'].includes(field))
 const words = ref(field === 'phrase' ? lens.phrase : lens.words)
 const dates = ref<[string, string] | null>(
   lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null,

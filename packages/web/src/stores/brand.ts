@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { routes, type BrandAnswer, type SignIn } from '@murrabel/contract'
+import { routes, type BrandAnswer, type SignIn, type TagAnswer } from '@murrabel/contract'
 import { call, CallProblem } from '../api/call.ts'
 
 const writes = {
@@ -37,6 +37,9 @@ export const useBrand = defineStore('brand', () => {
     const [watches, groups] = await Promise.all([call(routes.watches), call(routes.groups)])
     if (answer.value) answer.value = { ...answer.value, watches, groups }
   }
+  function takeTags(tags: TagAnswer[]): void {
+    if (answer.value) answer.value = { ...answer.value, tags }
+  }
   function may(right: keyof typeof writes): boolean {
     return answer.value !== null && writes[right].includes(answer.value.me.role)
   }
@@ -45,6 +48,8 @@ export const useBrand = defineStore('brand', () => {
   const watches = computed(() => answer.value?.watches ?? [])
   const groups = computed(() => answer.value?.groups ?? [])
   const aspects = computed(() => answer.value?.aspects ?? [])
+  const tags = computed(() => answer.value?.tags ?? [])
+  const nameOfTag = (id: number) => tags.value.find((tag) => tag.id === id)?.name ?? ''
   const nameOfGroup = (id: number | null) => groups.value.find((g) => g.id === id)?.name ?? ''
   const placeName = (id: number | null) => places.value.find((p) => p.id === id)?.name ?? ''
   const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
@@ -57,12 +62,15 @@ export const useBrand = defineStore('brand', () => {
     signIn,
     signOut,
     reloadWatches,
+    takeTags,
     may,
     places,
     colleagues,
     watches,
     groups,
     aspects,
+    tags,
+    nameOfTag,
     nameOfGroup,
     placeName,
     colleagueName,

@@ -1,14 +1,16 @@
 import type { BrandAnswer, ColleagueAnswer, PlaceAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
+import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { listGroups } from '../watches/groups.ts'
+import { listTags } from '../threads/tags.ts'
 import { listWatches } from '../watches/watches.ts'
 
 /** What every screen needs: the brand, its places, who works on it, its watches. */
 export async function brandAnswer(context: Context, reader: Reader): Promise<BrandAnswer> {
   const { db, models } = context
-  const [brand, me, colleagues, places, channels, watches, groups, aspects] = await Promise.all([
+  const [brand, me, colleagues, places, channels, watches, groups, aspects, tags] = await Promise.all([
     models.Brand.findByPk(reader.brandId),
     models.Colleague.findByPk(reader.colleagueId),
     db.rows<ColleagueAnswer>(
@@ -28,6 +30,7 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
     db.rows<{ id: number; name: string }>('SELECT id, name FROM aspects WHERE brand_id = $1 ORDER BY id', [
       reader.brandId,
     ]),
+    listTags(context, reader),
   ])
   if (!brand || !me) throw new Refusal('notSignedIn')
   return {
@@ -38,7 +41,14 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
     watches,
     groups,
     aspects,
+    tags,
     channels: channels.map((c) => c.channel),
+    answers: Object.fromEntries(
+      channels.map(({ channel }) => {
+        const connector = connectorOf(channel)
+        return [channel, connector?.send ? [...connector.capabilities.repliesTo] : []]
+      }),
+    ),
     profileCount: channels.reduce((sum, c) => sum + c.n, 0),
   }
 }

@@ -45,12 +45,13 @@ export async function threadAnswer(
     where.values,
   )
   if (!thread) throw new Refusal('notFound')
-  const [entries, events, person, watches, lead] = await Promise.all([
+  const [entries, events, person, watches, lead, tags] = await Promise.all([
     entriesOf(db, id),
     eventsOf(db, id),
     personOf(db, reader, thread),
     watchesOf(db, thread.leadId),
     leadOf(db, thread.leadId),
+    db.rows<{ id: number }>('SELECT tag_id AS id FROM thread_tags WHERE thread_id = $1 ORDER BY 1', [id]),
   ])
   const kind = lead?.kind ?? entries[0]?.kind ?? 'mention'
   const waitingMessages = waitingAtTheEnd(entries)
@@ -85,6 +86,7 @@ export async function threadAnswer(
     dueAt: thread.dueAt?.toISOString() ?? null,
     private: lead?.private ?? false,
     paid: lead?.paid ?? false,
+    tags: tags.map(({ id }) => id),
     urgency: thread.state === 'open' ? why : null,
     entries,
     events,

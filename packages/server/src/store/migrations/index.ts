@@ -7,6 +7,7 @@ import * as teaching from './0006-teaching.ts'
 import * as voices from './0007-voices.ts'
 import * as alerts from './0008-alerts.ts'
 import * as publicProfiles from './0009-public-profiles.ts'
+import * as tagsAndKept from './0010-tags-and-kept.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -19,4 +20,5 @@ export const migrations = [
   { name: '0007-voices', ...voices },
   { name: '0008-alerts', ...alerts },
   { name: '0009-public-profiles', ...publicProfiles },
+  { name: '0010-tags-and-kept', ...tagsAndKept },
 ]

@@ -25,7 +25,8 @@ export function parseKey(text: string): PageKey | null {
 
 export const entryColumns = `e.id, e.thread_id AS "threadId", e.kind, e.channel, p.network, p.name AS profile, e.place_id AS "placeId",
   coalesce(a.name, '') AS author, e.title, e.text, e.rating, e.at, e.sentiment, t.state, t.given_to AS "givenTo", t.due_at AS "dueAt",
-  e.private, e.paid, e.url, e.reach, e.spans, e.language, e.account_id AS "voiceId", e.story_id AS "storyId", e.corrected_by IS NOT NULL AS corrected`
+  e.private, e.paid, e.url, e.reach, e.spans, e.language, e.account_id AS "voiceId", e.story_id AS "storyId", e.corrected_by IS NOT NULL AS corrected,
+  ARRAY(SELECT g.tag_id FROM thread_tags g WHERE g.thread_id = e.thread_id ORDER BY 1) AS tags, EXISTS (SELECT 1 FROM kept_entries k WHERE k.entry_id = e.id) AS kept`
 
 const orders = {
   newest: { key: 'e.at', direction: 'DESC', compare: '<' },

@@ -31,6 +31,11 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   addAspect(where, lens.aspect)
   if (lens.weekHour !== null)
     where.add(`${weekHourSql(where, context.zone)} = ${where.bind(lens.weekHour)}::int`)
+  if (lens.tags.length)
+    where.add(
+      `EXISTS (SELECT 1 FROM thread_tags g WHERE g.thread_id = e.thread_id AND g.tag_id = ANY(${where.bind(lens.tags)}::int[]))`,
+    )
+  if (lens.kept) where.add('EXISTS (SELECT 1 FROM kept_entries k WHERE k.entry_id = e.id)')
   if (lens.state !== 'any') where.add(`t.state = ${where.bind(lens.state)}`)
   addGiven(where, lens.givenTo, context.me)
   const range = instantsOf(lens.range, context)

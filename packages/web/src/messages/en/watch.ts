@@ -179,6 +179,7 @@ export const watch = {
   },
   days: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
   voices: {
+    reachOut: 'Write to them',
     name: 'Voice',
     entries: 'Entries',
     reach: 'Reach',

@@ -5,12 +5,14 @@ import { useEntryList } from '../../composables/useEntryList.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { useLens } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
+import { useTags } from '../../composables/useTags.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useTide } from '../../composables/useTide.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import LensLine from '../../parts/LensLine.vue'
 import LensProblem from '../../parts/LensProblem.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
+import TagSheet from '../../parts/TagSheet.vue'
 import TideLine from '../../parts/TideLine.vue'
 import VirtualList from '../../parts/VirtualList.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -35,6 +37,8 @@ const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
 const replyBox = useTemplateRef<InstanceType<typeof ReplyBox>>('replyBox')
 const actions = useTemplateRef<InstanceType<typeof ThreadActions>>('actions')
 const fresh = ref(0)
+const tagSheet = ref(false)
+const changeTags = useTags(() => void loadThread())
 
 const { mayAnswer, index, open, event, give, onSent, judge, retry, callBack } = useThreadActions({
   lens,
@@ -82,6 +86,7 @@ useKeys({
   w: () => replyBox.value?.focus(),
   g: () => actions.value?.openGive(),
   s: () => actions.value?.openAside(),
+  t: () => (tagSheet.value = thread.value !== null && mayAnswer.value),
   '-': () => void (lead.value && judge(lead.value, 'negative')),
   '0': () => void (lead.value && judge(lead.value, 'neutral')),
   '+': () => void (lead.value && judge(lead.value, 'positive')),
@@ -94,6 +99,12 @@ onMounted(async () => {
   if (threadId.value === null && rows.value.length && window.innerWidth >= 720)
     await open(rows.value[0], true)
 })
+// Who comes to answer lands in the answer.
+watch(
+  () => route.hash === '#answer' && replyBox.value,
+  (box) => box && box.focus(),
+  { flush: 'post' },
+)
 watch(query, async () => {
   fresh.value = 0
 })
@@ -164,14 +175,27 @@ watch(query, async () => {
           @sent="onSent"
           @changed="loadThread"
         >
-          <ThreadActions ref="actions" :thread="thread" @event="event" @give="give" />
+          <ThreadActions ref="actions" :thread="thread" @event="event" @give="give" @tags="tagSheet = true" />
         </ReplyBox>
         <div v-else class="no-reply">
           <span class="soft">{{ thread.reply.reason ? t(`inbox.noReply.${thread.reply.reason}`) : '' }}</span>
-          <ThreadActions v-if="mayAnswer" ref="actions" :thread="thread" @event="event" @give="give" />
+          <ThreadActions
+            v-if="mayAnswer"
+            ref="actions"
+            :thread="thread"
+            @event="event"
+            @give="give"
+            @tags="tagSheet = true"
+          />
         </div>
       </section>
       <PersonPanel class="side" :thread="thread" />
+      <TagSheet
+        v-model="tagSheet"
+        :tags="thread.tags"
+        :count="1"
+        @save="(change) => thread && changeTags([thread.id], change)"
+      />
     </template>
     <section v-else class="reading-column">
       <ProblemNote v-if="problem" :problem="problem" @again="loadThread" /><EmptyPlace

@@ -10,6 +10,7 @@ const { thread } = defineProps<{ thread: ThreadAnswer }>()
 const emit = defineEmits<{
   event: [kind: 'finish' | 'reopen' | 'setAside', until?: string]
   give: [to: number | null]
+  tags: []
 }>()
 const { t } = useI18n()
 const brand = useBrand()
@@ -59,4 +60,7 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
       </el-dropdown-menu>
     </template>
   </el-dropdown>
+  <button type="button" class="button" @click="emit('tags')">
+    {{ t('tags.tag') }}<span class="key">t</span>
+  </button>
 </template>

@@ -5,8 +5,10 @@ import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
+import { useBrand } from '../../stores/brand.ts'
 import JudgeLine from './JudgeLine.vue'
 
+const brand = useBrand()
 const { thread, may } = defineProps<{ thread: ThreadAnswer; may: boolean }>()
 const emit = defineEmits<{
   judge: [entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null]
@@ -28,6 +30,9 @@ const networkName = computed(() =>
   <div>
     <p v-if="thread.kind === 'comment' && thread.title" class="post">
       <b>{{ t('inbox.onPost') }}</b> {{ thread.title }}
+    </p>
+    <p v-if="thread.tags.length" class="tags">
+      <span v-for="id in thread.tags" :key="id">{{ brand.nameOfTag(id) }}</span>
     </p>
     <article
       v-for="entry in thread.entries"
@@ -167,5 +172,18 @@ time {
 }
 .original {
   font-size: 13px;
+}
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  font-size: 13px;
+  margin-bottom: 8px;
+}
+.tags span {
+  background: var(--paper);
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  padding: 0 6px;
 }
 </style>

@@ -51,7 +51,11 @@ export function useThreadActions({
   })
   async function open(row: EntryRow | undefined, replace = false): Promise<void> {
     if (leaving) return
-    const to = { path: row ? `/inbox/${row.threadId}` : '/inbox', query: route.query }
+    const to = {
+      path: row ? `/inbox/${row.threadId}` : '/inbox',
+      query: route.query,
+      hash: threadId.value === null ? route.hash : '',
+    }
     await (replace ? router.replace(to) : router.push(to))
   }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import type { Lens } from '@murrabel/core/lens'
 import type { EntryRow } from '@murrabel/contract'
 import type { useEntryList } from '../../composables/useEntryList.ts'
@@ -7,8 +8,10 @@ import { useKeys } from '../../composables/useKeys.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
+import TagSheet from '../../parts/TagSheet.vue'
 import VirtualList from '../../parts/VirtualList.vue'
 import { useBrand } from '../../stores/brand.ts'
+import { tagsAfter, useTags } from '../../composables/useTags.ts'
 import { useVoices } from '../../stores/voices.ts'
 import MentionRow from './MentionRow.vue'
 import { useMentionActions } from './useMentionActions.ts'
@@ -23,6 +26,7 @@ const fold = defineModel<boolean>('fold', { required: true })
 const emit = defineEmits<{ change: [part: Partial<Lens>]; judged: []; reset: [] }>()
 const { t } = useTexts()
 const brand = useBrand()
+const router = useRouter()
 const voices = useVoices()
 const { rows } = entries
 const selected = ref<number | null>(null)
@@ -35,6 +39,17 @@ const actions = useMentionActions({
     emit('judged')
   },
 })
+const tagging = ref<EntryRow[]>([])
+const tagSheet = ref(false)
+const changeTags = useTags((changes) => {
+  for (const change of changes)
+    for (const row of rows.value.filter((each) => each.threadId === change.thread))
+      entries.change(row.id, { tags: tagsAfter(row.tags, change) })
+})
+const commonTags = computed(() =>
+  (tagging.value[0]?.tags ?? []).filter((id) => tagging.value.every((row) => row.tags.includes(id))),
+)
+const taggedThreads = computed(() => [...new Set(tagging.value.map((row) => row.threadId))])
 const several = computed(() => rows.value.filter((row) => chosen.value.has(row.id)))
 const current = computed(() => rows.value.find((row) => row.id === selected.value))
 /** What an action is for: those chosen, else the one selected. */
@@ -64,6 +79,19 @@ async function judge(label: 'positive' | 'neutral' | 'negative'): Promise<void> 
   await actions.judge(meant(), label)
   chosen.value = new Set()
 }
+function openTags(list: readonly EntryRow[]): void {
+  if (!list.length || !brand.may('answer')) return
+  tagging.value = [...list]
+  tagSheet.value = true
+}
+const answer = (row: EntryRow) =>
+  router.push({
+    path: `/inbox/${row.threadId}`,
+    query: { state: 'any', given: 'anybody', kind: 'all', time: 'all', order: 'newest' },
+    hash: '#answer',
+  })
+/** Kept if not all are, else let go. */
+const keep = (list: readonly EntryRow[]) => actions.keep(list, !list.every((row) => row.kept))
 function leave(row: EntryRow): void {
   const own = brand.watches.find((w) => w.id === lens.watch)
   if (own && brand.may('watch')) void actions.leaveOut(own, row.author)
@@ -78,6 +106,9 @@ useKeys({
   '0': () => void judge('neutral'),
   '+': () => void judge('positive'),
   f: () => void actions.finish(meant()),
+  t: () => openTags(meant()),
+  b: () => void keep(meant()),
+  w: () => current.value && answer(current.value),
 })
 </script>
 
@@ -105,6 +136,8 @@ useKeys({
         >
           {{ t(`sentiment.${mood}`) }}
         </button>
+        <button type="button" class="plain" @click="openTags(several)">{{ t('tags.tag') }}</button>
+        <button type="button" class="plain" @click="keep(several)">{{ t('tags.keep') }}</button>
         <button type="button" class="plain" @click="actions.finish(several)">
           {{ t('watch.list.done') }}
         </button>
@@ -152,6 +185,8 @@ useKeys({
             @voice="({ voiceId }) => emit('change', { voice: voiceId, range: null })"
             @story="(story) => emit('change', { story })"
             @leave="leave"
+            @tag="openTags([row])"
+            @keep="keep([row])"
           >
             <template #before
               ><input
@@ -170,6 +205,12 @@ useKeys({
         </button></EmptyPlace
       >
     </div>
+    <TagSheet
+      v-model="tagSheet"
+      :tags="commonTags"
+      :count="taggedThreads.length"
+      @save="(change) => changeTags(taggedThreads, change)"
+    />
   </div>
 </template>
 

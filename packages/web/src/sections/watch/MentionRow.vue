@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { Bookmark } from '@lucide/vue'
 import { spansOfText, spansOfTitle } from '@murrabel/core/text'
 import type { EntryRow } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -17,11 +18,20 @@ const {
   selected?: boolean
   /** Only what was said, by whom: no ways on. */ bare?: boolean
 }>()
-const emit = defineEmits<{ voice: [row: EntryRow]; story: [id: number]; leave: [row: EntryRow] }>()
+const emit = defineEmits<{
+  voice: [row: EntryRow]
+  story: [id: number]
+  leave: [row: EntryRow]
+  tag: [row: EntryRow]
+  keep: [row: EntryRow]
+}>()
 defineSlots<{ before?: () => unknown }>()
 const { t, when, exact, number, languageName } = useTexts()
 const brand = useBrand()
 const hits = computed(() => row.hits ?? [])
+const answerable = computed(
+  () => brand.may('answer') && (brand.answer?.answers[row.channel] ?? []).includes(row.kind),
+)
 const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(Boolean).join(' · '))
 </script>
 
@@ -65,17 +75,26 @@ const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(
         >
           {{ t('watch.list.copies', { n: number(row.copies) }, row.copies) }}
         </button>
+        <span v-if="row.kept" class="tag kept"><Bookmark :size="12" /> {{ t('tags.isKept') }}</span>
+        <span v-for="id in row.tags" :key="id" class="tag">{{ brand.nameOfTag(id) }}</span>
         <template v-if="!bare">
           <RouterLink
             :to="{
               path: `/inbox/${row.threadId}`,
               query: { state: 'any', given: 'anybody', kind: 'all', time: 'all', order: 'newest' },
+              hash: answerable ? '#answer' : '',
             }"
-            >{{ t('watch.openThread') }}</RouterLink
+            >{{ t(answerable ? 'watch.answer' : 'watch.openThread') }}</RouterLink
           >
           <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{
             t('inbox.original', { network: row.profile })
           }}</a>
+          <template v-if="selected && brand.may('answer')">
+            <button type="button" class="plain" @click.stop="emit('tag', row)">{{ t('tags.tag') }}</button>
+            <button type="button" class="plain" @click.stop="emit('keep', row)">
+              {{ t(row.kept ? 'tags.letGo_' : 'tags.keep') }}
+            </button>
+          </template>
           <button v-if="selected" type="button" class="plain" @click.stop="emit('leave', row)">
             {{ t('watch.list.leaveVoice') }}
           </button>
@@ -118,5 +137,17 @@ const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(
   gap: 2px 14px;
   font-size: 13px;
   color: var(--ink-soft);
+}
+.tag {
+  background: var(--paper);
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  padding: 0 6px;
+  color: var(--ink);
+}
+.kept {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
 }
 </style>

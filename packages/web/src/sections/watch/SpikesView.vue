@@ -21,6 +21,14 @@ const asked = useAsked(
 )
 defineExpose({ load: asked.load })
 
+/** The same lens at any time: what an alert listens to. */
+const alertTo = computed(() => ({
+  path: '/watch/alerts',
+  query: {
+    new: '',
+    lens: new URLSearchParams(query.filter(([name]) => name !== 'time' && name !== 'order')).toString(),
+  },
+}))
 const hours = (spike: SpikeAnswer) => Math.round((Date.parse(spike.to) - Date.parse(spike.from)) / 3_600_000)
 const when = (at: string) =>
   format(at, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
@@ -51,6 +59,9 @@ const range = (spike: SpikeAnswer) => ({
     <p v-if="asked.loading.value && !asked.answer.value" class="soft">{{ t('watch.spikes.looking') }}</p>
     <ProblemNote v-if="asked.problem.value" :problem="asked.problem.value" @again="asked.load" />
     <template v-if="asked.answer.value">
+      <p class="alert">
+        <RouterLink :to="alertTo">{{ t('watch.spikes.alert') }}</RouterLink>
+      </p>
       <EmptyPlace
         v-if="!asked.answer.value.spikes.length"
         :text="
@@ -138,6 +149,10 @@ const range = (spike: SpikeAnswer) => ({
 </template>
 
 <style scoped>
+.alert {
+  padding-top: 8px;
+  font-size: 13px;
+}
 .view {
   overflow-y: auto;
   padding: 8px 0 24px;

@@ -198,6 +198,22 @@ const felt = (voice: VoiceAnswer) =>
                 maxlength="2000"
                 @change="(note: string) => put(voice, { note })"
               />
+              <RouterLink
+                v-if="brand.may('answer')"
+                :to="{
+                  path: '/inbox',
+                  query: {
+                    voice: voice.id,
+                    state: 'any',
+                    given: 'anybody',
+                    kind: 'all',
+                    time: 'all',
+                    order: 'newest',
+                  },
+                  hash: '#answer',
+                }"
+                >{{ t('watch.voices.reachOut') }}</RouterLink
+              >
               <span v-if="voice.watches.length" class="soft"
                 >{{ t('watch.voices.watches') }}
                 <template v-for="(item, i) in voice.watches" :key="item.id"

@@ -126,5 +126,22 @@ export function useMentionActions({
       })
     })
 
-  return { judge, finish, give, leaveOut }
+  const keep = (rows: readonly EntryRow[], kept: boolean) =>
+    attempt(async () => {
+      if (!rows.length || !brand.may('answer')) return
+      const { changed: ids } = await call(routes.keepEntries, {
+        body: { ids: rows.map((row) => row.id), kept },
+      })
+      changed(ids, { kept })
+      undo.tell({
+        text: t(kept ? 'tags.kept' : 'tags.letGo', { n: ids.length }, ids.length),
+        undo: () =>
+          attempt(async () => {
+            if (ids.length) await call(routes.keepEntries, { body: { ids, kept: !kept } })
+            changed(ids, { kept: !kept })
+          }),
+      })
+    })
+
+  return { judge, finish, give, keep, leaveOut }
 }
