@@ -5,6 +5,7 @@ const first = Number(process.env.E2E_STANDINS ?? 0)
 export const lanternpage = `http://127.0.0.1:${first}`
 export const wherabout = `http://127.0.0.1:${first + 1}`
 export const press = `http://127.0.0.1:${first + 2}`
+export const mailroom = `http://127.0.0.1:${first + 7}`
 
 export async function signIn(
   page: Page,

@@ -52,6 +52,10 @@ const contextual = new Map<string, InContext>([
   ['super', inDegree],
   ['mega', inDegree],
   ['better', (items, i) => (elsewhereBetter(items, i) ? -1.8 : items[i]!.entry.valence)],
+  ['worse', (items, i) => (metWorse(items, i) ? 1.2 : items[i]!.entry.valence)],
+  ['love', lovesTrouble],
+  ['enjoy', lovesTrouble],
+  ['adore', lovesTrouble],
 ])
 
 /** "like" is an opinion only as a verb, "kind" only as a quality, "pretty" and "well" only where they judge. */
@@ -71,6 +75,45 @@ function elsewhereBetter(items: readonly Item[], i: number): boolean {
   return false
 }
 
+/** "I have seen worse", "you could do a lot worse": it is not among the worst. */
+function metWorse(items: readonly Item[], i: number): boolean {
+  for (let k = i - 1; k >= 0 && i - k <= 4; k--) {
+    const { kind, key, entry } = items[k]!
+    if (kind !== 'word' || entry.negator) return false
+    if (/^(?:seen|had|eaten|known|met|tried|stayed|heard|watched)$/.test(key))
+      return items[k - 1]?.key !== 'never'
+    if (key === 'do' || key === 'done') return items[k - 1]?.key !== 'not'
+  }
+  return false
+}
+
+/** "I just love waiting": what nobody loves. */
+function lovesTrouble(items: readonly Item[], i: number): number {
+  const after = items[i + 1]
+  const trouble =
+    isWord(after) &&
+    (/^(?:waiting|queueing|queuing|standing|paying|repeating|chasing|begging)$/.test(after.key) ||
+      (after.key.endsWith('ing') && after.entry.valence < 0))
+  return trouble ? -1.8 : items[i]!.entry.valence
+}
+
+/** "faster than this one", "nicer than here": the praise goes to something else. */
+export function lesserThanThis(items: readonly Item[], i: number): boolean {
+  const compared = items[i]!.key.endsWith('er') || items[i - 1]?.key === 'more' || items[i]!.taken
+  if (!compared) return false
+  let k = i
+  while (k < items.length && k - i <= 6 && items[k]!.key !== 'than' && (k === i || items[k]!.kind === 'word'))
+    k++
+  // A set phrase may have used up the "than".
+  return items[k]?.key === 'than' && /^(?:this|these|here)$/.test(items[k + 1]?.key ?? '')
+}
+
+const losses = new Set('faded fades waned wanes evaporated vanished dwindled died ebbed drained'.split(' '))
+
+/** "My enthusiasm faded": what was good is gone. */
+export const isLost = (items: readonly Item[], i: number): boolean =>
+  losses.has(items[i + 1]?.key ?? '') || losses.has(items[i + 2]?.key ?? '')
+
 /** "could not have been kinder", "couldn't be more pleased": the denial of a higher degree is praise. */
 function isSuperlative(items: readonly Item[], negator: number, i: number): boolean {
   const could =
@@ -80,10 +123,11 @@ function isSuperlative(items: readonly Item[], negator: number, i: number): bool
   if (!could) return false
   const between = items.slice(negator + 1, i).map((item) => item.key)
   return (
-    between.includes('more') ||
-    (items[i]!.key.endsWith('er') && (between.includes('be') || between.includes('been')))
+    between.includes('more') || (items[i]!.key.endsWith('er') && between.some((key) => higherDegree.has(key)))
   )
 }
+
+const higherDegree = new Set('be been ask asked hope hoped wish wished imagine want'.split(' '))
 
 /** The product of the intensifiers and softeners that stand right before an item (up to three words). */
 export function factorBefore(items: readonly Item[], i: number): number {
@@ -113,13 +157,24 @@ export function negationOf(items: readonly Item[], i: number, grammar: Grammar):
     if (item.kind === 'emoji') continue
     if (endsNegation(item)) return null
     if (comparers.has(item.key)) comparing = true
-    if (item.entry.negator && !item.taken) return negationBy(items, k, i, comparing)
+    if (item.entry.negator && !item.taken) {
+      if (deniesNothing(items, k)) return null
+      return negationBy(items, k, i, comparing)
+    }
     const isOpinion = (item.entry.valence !== 0 && item.entry.factor === 1) || item.taken
     if (isOpinion && k < i - 1 && !bridged(items, k, i)) return null
     words++
   }
   return grammar.negatorMayFollow ? negationAfter(items, i) : null
 }
+
+/** "no small triumph", "not without charm": one denial takes the other away. */
+function deniesNothing(items: readonly Item[], negator: number): boolean {
+  const [before, { key }, after] = [items[negator - 1], items[negator]!, items[negator + 1]]
+  if (key === 'no') return /^(?:small|mean|ordinary|little)$/.test(after?.key ?? '')
+  return exemptPair.test(key) && before?.kind === 'word' && before.entry.negator
+}
+const exemptPair = /^(?:without|lacking|devoid)$/
 
 const comparers = new Set(['so', 'such', 'more', 'better', 'as'])
 const nevers = new Set(['never', "haven't", "hasn't"])
@@ -132,7 +187,10 @@ function negationBy(items: readonly Item[], negator: number, i: number, comparin
   // "fails miserably": a negative verb does not turn a negative word.
   if (entry.valence < 0 && items[i]!.entry.valence < 0) return null
   const nothingBut = items[negator + 1]?.key === 'but' && negator + 1 < i
-  const stresses = (nevers.has(key) && comparing) || nothingBut || isSuperlative(items, negator, i)
+  // "I did not expect to love it": it came better than thought.
+  const unexpected = /^expect/.test(items[negator + 1]?.key ?? '') && items[negator + 2]?.key === 'to'
+  const stresses =
+    (nevers.has(key) && comparing) || nothingBut || unexpected || isSuperlative(items, negator, i)
   return { at: negator, stresses }
 }
 
@@ -201,14 +259,31 @@ export function sufficiency(items: readonly Item[], i: number, grammar: Grammar)
   return negationOf(items, i, grammar) ? -1.6 : 1.2
 }
 
+const wishes = new Set(['wish', 'wished', 'hoped'])
+const used = new Set("am is are was were got get getting i'm we're".split(' '))
+
+/** Words that put what follows out of the world: "I wish", "if only", "you'd think", "it used to be". */
+const wishing = new Map<string, (before: string, after: string) => boolean>([
+  ...[...wishes].map((word) => [word, () => true] as const),
+  ['only', (before) => before === 'if'],
+  ['think', (before) => before === "you'd" || before === 'youd' || before === 'would'],
+  ['used', (before, after) => after === 'to' && !used.has(before)],
+])
+
+const isWish = (items: readonly Item[], k: number): boolean =>
+  wishing.get(items[k]!.key)?.(items[k - 1]?.key ?? '', items[k + 1]?.key ?? '') ?? false
+
+/** "I wish every shop were so kind": what is wished of all the others is there. */
+const ofAll = (items: readonly Item[], from: number, to: number): boolean =>
+  items.slice(from + 1, to).some(({ key }) => /^(?:every|all|everyone|everybody|more)$/.test(key))
+
 /** Whether an item is only wished for: "would have been nice", "needs to be cleaner", "I wish it were better". */
 export function onlyWished(items: readonly Item[], i: number): boolean {
   let unrealWords = 0
   for (let k = i - 1; k >= 0 && i - k <= 7; k--) {
     const item = items[k]!
     if (item.kind !== 'word') return false
-    const wish = item.key === 'wish' || item.key === 'wished'
-    if (wish || (item.key === 'only' && items[k - 1]?.key === 'if')) return true
+    if (isWish(items, k)) return !ofAll(items, k, i)
     if (modals.has(item.key)) return unrealWords > 0 || item.key === 'needs' || item.key === 'need'
     const counts =
       item.key === 'be' ||

@@ -7,6 +7,8 @@ import { readItems, type Item } from './items.ts'
 import { markIdioms, markOwnWords, type OwnWord } from './idioms.ts'
 import {
   factorBefore,
+  isLost,
+  lesserThanThis,
   negated,
   negationOf,
   onlyWished,
@@ -130,7 +132,10 @@ function inContext(items: readonly Item[], i: number, valence: number, grammar: 
   if (negation) {
     if (negation.stresses) value *= 1.2
     else value = valence > 0 && item.entry.whenNegated ? item.entry.whenNegated : negated(value)
-  } else if (grammar.english && value > 0 && onlyWished(items, i)) value = -0.6 * value
+  } else if (grammar.english && value > 0) {
+    if (onlyWished(items, i)) value = -0.6 * value
+    else if (lesserThanThis(items, i) || isLost(items, i)) value = negated(value)
+  }
   return value
 }
 

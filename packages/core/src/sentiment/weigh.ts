@@ -6,6 +6,8 @@ const questionNegative = 0.7
 const beforeContrast = 0.55
 const afterContrast = 1.35
 const conceded = 0.6
+const beforeTurn = 0.75
+const afterTurn = 1.2
 
 /** Weighs the contributions of each sentence by its build: contrast, concession, question, exclamation. */
 export function weighSentences(items: Item[], grammar: Grammar | null): void {
@@ -28,9 +30,11 @@ function weighSentence(
   if (mark.startsWith('!')) scale(items, first, last, (v) => v * (1 + 0.1 * Math.min(mark.length, 3)))
   if (isIronic(items, first, last)) scale(items, first, last, (v) => (v > 0 ? -0.5 * v : v))
   if (!grammar) return
+  let turned = false
   for (let i = first; i < last; i++) {
     const { entry, taken, kind } = items[i]!
     if (kind !== 'word' || taken) continue
+    if (entry.contrast || entry.concession) turned = true
     if (entry.contrast) weighContrast(items, first, i, last)
     if (entry.concession) {
       let end = i + 1
@@ -38,21 +42,56 @@ function weighSentence(
       scale(items, i, end, (v) => v * conceded)
     }
   }
+  if (!turned) weighLastWord(items, first, last)
 }
 
-/** Rolled eyes, or "Great, another cancellation": a glad word set off by a comma before nothing but trouble. */
+/** Clauses side by side that pull in two ways, without a word between that says which is meant: the last has the say. */
+function weighLastWord(items: Item[], first: number, last: number): void {
+  let at = last - 1
+  while (at > first && items[at]!.valence === 0) at--
+  while (at > first && items[at]!.kind !== 'break') at--
+  if (at === first) return
+  const before = sumOf(items, first, at)
+  const after = sumOf(items, at, last)
+  if (before * after >= 0) return
+  scale(items, first, at, (v) => v * beforeTurn)
+  scale(items, at, last, (v) => v * afterTurn)
+}
+
+function sumOf(items: readonly Item[], first: number, last: number): number {
+  let sum = 0
+  for (let i = first; i < last; i++) sum += items[i]!.valence
+  return sum
+}
+
+const tributes = /^(?:thanks|thank|congratulations|congrats|bravo|nice|good|great|well)$/
+
+/**
+ * Rolled eyes; "Great, another cancellation", a glad opening set off by a comma before nothing but trouble; "Nice job
+ * losing my luggage", a tribute to something bad.
+ */
 function isIronic(items: readonly Item[], first: number, last: number): boolean {
   let bad = 0
   let good = 0
+  let goodAt = -1
   for (let i = first; i < last; i++) {
     const { kind, key, valence } = items[i]!
     if (kind === 'emoji' && key.startsWith('🙄')) return true
     if (valence < 0) bad++
-    if (valence > 0) good++
+    if (valence > 0) {
+      good++
+      goodAt = i
+    }
   }
-  const opener = items[first]!
+  if (good !== 1 || goodAt - first > 1 || items[goodAt]!.kind !== 'word') return false
+  let next = goodAt + 1
+  while (next < last && items[next]!.taken && items[next]!.valence === 0) next++
+  if (items[next]?.key === ',') return bad > 0 || items[next + 1]?.key === 'another'
   return (
-    good === 1 && bad > 0 && opener.valence > 0 && items[first + 1]?.key === ',' && opener.kind === 'word'
+    bad > 0 &&
+    next > goodAt + 1 &&
+    tributes.test(items[goodAt]!.key) &&
+    /ing$|^(?:for|on)$/.test(items[next]?.key ?? '')
   )
 }
 

@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { readAspects, readSentiment, starsContradict } from '@murrabel/core/sentiment'
 import { gladSentences, unhappySentences } from './development/broad.ts'
+import { constructedSentences, sentencesByConstruction } from './development/byConstruction.ts'
+import { secondLanguageSentences } from './development/secondLanguages.ts'
 import { developmentSentences, plainSentences } from './development/sentences.ts'
 
 describe('readSentiment on the development sentences', () => {
@@ -47,6 +49,26 @@ test('of broader sentences at least 0.85 are right, and 0.95 of those that are c
   ).toBeLessThanOrEqual(0.15)
   const called = read.filter((r) => r.label === 'positive' || r.label === 'negative')
   expect(called.filter((r) => r.label === r.expected).length / called.length).toBeGreaterThanOrEqual(0.95)
+})
+
+describe('by construction', () => {
+  const read = constructedSentences.map((row) => ({
+    ...row,
+    found: readSentiment(row.text, { language: 'en' }).label,
+  }))
+  test.each(Object.keys(sentencesByConstruction))('%s: at least 0.8 are right', (construction) => {
+    const own = read.filter((row) => row.construction === construction)
+    const wrong = own.filter((row) => row.found !== row.label)
+    expect(
+      wrong.length / own.length,
+      wrong.map((row) => `${row.found}: ${row.text}`).join('\n'),
+    ).toBeLessThanOrEqual(0.2)
+  })
+  test.each(['fr', 'es', 'de'])('%s: at least 0.9 are right', (language) => {
+    const own = secondLanguageSentences.filter((row) => row.language === language)
+    const wrong = own.filter((row) => readSentiment(row.text, { language }).label !== row.label)
+    expect(wrong.length / own.length, wrong.map((row) => row.text).join('\n')).toBeLessThanOrEqual(0.1)
+  })
 })
 
 describe('readSentiment in other languages', () => {

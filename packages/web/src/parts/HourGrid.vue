@@ -59,21 +59,24 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
+.grid {
+  overflow-x: auto;
+}
 .row {
   display: grid;
-  grid-template-columns: 34px repeat(24, minmax(0, 1fr));
+  grid-template-columns: 34px repeat(24, minmax(24px, 1fr));
   gap: 1px;
   margin-bottom: 1px;
   font-size: 11px;
   color: var(--ink-soft);
 }
 .day {
-  line-height: 16px;
+  line-height: 24px;
 }
 button {
   display: block;
   width: 100%;
-  height: 16px;
+  height: 24px;
   border: 0;
   padding: 0;
   cursor: pointer;

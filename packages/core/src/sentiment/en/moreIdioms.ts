@@ -19,7 +19,7 @@ export const furtherEnglishIdioms: Record<string, string[]> = {
       '|',
     ),
   '-2.2':
-    `hung up on|hangs up on|like cardboard|like rubber|like leather|like shoe leather|like plastic|like sawdust|like dishwater|like a tin can|like a school project|like a home movie|like dirt|like soap|like paste|like glue|like a joke|like crap|like shit|like garbage|like trash|
+    `not send my worst|wouldn't wish on|wouldn't send my|wouldn't send a|hung up on|hangs up on|like cardboard|like rubber|like leather|like shoe leather|like plastic|like sawdust|like dishwater|like a tin can|like a school project|like a home movie|like dirt|like soap|like paste|like glue|like a joke|like crap|like shit|like garbage|like trash|
     under water|from a can|out of a can|from a jar|from a box|out of a box|airline food|hospital food|school cafeteria|cafeteria food|dog food|cat food|fast food quality|lasts maybe|lasts only|lasted only|only lasts|only lasted|barely lasts|barely lasted|lasts about an hour|
     only works if|only works when|only worked for|only worked once|worked once|works only|worked for a week|worked for a day|worked for about|works sometimes|sometimes works|works half the time|more holes than|charisma of a|personality of a|depth of a|acting ability of|
     tries to be|tried to be|trying to be|tries too hard|trying too hard|tried too hard|and never is|but never does|never takes off|never goes anywhere|never gets going|never comes together|hair in the|hair in our|hair on my|flies in|
@@ -37,6 +37,29 @@ export const furtherEnglishIdioms: Record<string, string[]> = {
     sat there for|sat for|stood there|stood in line|left waiting|made us wait|made me wait|kept us waiting|waited and waited|took an hour|took over an hour|took 45|took 40|took 30|took almost an hour|over an hour|half an hour for|hour for|hour later|an hour late|minutes late|hours late|
     ignored us|ignored me|ignoring us|walked past us|walked right past|rolled her eyes|rolled his eyes|rolled their eyes|eye roll|gave us attitude|had an attitude|bad attitude|attitude problem|talked down|acted like we|didn't care|does not care|doesn't care|could care less|
     sick all night|sick afterwards|sick the next|made me ill|stomach ache|stomach hurt|upset stomach|left a bad|bad taste|bad smell|smelled like|smells like|smelled bad|smells bad|smelt of|smelled of|stank of|reeked of`.split(
+      '|',
+    ),
+  '1.9':
+    `punches above|punch above|punched above|breath of fresh air|pulled out all the stops|pull out all the stops|pulls out all the stops|nothing comes close|nothing else comes close|no one comes close|makes up for|made up for|more than makes up|
+    can't wait|cannot wait|cant wait|never change|don't ever change|hope they keep|hope it lasts|hope they open|i wish every|we wish every|i wish all|i wish more|if only every|if only all|if only more|i wish i had bought|wish i had bought|
+    outlasts|outlasted|outshines|outshone|outperforms|outperformed|outclasses|leaves the others behind|leaves the rest behind|in a league of|league of its own|league of their own|runs rings around|
+    went the distance|goes the distance|kept their word|keeps its word|delivers on|lives up to|lived up to|ticks every box|ticked every box|ticks all the boxes|ticked all the boxes|checks all the boxes|
+    raises the bar|raised the bar|sets the bar|set the bar|sets the standard|gold standard|worth its weight|worth his weight|worth her weight|music to my ears|feast for the|a treat|sight for sore|
+    can do no wrong|put my mind at|put our minds at|put me at ease|put us at ease|took the time|took time to|nothing was too much|no stone unturned|all the difference|made the difference|
+    restored my faith|restores my faith|could not have asked|couldn't have asked|nothing to fault|without fault|faultless|bring back memories|brought back memories|happy tears|tears of joy`.split(
+      '|',
+    ),
+  '-1.9':
+    `logged me out|logs me out|logging me out|kicked me out|locked me out|locks me out|price rise|price rises|price hike|price hikes|price increase|an arm and a leg|pulling teeth|took us for a ride|took me for a ride|taken for a ride|taking us for a ride|the runaround|run around in circles|step back|step backwards|step backward|step in the wrong|did little for|does little for|did nothing for|does nothing for|
+    kept us awake|kept me awake|kept us up|kept me up|thanks for nothing|thank you for nothing|so much for|you'd think|you would think|cold comfort|last legs|on its last legs|bitter pill|slap in the face|kick in the teeth|salt in the wound|
+    add insult|adds insult|up the creek|out of pocket|down the drain|down the pan|up in smoke|back to square one|square one|wild goose chase|dead end|brick wall|banging my head|tearing my hair|pulling my hair out|drove me up|drives me up|drove me mad|drives me mad|
+    gets on my nerves|got on my nerves|rubs me up|rubbed me up|final straw|beggars belief|leaves me cold|left me cold|left us cold|all talk|smoke and mirrors|all show|style over substance|no more than a|passed from pillar|pillar to post|washed their hands|washed its hands|
+    turned a blind|turned a deaf|fell on deaf|cut corners|cutting corners|cuts corners|too little too late|good luck getting|good luck finding|good luck reaching|good luck with that|lip service|penny pinching|nickel and dime|nickel and dimed|through the nose|for a song no`.split(
+      '|',
+    ),
+  '-1.1':
+    `they should|someone should|somebody should|staff should|management should|ought to|should have known|should have read|should have listened|should've known|please bring back|bring back the|who needs|needs to learn|need to learn|would have expected|would expect|
+    time to move on|better days|had its day|past its best|past their best|run its course|leaves much|left much|leaves a lot|left a lot|more bark than|not quite what|could be clearer|could be better|could be faster|could be cleaner|could do better|must do better|room for improvement`.split(
       '|',
     ),
 }

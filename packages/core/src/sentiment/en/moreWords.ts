@@ -18,11 +18,11 @@ export const furtherEnglishWords: Record<string, string> = {
     impressively admirably commendable commendably laudable praiseworthy praise praised praises applauded rave raves raved
     prefer preferred prefers fave favs regulars blessed fortunate relieved relief soothed pampered spoilt cherish cherished treasured
     savor savour savored savoured devour devoured relished relish delighting wowed`,
-  '1.2': `finally upgrade upgraded smoothly improved handy-size roomy-enough chemistry suspenseful engaged invested curious
+  '1.2': `springy ripe plump finally upgrade upgraded smoothly improved handy-size roomy-enough chemistry suspenseful engaged invested curious
     intrigued hooked-in substance-filled comparable legit genuine solidly firmly neatly-done tidy-finish
     thick-cut lean hearty-portion filling-meal complimentary refill refills attentive-ish discounted reasonable-size
     noticeable-improvement promptly-fixed replaced thumbs-up`,
-  '-1.5': `plodding ponderous turgid leaden sluggishly meandering meander rambling aimless aimlessly overwrought mawkish cloying
+  '-1.5': `rushed hurried pressured losing flooded leaked leaking logged-out plodding ponderous turgid leaden sluggishly meandering meander rambling aimless aimlessly overwrought mawkish cloying
     saccharine maudlin syrupy schmaltzy self-indulgent self-important heavy-handed ham-fisted hammy cartoonish one-note
     two-dimensional one-dimensional paint-by-numbers by-the-numbers cookie-cutter derivative recycled rehash rehashed retread
     stale-jokes clunker snooze snoozefest yawn yawner sleep-inducing sedate toothless bloodless soulless charmless humorless

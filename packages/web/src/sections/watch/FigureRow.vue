@@ -150,6 +150,10 @@ dd b {
   gap: 8px;
   font-size: 13px;
 }
+.figures .plain {
+  min-height: 24px;
+  min-width: 24px;
+}
 .moods button {
   color: var(--ink);
 }
@@ -161,7 +165,8 @@ dd b {
 .note .plain {
   text-align: left;
   color: inherit;
-  border-bottom: 1px dotted currentcolor;
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
 }
 .note a {
   overflow: hidden;

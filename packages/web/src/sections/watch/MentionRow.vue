@@ -134,11 +134,18 @@ const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(
 .meta {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
+  align-items: center;
+  gap: 0 14px;
   font-size: 13px;
+  line-height: 24px;
   color: var(--ink-soft);
 }
+.meta a,
+.meta button {
+  min-height: 24px;
+}
 .tag {
+  line-height: 18px;
   background: var(--paper);
   border: 1px solid var(--line);
   border-radius: var(--corner);

@@ -182,6 +182,11 @@ th .soft {
 .pages > span {
   display: block;
 }
+.pages a,
+.pages .plain {
+  display: inline-block;
+  min-height: 24px;
+}
 .pages .plain,
 .pages .wrong {
   margin-left: 8px;

@@ -201,6 +201,9 @@ dd :deep(.mention) {
   border: 0;
   padding: 0;
 }
+.phrases .plain {
+  min-height: 24px;
+}
 .phrases {
   display: flex;
   flex-wrap: wrap;

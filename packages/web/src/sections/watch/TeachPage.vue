@@ -146,6 +146,7 @@ const marks = { '-4': '−4', '-2': '−2', 0: '0', 2: '2', 4: '4' }
           </p>
           <p class="row">
             <el-switch
+              :aria-label="t('watch.teach.wanted')"
               :model-value="learning.wanted"
               :active-text="t('watch.teach.wanted')"
               :disabled="!editable || busy"

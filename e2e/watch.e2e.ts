@@ -1,0 +1,367 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import RssParser from 'rss-parser'
+import {
+  address,
+  asCustomer,
+  countOf,
+  lanternpage,
+  mailroom,
+  press,
+  settledCount,
+  signIn,
+} from './support/world.ts'
+
+test.describe.configure({ mode: 'serial' })
+
+async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  expect(
+    violations.map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    ),
+  ).toEqual([])
+}
+
+/** Whether a text of the demo world speaks of the pattern or the song, and not of the ferries. */
+const isTrap = (text: string) =>
+  /knit|wool|yarn|needle|skein|swatch|gauge|sleeve|yoke|steek|nephew|kitchen floor|chart|song|sang|sung|verse|choir|chorus|tune|melody|fiddle|concertina|chords|session last night/i.test(
+    text,
+  )
+
+/** Everything under a lens, as the server gives it to whoever is signed in on the page. */
+async function textsOf(page: Page, lens: string): Promise<string[]> {
+  const texts: string[] = []
+  for (let after = ''; ;) {
+    const answer = await page.request.get(`${address}/api/entries?unit=entries&limit=100&${lens}${after}`)
+    const { rows, next } = (await answer.json()) as {
+      rows: { title: string | null; text: string }[]
+      next: string | null
+    }
+    texts.push(...rows.map(({ title, text }) => `${title ?? ''} ${text}`))
+    if (next === null) return texts
+    after = `&after=${next}`
+  }
+}
+
+const watchNamed = async (page: Page, name: string): Promise<number> =>
+  ((await (await page.request.get(`${address}/api/watches`)).json()) as { id: number; name: string }[]).find(
+    (watch) => watch.name === name,
+  )!.id
+
+async function makeWatch(page: Page, name: string, terms: readonly string[]): Promise<void> {
+  await page.goto(`${address}/watch`)
+  await page.getByRole('button', { name: 'New watch' }).first().click()
+  for (const term of terms) {
+    await page.getByLabel('Any of these').fill(term)
+    await page.getByLabel('Any of these').press('Enter')
+  }
+  await page.getByLabel('Name').fill(name)
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(page.getByTestId('trial')).toBeVisible()
+}
+
+test('feeds come from a list, and open networks are searched for what the watches ask', async ({ page }) => {
+  await signIn(page, 'wynn')
+  await page.goto(`${address}/set-up/profiles`)
+  const outlines = ['northmoor-notes', 'islands-daily', 'slow-boat', 'five-harbours', 'reel-and-air']
+    .map((id) => `<outline type="rss" text="${id}" xmlUrl="${press}/${id}/feed"/>`)
+    .join('')
+  const connected = page.getByTestId('status').filter({ hasText: /^connected$/ })
+  await expect(connected.first()).toBeVisible()
+  const before = await connected.count()
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'feeds.opml',
+    mimeType: 'text/x-opml',
+    buffer: Buffer.from(`<opml version="2.0"><head/><body>${outlines}</body></opml>`),
+  })
+  await expect(connected).toHaveCount(before + 5)
+  for (const name of ['Skimmer', 'Framelet', 'Reelbarn', 'Talkstead'])
+    await page.getByRole('button', { name: `Search ${name}` }).click()
+  await expect(page.getByTestId('status').filter({ hasText: /^connected$/ })).toHaveCount(before + 9, {
+    timeout: 30_000,
+  })
+  await accessible(page)
+})
+
+test('the traps of a name are tuned away by marks and proposals, and nothing that belongs is lost', async ({
+  page,
+}) => {
+  await signIn(page, 'tamsin')
+  await makeWatch(page, 'Skerrivane', ['skerrivane'])
+  await page.getByRole('button', { name: 'Save the watch' }).click()
+  const id = await watchNamed(page, 'Skerrivane')
+  // The open networks are searched for the new word; what they bring is looked at in the same form.
+  await expect
+    .poll(async () => (await textsOf(page, `watch=${id}&time=all&channel=posts`)).some(isTrap), {
+      timeout: 30_000,
+    })
+    .toBe(true)
+  const before = await textsOf(page, `watch=${id}&time=last-90`)
+  expect(before.filter(isTrap).length).toBeGreaterThan(2)
+
+  for (let round = 0; round < 6; round++) {
+    await page.goto(`${address}/watch?watch=${id}`)
+    await page.getByRole('button', { name: 'Tune' }).click()
+    await page.getByRole('button', { name: 'Try it' }).click()
+    const sample = page.getByTestId('sample')
+    await sample.focus()
+    const rows = sample.getByRole('listitem')
+    const n = await rows.count()
+    for (let i = 0; i < n; i++) await page.keyboard.press(isTrap(await rows.nth(i).innerText()) ? 'n' : 'y')
+    await expect(page.getByText(`${n} of ${n} marked`)).toBeVisible()
+    await page.getByRole('button', { name: 'Try it' }).click()
+    const verdict = page.getByTestId('verdict')
+    await expect(verdict).toContainText(/on topic \(/)
+    // The proposal that takes most away, as long as it loses nothing that is marked on topic.
+    const safe = page.getByTestId('exclusion').filter({ hasText: ', 0 marked on topic' })
+    if (!(await safe.count())) break
+    const effect = Number(/removes ([\d,]+) of/.exec(await safe.first().innerText())?.[1])
+    const hits = async () => Number(/([\d,]+) hits?/.exec(await page.getByTestId('trial').innerText())?.[1])
+    const had = await hits()
+    await safe.first().getByRole('button', { name: 'Leave out' }).click()
+    await page.getByRole('button', { name: 'Try it' }).click()
+    await expect.poll(hits).toBe(had - effect)
+    await page.getByRole('button', { name: 'Save the watch' }).click()
+    await expect(page.locator('.watch-sheet')).toBeHidden()
+  }
+  await expect
+    .poll(async () => (await textsOf(page, `watch=${id}&time=last-90`)).filter(isTrap).length, {
+      timeout: 20_000,
+    })
+    .toBe(0)
+  const after = await textsOf(page, `watch=${id}&time=last-90`)
+  const relevant = (texts: readonly string[]) => texts.filter((text) => !isTrap(text)).sort()
+  expect(relevant(after)).toEqual(relevant(before))
+})
+
+test('copies of one story are one row, which opens them all', async ({ page }) => {
+  await signIn(page, 'tamsin')
+  const id = await watchNamed(page, 'Skerrivane')
+  await page.goto(`${address}/watch?watch=${id}&view=mentions&channel=news&time=last-90`)
+  const all = await settledCount(page, (n) => n > 5)
+  const fold = page.getByRole('button', { name: /stories folded|copy of a story folded/ })
+  await expect(fold).toBeVisible()
+  const copied = page.getByTestId('copies').first()
+  const copies = Number(/and (\d+) cop/.exec(await copied.innerText())?.[1])
+  expect(copies).toBeGreaterThan(2)
+  await fold.click()
+  await expect(page.getByTestId('copies')).toHaveCount(0)
+  await page.getByRole('button', { name: 'fold copies' }).click()
+  await expect(copied).toBeVisible()
+  await copied.click()
+  await settledCount(page, (n) => n === copies + 1)
+  await expect(page.getByRole('button', { name: 'copies of one story' })).toBeVisible()
+  await page.goBack()
+  await settledCount(page, (n) => n === all)
+})
+
+test('from the spike of the engine failure to its cause', async ({ page }) => {
+  await signIn(page, 'tamsin')
+  const id = await watchNamed(page, 'Storm Petrel')
+  await page.goto(`${address}/watch?watch=${id}&view=spikes`)
+  const spike = page.getByTestId('spike').first()
+  await expect(spike).toContainText(/entries where about \d+ were to be expected/)
+  await expect(spike).toContainText('First')
+  await accessible(page)
+  const phrases = spike.locator('.phrases').first().getByRole('button')
+  const told = await phrases.allInnerTexts()
+  expect(told.join(' ')).toMatch(/engine|tow|adrift|stranded|breakdown/i)
+  const chosen = phrases.filter({ hasText: /engine|tow|adrift|stranded|breakdown/i }).first()
+  const n = Number(/(\d+)\s*$/.exec(await chosen.innerText())?.[1])
+  await chosen.click()
+  await settledCount(page, (count) => count === n)
+  await expect(page).toHaveURL(/phrase=/)
+  await expect(page.getByTestId('mention').first()).toContainText(/engine|tow|adrift|stranded|breakdown/i)
+  await page.goBack()
+  await page.getByTestId('spike').first().getByRole('button', { name: 'Read them' }).click()
+  expect(await settledCount(page, (count) => count >= n)).toBeGreaterThanOrEqual(n)
+})
+
+test('figures and their tables, voices, rivals: pages without barriers, counts that agree', async ({
+  page,
+}) => {
+  await signIn(page, 'ivo')
+  const id = await watchNamed(page, 'Skerrivane')
+  await page.goto(`${address}/watch?watch=${id}&view=figures&time=last-90`)
+  const all = await settledCount(page, (n) => n > 10)
+  await expect(page.getByTestId('mentions')).toHaveText(String(all))
+  await accessible(page)
+  await page.goto(`${address}/watch?watch=${id}&view=voices&time=last-90`)
+  const voice = page.getByTestId('voice').first()
+  const entries = Number(await voice.getByRole('cell').nth(2).innerText())
+  await accessible(page)
+  await voice.getByRole('button').nth(1).click()
+  await settledCount(page, (n) => n === entries)
+  for (const path of ['rivals', 'alerts', 'teach', 'side-by-side']) {
+    await page.goto(`${address}/watch/${path}`)
+    await expect(page.getByRole('heading', { level: 2 })).toBeVisible()
+    await accessible(page)
+  }
+})
+
+test('a rival’s public page is looked at by its address; a wrong one stays in the field with its reason', async ({
+  page,
+}) => {
+  await signIn(page, 'tamsin')
+  await makeWatch(page, 'Bluefathom Line', ['bluefathom'])
+  await page.getByRole('button', { name: 'Save the watch' }).click()
+  await expect(page.getByRole('heading', { name: 'Bluefathom Line' })).toBeVisible()
+  const group = await page.request.post(`${address}/api/groups`, {
+    headers: { origin: address },
+    data: { name: 'Rivals', kind: 'rivals' },
+  })
+  await page.reload()
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('menuitem', { name: 'Rivals' }).click()
+  expect(group.ok()).toBe(true)
+  await page.getByRole('link', { name: 'Rivals' }).click()
+  const field = page.getByLabel('Address of a public profile')
+  await field.fill('http://10.0.0.1/pages/x')
+  await page.getByLabel('Whose').click()
+  await page.getByRole('option', { name: 'Bluefathom Line' }).click()
+  await page.getByRole('button', { name: 'Look at it' }).click()
+  await expect(page.getByRole('alert')).toContainText('This is no address on')
+  await expect(field).toHaveValue('http://10.0.0.1/pages/x')
+  await field.fill(`${lanternpage}/pages/bluefathom`)
+  await page.getByRole('button', { name: 'Look at it' }).click()
+  const side = page.getByTestId('public-side').filter({ hasText: 'Bluefathom Line' })
+  await expect(side).toContainText(/audience \+/)
+})
+
+test('mentions are chosen with others, tagged and kept, and found again by the lens', async ({ page }) => {
+  await signIn(page, 'tamsin')
+  const id = await watchNamed(page, 'Skerrivane')
+  await page.goto(`${address}/watch?watch=${id}&view=mentions&time=last-90`)
+  await settledCount(page, (n) => n > 10)
+  await page.keyboard.press('j')
+  await page.keyboard.press('x')
+  await page.keyboard.press('j')
+  await page.keyboard.press('x')
+  await expect(page.getByTestId('chosen')).toContainText('2')
+  await page.keyboard.press('t')
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('combobox').fill('festival')
+  await sheet.getByRole('combobox').press('Enter')
+  await sheet.getByRole('button', { name: 'Save the tags' }).click()
+  await expect(page.getByTestId('mention').first()).toContainText('festival')
+  await page.keyboard.press('b')
+  await expect(page.getByTestId('mention').first()).toContainText('kept')
+  await page.goto(`${address}/watch?watch=${id}&view=mentions&time=last-90&kept=yes`)
+  await settledCount(page, (n) => n === 2)
+  await expect(page.getByRole('button', { name: 'kept', exact: true })).toBeVisible()
+})
+
+test('an alert is tried on the past, saved, tells by mail and by its feed, once', async ({ page }) => {
+  await signIn(page, 'tamsin')
+  const id = await watchNamed(page, 'Storm Petrel')
+  await page.goto(`${address}/watch?watch=${id}`)
+  await page.getByRole('link', { name: 'New alert' }).click()
+  const sheet = page.getByRole('dialog')
+  await expect(sheet.getByRole('button', { name: 'Save the alert' })).toBeDisabled()
+  await sheet.getByRole('button', { name: 'Try it on the past' }).click()
+  await expect(sheet.getByTestId('alert-trial')).toContainText(/Would have told you \d+ times? in 90 days/)
+  await accessible(page)
+  await sheet.getByLabel('Tell when there is').click()
+  await page.getByRole('option', { name: 'Any mention at all' }).click()
+  await expect(sheet).toContainText('It was changed since it was tried.')
+  await sheet.getByLabel('Then keep quiet for').click()
+  await page.getByRole('option', { name: '12 hours' }).click()
+  await sheet.getByLabel('Only what is felt').click()
+  await page.getByRole('option', { name: 'positive' }).click()
+  await page.keyboard.press('Escape')
+  await sheet.getByLabel('By e-mail to').fill('tamsin@skerrivane.example')
+  await sheet.getByLabel('By e-mail to').press('Enter')
+  await sheet.getByLabel('Name').fill('Praise for the Petrel')
+  await sheet.getByRole('button', { name: 'Try it on the past' }).click()
+  await expect(sheet).not.toContainText('It was changed since it was tried.')
+  await sheet.getByRole('button', { name: 'Save the alert' }).click()
+  await expect(page.getByTestId('alert').filter({ hasText: 'Praise for the Petrel' })).toBeVisible()
+
+  const mails = async () =>
+    (
+      (await (await fetch(`${mailroom}/api/mails`)).json()) as {
+        to: string[]
+        subject: string
+        text: string
+      }[]
+    ).filter(({ subject }) => subject.includes('Praise for the Petrel'))
+  expect(await mails()).toEqual([])
+  for (const name of ['Idris Vale', 'Oona Reed'])
+    await asCustomer(`${lanternpage}/pages/skerrivane/messages`, {
+      name,
+      content: 'What a lovely crossing on the Storm Petrel, the kind crew made our day!',
+    })
+  await expect.poll(async () => (await mails()).length, { timeout: 40_000 }).toBe(1)
+  const [mail] = await mails()
+  expect(mail!.to).toEqual(['tamsin@skerrivane.example'])
+  expect(mail!.text).toContain(`${address}/watch?`)
+  await expect(page.getByRole('button', { name: 'Alerts: 1 new' })).toBeVisible()
+
+  await page.getByTestId('alert').getByRole('button', { name: 'Change' }).click()
+  const atom = await page
+    .getByRole('dialog')
+    .getByRole('link', { name: /\.atom$/ })
+    .getAttribute('href')
+  const feed = await new RssParser().parseURL(atom ?? '')
+  expect(feed.items).toHaveLength(1)
+  expect(feed.items[0]!.title).toContain('Praise for the Petrel')
+})
+
+test('a watch’s own feed is read by an ordinary feed reader, as long as its address is not made anew', async ({
+  page,
+}) => {
+  await signIn(page, 'tamsin')
+  const id = await watchNamed(page, 'Storm Petrel')
+  await page.goto(`${address}/watch?watch=${id}&time=last-90`)
+  const mentions = await settledCount(page, (n) => n > 5)
+  const make = async () => {
+    await page.getByRole('button', { name: 'More' }).click()
+    await page.getByRole('menuitem', { name: 'Feed addresses' }).click()
+    return page
+      .getByTestId('feeds')
+      .getByRole('link', { name: /\.atom$/ })
+      .getAttribute('href')
+  }
+  const first = (await make()) ?? ''
+  const feed = await new RssParser().parseURL(first)
+  expect(feed.items).toHaveLength(Math.min(50, mentions))
+  expect(feed.items[0]!.content ?? feed.items[0]!.title).toMatch(/petrel/i)
+  await page.reload()
+  const second = await make()
+  expect(second).not.toBe(first)
+  await expect(new RssParser().parseURL(first)).rejects.toThrow('404')
+})
+
+test('ten corrections teach: the figures of what was learnt are shown', async ({ page }) => {
+  await signIn(page, 'tamsin')
+  const id = await watchNamed(page, 'Skerrivane')
+  await page.goto(`${address}/watch?watch=${id}&view=mentions&time=last-365`)
+  await settledCount(page, (n) => n > 20)
+  for (let i = 0; i < 10; i++) {
+    await page.keyboard.press('j')
+    await page.keyboard.press('x')
+  }
+  await expect(page.getByTestId('chosen')).toContainText('10')
+  await page.keyboard.press('0')
+  await expect(
+    page.getByTestId('mention').first().getByRole('img', { name: 'neutral' }).first(),
+  ).toBeVisible()
+  await page.getByRole('link', { name: 'Teach' }).click()
+  await expect(page.getByTestId('learning')).toContainText(
+    /\d+ of 1\d held-back corrections right, \d+ without it/,
+    {
+      timeout: 20_000,
+    },
+  )
+  await page.getByLabel('Try a sentence').fill('The crossing was grand')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(page.getByTestId('reading')).toContainText(/positive|neutral|negative|not read/)
+  expect(await countOf(page).catch(() => -1)).toBe(-1)
+})
