@@ -5,13 +5,15 @@ import { httpFigures } from './http.ts'
 import type { Figure } from './lib/measure.ts'
 import { matcherFigures } from './matcher.ts'
 import { sentimentFigures } from './sentiment.ts'
+import { watchingFigures } from './watching.ts'
 
-const [collecting = '', http = '', out = 'docs/benchmarks.md'] = process.argv.slice(2)
+const [collecting = '', http = '', watching = '', out = 'docs/benchmarks.md'] = process.argv.slice(2)
 const sections: [string, () => Figure[] | Promise<Figure[]>][] = [
   ['Matching', matcherFigures],
   ['Sentiment', sentimentFigures],
   ['Collecting', () => collectingFigures(collecting)],
   ['Over HTTP', () => httpFigures(http)],
+  ['Watching', () => watchingFigures(watching)],
 ]
 
 const cell = (text = '') => text.replace(/\|/g, '\\|')

@@ -99,9 +99,16 @@ test('the traps of a name are tuned away by marks and proposals, and nothing tha
   const id = await watchNamed(page, 'Skerrivane')
   // The open networks are searched for the new word; what they bring is looked at in the same form.
   await expect
-    .poll(async () => (await textsOf(page, `watch=${id}&time=all&channel=posts`)).some(isTrap), {
-      timeout: 30_000,
-    })
+    .poll(
+      async () => {
+        const profiles = (await (await page.request.get(`${address}/api/profiles`)).json()) as {
+          status: string
+        }[]
+        const collecting = profiles.some(({ status }) => status === 'collecting')
+        return !collecting && (await textsOf(page, `watch=${id}&time=all&channel=posts`)).some(isTrap)
+      },
+      { timeout: 30_000 },
+    )
     .toBe(true)
   const before = await textsOf(page, `watch=${id}&time=last-90`)
   expect(before.filter(isTrap).length).toBeGreaterThan(2)

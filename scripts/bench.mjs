@@ -9,9 +9,13 @@ const { startCluster } = await import('./lib/cluster.mjs')
 const { runProgram } = await import('./lib/processes.mjs')
 const cluster = await startCluster(join(root, 'data/bench-postgres'))
 try {
-  for (const name of ['collecting', 'http']) cluster.dropDatabase(name)
+  for (const name of ['collecting', 'http', 'watching']) cluster.dropDatabase(name)
   await runProgram('bench/run.ts', {
-    args: [cluster.createDatabase('collecting'), cluster.createDatabase('http')],
+    args: [
+      cluster.createDatabase('collecting'),
+      cluster.createDatabase('http'),
+      cluster.createDatabase('watching'),
+    ],
     show: true,
   })
 } finally {

@@ -1,5 +1,6 @@
-import { searchWords } from '@murrabel/core/lens'
+import { placedWords } from '@murrabel/core/text'
 import type { Database } from '@murrabel/server'
+import { tsvectorText } from '../../packages/server/src/services/analysis/readEntry.ts'
 import { worldTexts } from './texts.ts'
 
 /**
@@ -8,13 +9,11 @@ import { worldTexts } from './texts.ts'
  */
 export async function loadEntries(db: Database, count: number): Promise<void> {
   const texts = worldTexts(3000).slice(0, 2000)
-  await db.rows('CREATE TABLE bench_texts (id int PRIMARY KEY, text text, words text[])')
-  await db.rows('INSERT INTO bench_texts SELECT * FROM unnest($1::int[], $2::text[])', [
-    texts.map((_, i) => i),
-    texts,
-  ])
-  for (const [i, text] of texts.entries())
-    await db.rows('UPDATE bench_texts SET words = $2::text[] WHERE id = $1', [i, searchWords(text)])
+  await db.rows('CREATE TABLE bench_texts (id int PRIMARY KEY, text text, search tsvector)')
+  await db.rows(
+    'INSERT INTO bench_texts SELECT id, text, search::tsvector FROM unnest($1::int[], $2::text[], $3::text[]) AS t (id, text, search)',
+    [texts.map((_, i) => i), texts, texts.map((text) => tsvectorText(placedWords(text)))],
+  )
   await db.rows(`INSERT INTO profiles (brand_id, place_id, channel, network, outside_id, name, status, hook_token, connected_at, collected_at)
     SELECT 1, 1 + n % 5, CASE WHEN n < 3 THEN 'pages' ELSE 'maps' END, CASE WHEN n < 3 THEN 'lanternpage' ELSE 'wherabout' END, 'p' || n, 'Profile ' || n, 'disconnected', 'h' || n, now(), now() FROM generate_series(1, 8) n`)
   await db.rows(
@@ -33,14 +32,14 @@ export async function loadEntries(db: Database, count: number): Promise<void> {
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at)
      SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % 20000), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
-       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.last_at - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, array_to_tsvector(x.words), now()
+       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.last_at - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, x.search, now()
      FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, 2) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000 WHERE k = 1 OR t.id % 2 = 0`,
   )
   await db.rows(
     `UPDATE threads t SET lead_entry_id = e.id FROM entries e WHERE e.thread_id = t.id AND e.lead`,
   )
   await db.rows(
-    `INSERT INTO mentions (watch_id, entry_id, at, spans) SELECT w, e.id, e.at, '[{"start":0,"end":3}]' FROM entries e CROSS JOIN generate_series(1, 20) w WHERE (e.id * 17 + w * 7) % 30 = 0`,
+    `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id) SELECT w, e.id, e.at, '[{"start":0,"end":3}]', e.sentiment, e.profile_id FROM entries e CROSS JOIN generate_series(1, 20) w WHERE (e.id * 17 + w * 7) % 30 = 0`,
   )
   await db.rows('ANALYZE')
 }
