@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import RssParser from 'rss-parser'
 import {
   address,
@@ -90,9 +90,39 @@ test('feeds come from a list, and open networks are searched for what the watche
   await accessible(page)
 })
 
+/** The best proposal that loses nothing marked on topic, and of which a look shows nothing but traps. */
+async function harmless(page: Page): Promise<Locator | null> {
+  for (const item of await page.getByTestId('exclusion').all()) {
+    if (!(await item.innerText()).includes(', 0 marked on topic')) continue
+    const look = item.getByRole('button', { name: 'Look at what it would remove' })
+    if (!(await look.count())) return item
+    await look.click()
+    const shown = await item.getByTestId('mention').all()
+    let harmful = false
+    for (const row of shown)
+      if (!isTrap(await row.innerText())) {
+        harmful = true
+        await row.getByRole('button', { name: 'On topic' }).click()
+      }
+    if (harmful) return null
+    await look.click()
+    return item
+  }
+  return null
+}
+
+/** Tries the watch and waits for what it finds. */
+async function tryIt(page: Page): Promise<void> {
+  const found = page.waitForResponse((response) => response.url().endsWith('/api/watches/tuner'))
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await found
+  await expect(page.getByRole('button', { name: 'Try it' })).toBeEnabled()
+}
+
 test('the traps of a name are tuned away by marks and proposals, and nothing that belongs is lost', async ({
   page,
 }) => {
+  test.setTimeout(120_000)
   await signIn(page, 'tamsin')
   await makeWatch(page, 'Skerrivane', ['skerrivane'])
   await page.getByRole('button', { name: 'Save the watch' }).click()
@@ -113,27 +143,28 @@ test('the traps of a name are tuned away by marks and proposals, and nothing tha
   const before = await textsOf(page, `watch=${id}&time=last-90`)
   expect(before.filter(isTrap).length).toBeGreaterThan(2)
 
-  for (let round = 0; round < 6; round++) {
+  for (let round = 0; round < 10; round++) {
     await page.goto(`${address}/watch?watch=${id}`)
     await page.getByRole('button', { name: 'Tune' }).click()
-    await page.getByRole('button', { name: 'Try it' }).click()
+    await tryIt(page)
+    if (!(await textsOf(page, `watch=${id}&time=last-90`)).some(isTrap)) break
     const sample = page.getByTestId('sample')
     await sample.focus()
     const rows = sample.getByRole('listitem')
     const n = await rows.count()
     for (let i = 0; i < n; i++) await page.keyboard.press(isTrap(await rows.nth(i).innerText()) ? 'n' : 'y')
     await expect(page.getByText(`${n} of ${n} marked`)).toBeVisible()
-    await page.getByRole('button', { name: 'Try it' }).click()
+    await tryIt(page)
     const verdict = page.getByTestId('verdict')
     await expect(verdict).toContainText(/on topic \(/)
-    // The proposal that takes most away, as long as it loses nothing that is marked on topic.
-    const safe = page.getByTestId('exclusion').filter({ hasText: ', 0 marked on topic' })
-    if (!(await safe.count())) break
-    const effect = Number(/removes ([\d,]+) of/.exec(await safe.first().innerText())?.[1])
+    const chosen = await harmless(page)
+    // What a look has marked changes what is proposed.
+    if (!chosen) continue
+    const effect = Number(/removes ([\d,]+) of/.exec(await chosen.innerText())?.[1])
     const hits = async () => Number(/([\d,]+) hits?/.exec(await page.getByTestId('trial').innerText())?.[1])
     const had = await hits()
-    await safe.first().getByRole('button', { name: 'Leave out' }).click()
-    await page.getByRole('button', { name: 'Try it' }).click()
+    await chosen.getByRole('button', { name: 'Leave out' }).click()
+    await tryIt(page)
     await expect.poll(hits).toBe(had - effect)
     await page.getByRole('button', { name: 'Save the watch' }).click()
     await expect(page.locator('.watch-sheet')).toBeHidden()

@@ -27,6 +27,15 @@ async function settle() {
   await page.waitForTimeout(600)
 }
 
+async function watchIds() {
+  const watches = await (await page.request.get(`${world.address}/api/watches`)).json()
+  return new Map(watches.map(({ id, name }) => [name, id]))
+}
+async function openWatch(name, view = 'said') {
+  const id = (await watchIds()).get(name)
+  await page.goto(`${world.address}/watch?watch=${id}&view=${view}`)
+}
+
 const shots = {
   async 'sign-in'() {
     await page.goto(`${world.address}/sign-in`)
@@ -36,21 +45,66 @@ const shots = {
     await page.getByRole('textbox', { name: 'Write an answer' }).waitFor()
   },
   async watch() {
-    await page.goto(`${world.address}/watch`)
+    await openWatch('Storm Petrel')
+    await page.locator('[data-test="phrase"]').first().waitFor()
+  },
+  async 'watch-mentions'() {
+    await openWatch('Skerrivane', 'mentions')
     await page.locator('[data-test="mention"]').first().waitFor()
   },
-  async 'watch-spike'() {
-    await page.goto(`${world.address}/watch`)
-    await page.getByRole('button', { name: /^Storm Petrel/ }).click()
-    await page.locator('[data-test="mention"]').first().waitFor()
+  async 'watch-figures'() {
+    await openWatch('Skerrivane', 'figures')
+    await page.locator('[data-test="volume-bar"]').first().waitFor()
   },
-  async 'watch-trial'() {
-    await page.goto(`${world.address}/watch`)
-    await page.getByRole('button', { name: 'New watch' }).click()
-    await page.getByLabel('Any of these').fill('skerrivane')
-    await page.getByLabel('Any of these').press('Enter')
+  async 'watch-voices'() {
+    await openWatch('Skerrivane', 'voices')
+    await page.locator('[data-test="voice"]').first().waitFor()
+  },
+  async 'watch-spikes'() {
+    await openWatch('Storm Petrel', 'spikes')
+    await page.locator('[data-test="spike"]').first().waitFor()
+  },
+  async 'watch-tuner'() {
+    await openWatch('Skerrivane')
+    await page.getByRole('button', { name: 'Tune', exact: true }).click()
     await page.getByRole('button', { name: 'Try it' }).click()
-    await page.locator('[data-test="trial"]').waitFor()
+    await page.locator('[data-test="sample"]').focus()
+    const rows = page.locator('[data-test="sample"] [role="listitem"]')
+    for (let i = 0; i < 16; i++)
+      await page.keyboard.press(
+        /knit|wool|yarn|needle|verse|choir|song|tune|fiddle|melody/i.test(await rows.nth(i).innerText())
+          ? 'n'
+          : 'y',
+      )
+    await page.getByRole('button', { name: 'Try it' }).click()
+    await page.locator('[data-test="verdict"]').scrollIntoViewIfNeeded()
+  },
+  async 'watch-compare'() {
+    await openWatch('Storm Petrel')
+    await page.getByRole('button', { name: 'Compare' }).click()
+    await page.getByRole('heading', { level: 3 }).first().waitFor()
+  },
+  async 'watch-side-by-side'() {
+    const ids = await watchIds()
+    const columns = ['Storm Petrel', 'Grey Heron', 'Maren'].map((name) => ids.get(name)).join(',')
+    await page.goto(`${world.address}/watch/side-by-side?columns=${columns}`)
+    await page.locator('[data-test="mention"]').first().waitFor()
+  },
+  async 'watch-rivals'() {
+    await page.goto(`${world.address}/watch/rivals`)
+    await page.locator('[data-test="public-side"]').first().waitFor()
+  },
+  async 'watch-alert'() {
+    const ids = await watchIds()
+    await page.goto(`${world.address}/watch/alerts?new=&lens=watch%3D${ids.get('Storm Petrel')}`)
+    await page.getByRole('button', { name: 'Try it on the past' }).click()
+    await page.locator('[data-test="alert-trial"]').waitFor()
+  },
+  async 'watch-teach'() {
+    await page.goto(`${world.address}/watch/teach`)
+    await page.getByLabel('Try a sentence').fill('The boat was late again but Ness was an angel')
+    await page.getByRole('button', { name: 'Read it' }).click()
+    await page.locator('[data-test="reading"]').waitFor()
   },
   async profiles() {
     await page.goto(`${world.address}/set-up/profiles`)

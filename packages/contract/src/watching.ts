@@ -199,6 +199,8 @@ export interface CompareAnswer {
   /** What is said more on one side than on the other. */
   phrasesOne: PhraseAnswer[]
   phrasesTwo: PhraseAnswer[]
+  /** Whether each side's phrases are told from the other side; where that holds too little, from what was said before. */
+  fromOther: [boolean, boolean]
 }
 
 export interface TunerMark {

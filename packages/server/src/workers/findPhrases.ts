@@ -66,7 +66,7 @@ export async function findPhrases(read: Read, question: PhrasesQuestion): Promis
 }
 
 /** A phrase as most of a few texts write it. */
-function asWritten(words: readonly string[], texts: readonly string[]): string {
+export function asWritten(words: readonly string[], texts: readonly string[]): string {
   const counts = new Map<string, number>()
   for (const text of texts.slice(0, 15)) {
     const placed = placedWords(text)

@@ -1,7 +1,7 @@
 import { proposeAdditions, proposeExclusions, spreadSample, type TunerDoc } from '@murrabel/core/tuner'
-import { joinTitle, placedWords } from '@murrabel/core/text'
+import { foldAccents, joinTitle, placedWords } from '@murrabel/core/text'
 import { compileWatches, type Term, type WatchQuery } from '@murrabel/core/watches'
-import type { Read } from './findPhrases.ts'
+import { asWritten, type Read } from './findPhrases.ts'
 import type { TunerFound, TunerQuestion } from './textMessages.ts'
 
 interface EntryText {
@@ -16,6 +16,8 @@ interface EntryText {
 
 /** Entries that proposals are measured on: more take longer than a person waits and say the same. */
 const measured = 20_000
+/** Other entries by which common words are known. */
+const judgedBy = 5_000
 
 /** Tries a watch over stored entries: its hits, what the marks say of them, and what would make it better. */
 export async function tuneWatch(read: Read, question: TunerQuestion): Promise<TunerFound> {
@@ -48,11 +50,14 @@ export async function tuneWatch(read: Read, question: TunerQuestion): Promise<Tu
     (e) => e.channel,
   )
   const scale = Math.max(1, (entries.length - found.length) / Math.max(1, rest.length))
-  const additions = proposeAdditions(
-    docs,
-    rest.map((e) => ({ id: e.id, text: joinTitle(e.title, e.text) })),
-    { without },
-  )
+  const elsewhere = rest.map((e) => ({ id: e.id, text: joinTitle(e.title, e.text) }))
+  const additions = proposeAdditions(docs, elsewhere, { without })
+  /** A term as people write it: matching folds accents and capitals anyway. */
+  const written = (words: readonly string[]) =>
+    asWritten(
+      words,
+      docs.flatMap(({ text }) => (foldedHolds(text, words) ? [text] : [])),
+    ).toLowerCase()
   const marked = [...marks].filter(([id]) => hitIds.has(id))
   const perChannel = count(found, ({ entry }) => entry.channel)
   return {
@@ -65,12 +70,14 @@ export async function tuneWatch(read: Read, question: TunerQuestion): Promise<Tu
     onTopic: marked.filter(([, onTopic]) => onTopic).length,
     marked: marked.length,
     missing: (additions[0]?.fresh ?? 0) * scale,
-    exclusions: proposeExclusions(docs, { without }).map(({ words, ...rest }) => ({
-      term: words.join(' '),
-      ...rest,
-    })),
+    exclusions: proposeExclusions(docs, { without, elsewhere: elsewhere.slice(0, judgedBy) }).map(
+      ({ words, ...rest }) => ({
+        term: written(words),
+        ...rest,
+      }),
+    ),
     additions: additions.map(({ words, fresh, ...rest }) => ({
-      term: words.join(' '),
+      term: written(words),
       fresh: Math.round(fresh * scale),
       ...rest,
     })),
@@ -79,6 +86,12 @@ export async function tuneWatch(read: Read, question: TunerQuestion): Promise<Tu
       spans,
     })),
   }
+}
+
+/** Whether a text may hold the words: looked at more closely by whoever asks. */
+function foldedHolds(text: string, words: readonly string[]): boolean {
+  const folded = foldAccents(text.toLowerCase())
+  return words.every((word) => folded.includes(word))
 }
 
 const docOf = (e: EntryText) => ({

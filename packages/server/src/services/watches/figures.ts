@@ -74,7 +74,7 @@ export async function figures(
     countChange: changeOfCount(
       { count: total(before), days },
       { count: total(counts), days },
-      dispersionOf(volumes),
+      dispersionOf(volumes.slice(0, -1)),
     ),
     netChange: changeOfNet(netOf(before), netOf(counts)),
     direction: weeks,

@@ -67,7 +67,7 @@ export async function phrasesOfLens(
 }
 
 /** Fewer entries than this tell nothing of what is usual to say; then the whole brand's are taken. */
-const backgroundNeeded = 300
+export const backgroundNeeded = 300
 
 async function backgroundOf(
   { db, reader, context }: { db: Context['db']; reader: Reader; context: LensContext },

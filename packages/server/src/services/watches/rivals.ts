@@ -67,7 +67,7 @@ export async function rivals(
         volumeChange: changeOfCount(
           { count: total(last), days },
           { count: total(current), days },
-          dispersionOf(volumes),
+          dispersionOf(volumes.slice(0, -1)),
         ),
         audience: {
           voices: heard?.voices ?? 0,

@@ -75,10 +75,8 @@ export const alerts = {
   },
   bell: {
     label: 'Alerts: {n} new | Alerts: {n} new',
-    title: 'What alerts told',
     none: 'Nothing was told yet.',
     all: 'All alerts',
-    over: 'over',
   },
   feed: {
     make: 'Feed addresses',

@@ -243,6 +243,7 @@ export const watch = {
     netSure: '{n} points apart, sure',
     netUnsure: 'no clear difference in sentiment',
     netNone: 'sentiment cannot be compared',
+    fromBefore: 'Told from what was said earlier: “{name}” holds too little to compare with.',
     saidOne: 'Said more in {name}',
     saidTwo: 'Said more in {name}',
     none: 'Nothing that stands out.',

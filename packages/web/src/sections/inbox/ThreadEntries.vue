@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { spansOfText, spansOfTitle } from '@murrabel/core/text'
 import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
+import { networkName } from '../../composables/networkName.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
@@ -19,11 +20,6 @@ const { t, when, exact } = useTexts()
 
 const lead = computed(() => thread.entries.findLast((e) => e.direction === 'in')?.id)
 const hits = computed(() => thread.watches.flatMap((w) => w.hits))
-const networkName = computed(() =>
-  thread.network === 'feed'
-    ? thread.profile
-    : thread.network.charAt(0).toUpperCase() + thread.network.slice(1),
-)
 </script>
 
 <template>
@@ -80,7 +76,7 @@ const networkName = computed(() =>
         </template>
       </p>
       <a v-if="entry.url" class="original" :href="entry.url" target="_blank" rel="noopener noreferrer">{{
-        t('inbox.original', { network: networkName })
+        t('inbox.original', { network: networkName(thread) })
       }}</a>
     </article>
   </div>

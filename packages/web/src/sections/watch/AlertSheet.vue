@@ -136,11 +136,12 @@ const tryIt = () =>
     trial.value = await call(routes.tryAlert, { body: asked as never })
     tried.value = JSON.stringify(asked)
   })
+const usualName = computed(() => `${subjectName.value}: ${t(`alerts.kind.${draft.kind}`)}`)
 const save = () =>
   run('save', async () => {
     const body = {
       ...question.value,
-      name: draft.name.trim() || `${subjectName.value}: ${t(`alerts.kind.${draft.kind}`)}`,
+      name: draft.name.trim() || usualName.value,
       inApp: ways.value.inApp,
       emails: ways.value.emails,
       webhook: ways.value.webhook.trim() || null,
@@ -180,7 +181,7 @@ const marks = computed(() => {
   >
     <form class="form" @submit.prevent="save">
       <label for="alert-name">{{ t('alerts.name') }}</label>
-      <el-input id="alert-name" v-model="draft.name" maxlength="80" />
+      <el-input id="alert-name" v-model="draft.name" maxlength="80" :placeholder="usualName" />
       <div class="two">
         <div>
           <label for="alert-watch">{{ t('alerts.form.watch') }}</label>

@@ -63,6 +63,11 @@ defineExpose({ add: () => list.value?.add() })
 </template>
 
 <style scoped>
+label {
+  display: block;
+  font-weight: 600;
+  margin: 12px 0 4px;
+}
 h4 {
   margin: 16px 0 0;
 }

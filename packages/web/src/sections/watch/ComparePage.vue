@@ -183,12 +183,18 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
           <h4>
             {{ t(i ? 'watch.comparing.saidTwo' : 'watch.comparing.saidOne', { name: names[i] ?? '' }) }}
           </h4>
+          <p v-if="!answer.fromOther[i]" class="soft">
+            {{ t('watch.comparing.fromBefore', { name: names[i ? 0 : 1] ?? '' }) }}
+          </p>
           <p v-if="!list.length" class="soft">{{ t('watch.comparing.none') }}</p>
           <ul>
             <li v-for="phrase in list" :key="phrase.phrase">
               <SentimentMark :sentiment="leaning(phrase.net)" />
               <RouterLink class="words" :to="toPhrase(phrase, i ? 1 : 0)">{{ phrase.text }}</RouterLink>
-              <span class="soft">{{ number(phrase.count) }} : {{ number(phrase.before) }}</span>
+              <span class="soft"
+                >{{ number(phrase.count)
+                }}<template v-if="answer.fromOther[i]"> : {{ number(phrase.before) }}</template></span
+              >
             </li>
           </ul>
         </section>

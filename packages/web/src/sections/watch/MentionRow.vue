@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { Bookmark } from '@lucide/vue'
 import { spansOfText, spansOfTitle } from '@murrabel/core/text'
 import type { EntryRow } from '@murrabel/contract'
+import { networkName } from '../../composables/networkName.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
@@ -87,7 +88,7 @@ const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(
             >{{ t(answerable ? 'watch.answer' : 'watch.openThread') }}</RouterLink
           >
           <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{
-            t('inbox.original', { network: row.profile })
+            t('inbox.original', { network: networkName(row) })
           }}</a>
           <template v-if="selected && brand.may('answer')">
             <button type="button" class="plain" @click.stop="emit('tag', row)">{{ t('tags.tag') }}</button>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { max, scaleLinear } from 'd3'
 import type { EntryRow, TunerAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
+import MarkButtons from './MarkButtons.vue'
 import MentionRow from './MentionRow.vue'
 import { percent } from './watchFigures.ts'
 
@@ -29,7 +30,7 @@ const bars = computed(() => {
     .range([0, 46])
   return tuned.perDay.map((d, i) => ({ x: i * 4, height: y(d.count), title: `${day(d.at)}: ${d.count}` }))
 })
-const markOf = (row: TunerAnswer['sample'][number]) => marks.get(row.id) ?? row.onTopic
+const markOf = (row: EntryRow & { onTopic?: boolean | null }) => marks.get(row.id) ?? row.onTopic ?? null
 const done = computed(() => tuned.sample.filter((row) => markOf(row) !== null).length)
 const verdict = computed(() =>
   t(`watch.tuner.verdict.${tuned.verdict}`, { n: Math.max(1, marksNeeded - tuned.precision.marked) }),
@@ -54,10 +55,6 @@ const list = (items: readonly { name: string; n: number }[]) =>
     .map(({ name, n }) => `${name} ${number(n)}`)
     .join(', ')
 
-function mark(row: EntryRow, onTopic: boolean): void {
-  const known = markOf(row as TunerAnswer['sample'][number])
-  emit('mark', row.id, known === onTopic ? null : onTopic)
-}
 /** y, n and Space on the sample; arrows move. */
 function onKey(event: KeyboardEvent): void {
   const row = tuned.sample[selected.value]
@@ -150,7 +147,11 @@ function select(index: number): void {
             {{ t('watch.tuner.apply') }}
           </button>
           <div v-if="looked === item.term" class="looked">
-            <MentionRow v-for="row in item.sample" :key="row.id" :row="row" bare />
+            <MentionRow v-for="row in item.sample" :key="row.id" :row="row" bare>
+              <template #before>
+                <MarkButtons :marked="markOf(row)" @mark="(onTopic) => emit('mark', row.id, onTopic)" />
+              </template>
+            </MentionRow>
           </div>
         </li>
       </ul>
@@ -197,24 +198,7 @@ function select(index: number): void {
         <div v-for="(row, i) in tuned.sample" :key="row.id" :data-sample="i" role="listitem">
           <MentionRow :row="row" bare :selected="i === selected" @click="selected = i">
             <template #before>
-              <span class="marks">
-                <button
-                  type="button"
-                  :class="{ on: markOf(row) === true }"
-                  :aria-pressed="markOf(row) === true"
-                  @click.stop="mark(row, true)"
-                >
-                  {{ t('watch.tuner.onTopic') }}
-                </button>
-                <button
-                  type="button"
-                  :class="{ off: markOf(row) === false }"
-                  :aria-pressed="markOf(row) === false"
-                  @click.stop="mark(row, false)"
-                >
-                  {{ t('watch.tuner.offTopic') }}
-                </button>
-              </span>
+              <MarkButtons :marked="markOf(row)" @mark="(onTopic) => emit('mark', row.id, onTopic)" />
             </template>
           </MentionRow>
         </div>
@@ -292,31 +276,5 @@ function select(index: number): void {
 .hint {
   font-size: 13px;
   margin-bottom: 4px;
-}
-.marks {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-}
-.marks button {
-  font: inherit;
-  font-size: 12px;
-  line-height: 18px;
-  width: 70px;
-  color: var(--ink-soft);
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  cursor: pointer;
-}
-.marks .on {
-  background: var(--deep);
-  border-color: var(--deep);
-  color: var(--on-deep);
-}
-.marks .off {
-  background: var(--ink-soft);
-  border-color: var(--ink-soft);
-  color: var(--sheet);
 }
 </style>
