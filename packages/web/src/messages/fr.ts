@@ -1,7 +1,9 @@
 import { en, type Messages } from './en.ts'
+import { alerts } from './fr/alerts.ts'
+import { watch } from './fr/watch.ts'
+import type { Some } from './some.ts'
 
 /** French. What is not here yet is shown in English. */
-type Some<T> = { [K in keyof T]?: T[K] extends string ? string : Some<T[K]> }
 const texts: Some<Messages> = {
   sections: { inbox: 'Boîte', watch: 'Veille', setUp: 'Réglages', profiles: 'Profils', import: 'Import' },
   band: {
@@ -156,22 +158,20 @@ const texts: Some<Messages> = {
     undone: 'Annulé',
     deleted: 'Veille supprimée',
   },
-  watch: {
-    watches: 'Veilles',
-    new: 'Nouvelle veille',
-    inAll: '{n} en tout',
-    edit: 'Modifier',
-    delete: 'Supprimer',
-    listensFor: 'cherche {n} terme | cherche {n} termes',
-    leavesOut: 'en écarte {n}',
-    mentions: 'Mentions',
-    inRange: 'dans le temps affiché',
-    net: 'Sentiment net',
-    shares: 'Positives, neutres, négatives',
-    perDay: 'Mentions par {unit} et sentiment ; une barre ouvre ses entrées',
-    unit: { hour: 'heure', day: 'jour', week: 'semaine', month: 'mois' },
-    table: 'Tableau',
-    chart: 'Graphique',
+  watch,
+  alerts,
+  tags: {
+    tag: 'Étiqueter',
+    title: 'Étiquettes',
+    titleMany: 'Étiquettes de {n} fils',
+    hint: 'Choisir, ou en écrire une',
+    save: 'Enregistrer les étiquettes',
+    changed: 'Étiquettes changées sur {n} fil | Étiquettes changées sur {n} fils',
+    keep: 'Garder',
+    letGo_: 'Ne plus garder',
+    kept: '{n} mention gardée | {n} mentions gardées',
+    letGo: '{n} mention lâchée | {n} mentions lâchées',
+    isKept: 'gardée',
   },
   keys: {
     title: 'Touches',
@@ -199,7 +199,7 @@ function merged<T extends object>(base: T, over: Some<T>): T {
       const other = (over as Record<string, unknown>)[key]
       return [
         key,
-        typeof value === 'object' && value !== null
+        typeof value === 'object' && value !== null && !Array.isArray(value)
           ? merged(value as object, (other ?? {}) as Some<object>)
           : (other ?? value),
       ]

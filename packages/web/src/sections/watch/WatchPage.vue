@@ -124,7 +124,8 @@ function show(next: View): void {
 /** Narrows the lens and reads what is left. */
 async function open(part: Partial<Lens>): Promise<void> {
   await router.push({ query: { ...route.query, view: 'mentions' } })
-  change(part)
+  // One step in the history, so that one step leads back.
+  change(part, { replace: true })
 }
 function edit(item: WatchAnswer | null): void {
   editing.value = item
