@@ -172,6 +172,8 @@ test('a watch is tried before it is saved, then read: words marked, bars open th
   await expect(page).toHaveURL(/time=\d{4}-\d\d-\d\d_/)
   await page.goBack()
   await settledCount(page, (n) => n === hits)
+  await page.getByRole('button', { name: 'Mentions', exact: true }).click()
+  await expect(page.getByTestId('mention').first()).toBeVisible()
 
   await page.keyboard.press('j')
   const row = page.getByTestId('mention').first()

@@ -20,6 +20,8 @@ export const tunerSchema = object({
     .of(object({ entryId: id().required(), onTopic: boolean().required() }).required())
     .max(2000)
     .default([]),
+  /** Hits that are being marked and stay in the sample; the rest of it is hits nobody has marked yet. */
+  keep: array().of(id().required()).max(200).default([]),
 })
 
 export const marksSchema = object({

@@ -47,6 +47,8 @@ export interface TunerQuestion {
   marks: [number, boolean][]
   others: { id: number; query: unknown }[]
   sample: number
+  /** Ids that stay in the sample. */
+  keep: number[]
 }
 
 export interface TunerFound {

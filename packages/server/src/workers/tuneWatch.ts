@@ -81,10 +81,7 @@ export async function tuneWatch(read: Read, question: TunerQuestion): Promise<Tu
       fresh: Math.round(fresh * scale),
       ...rest,
     })),
-    sample: spreadSample(found, question.sample, ({ entry }) => entry.channel).map(({ entry, spans }) => ({
-      id: entry.id,
-      spans,
-    })),
+    sample: sampleOf(found, question, marks).map(({ entry, spans }) => ({ id: entry.id, spans })),
   }
 }
 
@@ -100,6 +97,33 @@ const docOf = (e: EntryText) => ({
   channel: e.channel,
   voice: e.voice ?? undefined,
 })
+
+interface Hit {
+  entry: EntryText
+  spans: { start: number; end: number }[]
+}
+
+/** What is being marked stays; then come hits that nobody has marked, and only after them those that are marked. */
+function sampleOf(
+  found: readonly Hit[],
+  { sample, keep }: Pick<TunerQuestion, 'sample' | 'keep'>,
+  marks: ReadonlyMap<number, boolean>,
+): Hit[] {
+  const byId = new Map(found.map((hit) => [hit.entry.id, hit]))
+  const kept = keep.flatMap((id) => byId.get(id) ?? []).slice(0, sample)
+  const others = found.filter(({ entry }) => !keep.includes(entry.id))
+  const spread = (list: readonly Hit[], size: number) =>
+    spreadSample(list, size, ({ entry }) => entry.channel)
+  const fresh = spread(
+    others.filter(({ entry }) => !marks.has(entry.id)),
+    sample - kept.length,
+  )
+  const marked = spread(
+    others.filter(({ entry }) => marks.has(entry.id)),
+    sample - kept.length - fresh.length,
+  )
+  return [...kept, ...fresh, ...marked]
+}
 
 function count<T>(items: readonly T[], keyOf: (item: T) => string): [string, number][] {
   const counts = new Map<string, number>()

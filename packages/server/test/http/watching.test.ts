@@ -292,7 +292,7 @@ test('voices: who spoke, how often, and no critic of a single complaint', async 
     kept: true,
   })
   expect(before.body).toEqual({ standing: null, note: '', kept: false })
-  const kept = await get<VoicesAnswer>(`/api/voices?unit=entries&time=all&kept=1`)
+  const kept = await get<VoicesAnswer>(`/api/voices?unit=entries&time=all&keptVoices=1`)
   expect(kept.voices.map((v) => [v.id, v.standing])).toEqual([[oneOff.id, 'press']])
   const rowan = await world.signIn('rowan')
   expect((await rowan('PUT', `/api/voices/${oneOff.id}`, { kept: false })).status).toBe(403)

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { SelectInstance } from 'element-plus'
 import { useBrand } from '../stores/brand.ts'
+import TermList from './TermList.vue'
 
 /** Chooses the tags of one or many threads, or writes new ones. */
 const shown = defineModel<boolean>({ required: true })
@@ -15,21 +15,22 @@ const { tags, count } = defineProps<{
 const emit = defineEmits<{ save: [change: { add: string[]; remove: number[] }] }>()
 const { t } = useI18n()
 const brand = useBrand()
-const names = ref<string[]>([])
-const box = useTemplateRef<SelectInstance>('box')
-const before = computed(() => tags.flatMap((id) => brand.nameOfTag(id) || []))
+const chosen = ref<{ text: string }[]>([])
+const form = useTemplateRef<HTMLFormElement>('form')
+const before = computed(() => tags.map((id) => brand.nameOfTag(id)).filter(Boolean))
+const others = computed(() => brand.tags.filter(({ name }) => !has(name)))
+const has = (name: string) => chosen.value.some(({ text }) => text.toLowerCase() === name.toLowerCase())
 
 watch(shown, async (open) => {
   if (!open) return
-  names.value = [...before.value]
+  chosen.value = before.value.map((text) => ({ text }))
   await nextTick()
-  box.value?.focus()
+  form.value?.querySelector('input')?.focus()
 })
 function save(): void {
-  const lower = new Set(names.value.map((name) => name.toLowerCase()))
   emit('save', {
-    add: names.value.filter((name) => !before.value.includes(name)),
-    remove: tags.filter((id) => !lower.has(brand.nameOfTag(id).toLowerCase())),
+    add: chosen.value.map(({ text }) => text).filter((name) => !before.value.includes(name)),
+    remove: tags.filter((id) => !has(brand.nameOfTag(id))),
   })
   shown.value = false
 }
@@ -42,21 +43,34 @@ function save(): void {
     width="420px"
     append-to-body
   >
-    <el-select
-      ref="box"
-      v-model="names"
-      multiple
-      filterable
-      allow-create
-      default-first-option
-      :reserve-keyword="false"
-      :aria-label="t('tags.title')"
-      :placeholder="t('tags.hint')"
-    >
-      <el-option v-for="tag in brand.tags" :key="tag.id" :value="tag.name" :label="tag.name" />
-    </el-select>
-    <template #footer>
-      <button type="button" class="button primary" @click="save">{{ t('tags.save') }}</button>
-    </template>
+    <form ref="form" @submit.prevent="save">
+      <TermList v-model="chosen" :label="t('tags.write')" :hint="t('tags.hint')" bare />
+      <p v-if="others.length" class="known">
+        <span class="soft">{{ t('tags.known') }}</span>
+        <button
+          v-for="tag in others"
+          :key="tag.id"
+          type="button"
+          class="plain"
+          @click="chosen = [...chosen, { text: tag.name }]"
+        >
+          {{ tag.name }}
+        </button>
+      </p>
+      <button type="submit" class="button primary">{{ t('tags.save') }}</button>
+    </form>
   </el-dialog>
 </template>
+
+<style scoped>
+.known {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 14px;
+  margin-bottom: 14px;
+}
+.known .plain {
+  min-height: 24px;
+}
+</style>

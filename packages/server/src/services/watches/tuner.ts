@@ -24,13 +24,15 @@ export interface TunerQuestionDraft {
   watchId?: number | null
   /** Marks that are not kept yet. */
   marks?: TunerMark[]
+  /** Hits that stay in the sample. */
+  keep?: number[]
 }
 
 /** Tries a watch on the last 90 days without saving it: what it hits, how much of that is on topic, and what would make it better. */
 export async function tuneWatch(
   { db, now, textWorker }: Pick<Context, 'db' | 'now' | 'textWorker'>,
   reader: Reader,
-  { query, watchId = null, marks: fresh = [] }: TunerQuestionDraft,
+  { query, watchId = null, marks: fresh = [], keep = [] }: TunerQuestionDraft,
 ): Promise<TunerAnswer> {
   const fields = watchProblems(query)
   if (fields.length) throw new Refusal('invalid', { fields })
@@ -56,6 +58,7 @@ export async function tuneWatch(
     marks: [...marks],
     others: others.map(({ id, query: other }) => ({ id, query: other })),
     sample: sampleSize,
+    keep,
   })
   const perDay = starts.map((at) => ({ at: new Date(at).toISOString(), count: 0 }))
   for (const at of found.times) {

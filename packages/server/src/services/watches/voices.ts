@@ -31,7 +31,7 @@ export async function voices(
   const rows = await lensVoices(
     parts.db,
     { lens, context, reader },
-    { order, limit: pageSize, kept: query.kept === '1', standing },
+    { order, limit: pageSize, kept: query.keptVoices === '1', standing },
   )
   const watches = await watchesOf(
     parts,

@@ -2,7 +2,7 @@
 import { computed, useTemplateRef } from 'vue'
 import type { AlertAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
-import TermList from './TermList.vue'
+import TermList from '../../parts/TermList.vue'
 
 export interface AlertWays {
   inApp: boolean

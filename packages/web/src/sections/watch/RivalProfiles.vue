@@ -205,6 +205,10 @@ th .soft {
 .add div:nth-child(2) {
   width: 220px;
 }
+.add :deep(.el-input),
+.add :deep(.el-select) {
+  width: 100%;
+}
 .add label {
   display: block;
   font-size: 12px;

@@ -5,7 +5,7 @@ import { call, CallProblem } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
-import TermList from './TermList.vue'
+import TermList from '../../parts/TermList.vue'
 
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ saved: [] }>()

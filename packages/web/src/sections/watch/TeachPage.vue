@@ -16,7 +16,7 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
-import TermList from './TermList.vue'
+import TermList from '../../parts/TermList.vue'
 import WatchFrame from './WatchFrame.vue'
 
 const { t, number } = useTexts()

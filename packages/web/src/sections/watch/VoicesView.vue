@@ -34,7 +34,7 @@ const standing = ref<Standing | ''>('')
 const question = computed<[string, string][]>(() => [
   ...query,
   ['by', order.value],
-  ...(keptOnly.value ? [['kept', '1'] as [string, string]] : []),
+  ...(keptOnly.value ? [['keptVoices', '1'] as [string, string]] : []),
   ...(standing.value ? [['standing', standing.value] as [string, string]] : []),
 ])
 const asked = useAsked(routes.voices, question)

@@ -15,7 +15,7 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import NearPairs from './NearPairs.vue'
-import TermList from './TermList.vue'
+import TermList from '../../parts/TermList.vue'
 import TunerPanel from './TunerPanel.vue'
 import { blankQuery, plainQuery } from './watchDraft.ts'
 
@@ -103,7 +103,7 @@ async function run(what: 'try' | 'save', work: () => Promise<void>): Promise<voi
   }
 }
 let tuneRun = 0
-const tryIt = () =>
+const tryIt = ({ keep = [] }: { keep?: number[] } = {}) =>
   run('try', async () => {
     const mine = ++tuneRun
     const asked = plainQuery(draft.query)
@@ -112,6 +112,7 @@ const tryIt = () =>
         query: asked,
         watchId: editing?.id ?? null,
         marks: [...given.value].map(([entryId, onTopic]) => ({ entryId, onTopic })),
+        keep,
       },
     })
     if (mine !== tuneRun) return
@@ -129,7 +130,8 @@ function mark(entryId: number, onTopic: boolean | null): void {
       },
     )
   clearTimeout(markTimer)
-  markTimer = setTimeout(() => void tryIt(), 600)
+  // The sample does not move under who marks it.
+  markTimer = setTimeout(() => void tryIt({ keep: tuned.value?.sample.map((row) => row.id) }), 600)
 }
 /** Applies a proposal and says how to take it back. */
 function apply(list: 'noneOf' | 'anyOf', term: string): void {
@@ -264,14 +266,14 @@ watch(
         </div>
       </div>
       <p v-for="message in general" :key="message" class="wrong" role="alert">{{ message }}</p>
-      <ProblemNote v-if="problem" :problem="problem" @again="tryIt" />
+      <ProblemNote v-if="problem" :problem="problem" @again="tryIt()" />
       <div class="actions">
         <button
           type="button"
           class="button"
           :class="{ primary: !tuned || stale }"
           :disabled="busy !== null"
-          @click="tryIt"
+          @click="tryIt()"
         >
           {{ busy === 'try' ? t('watch.form.trying') : t('watch.form.try') }}
         </button>
