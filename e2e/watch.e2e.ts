@@ -4,7 +4,6 @@ import RssParser from 'rss-parser'
 import {
   address,
   asCustomer,
-  countOf,
   lanternpage,
   mailroom,
   press,
@@ -269,7 +268,7 @@ test('a rival’s public page is looked at by its address; a wrong one stays in 
     data: { name: 'Rivals', kind: 'rivals' },
   })
   await page.reload()
-  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByRole('menuitem', { name: 'Rivals' }).click()
   expect(group.ok()).toBe(true)
   await page.getByRole('link', { name: 'Rivals' }).click()
@@ -358,7 +357,8 @@ test('an alert is tried on the past, saved, tells by mail and by its feed, once'
     .getAttribute('href')
   const feed = await new RssParser().parseURL(atom ?? '')
   expect(feed.items).toHaveLength(1)
-  expect(feed.items[0]!.title).toContain('Praise for the Petrel')
+  expect(feed.title).toContain('Praise for the Petrel')
+  expect(feed.items[0]!.title).toMatch(/entr(?:y|ies) new/)
 })
 
 test('a watch’s own feed is read by an ordinary feed reader, as long as its address is not made anew', async ({
@@ -366,10 +366,10 @@ test('a watch’s own feed is read by an ordinary feed reader, as long as its ad
 }) => {
   await signIn(page, 'tamsin')
   const id = await watchNamed(page, 'Storm Petrel')
-  await page.goto(`${address}/watch?watch=${id}&time=last-90`)
+  await page.goto(`${address}/watch?watch=${id}&time=all`)
   const mentions = await settledCount(page, (n) => n > 5)
   const make = async () => {
-    await page.getByRole('button', { name: 'More' }).click()
+    await page.getByRole('button', { name: 'More', exact: true }).click()
     await page.getByRole('menuitem', { name: 'Feed addresses' }).click()
     return page
       .getByTestId('feeds')
@@ -378,7 +378,7 @@ test('a watch’s own feed is read by an ordinary feed reader, as long as its ad
   }
   const first = (await make()) ?? ''
   const feed = await new RssParser().parseURL(first)
-  expect(feed.items).toHaveLength(Math.min(50, mentions))
+  expect(feed.items.length).toBe(Math.min(50, mentions))
   expect(feed.items[0]!.content ?? feed.items[0]!.title).toMatch(/petrel/i)
   await page.reload()
   const second = await make()
@@ -388,7 +388,7 @@ test('a watch’s own feed is read by an ordinary feed reader, as long as its ad
 
 test('ten corrections teach: the figures of what was learnt are shown', async ({ page }) => {
   await signIn(page, 'tamsin')
-  const id = await watchNamed(page, 'Skerrivane')
+  const id = await watchNamed(page, 'Storm Petrel')
   await page.goto(`${address}/watch?watch=${id}&view=mentions&time=last-365`)
   await settledCount(page, (n) => n > 20)
   for (let i = 0; i < 10; i++) {
@@ -410,5 +410,4 @@ test('ten corrections teach: the figures of what was learnt are shown', async ({
   await page.getByLabel('Try a sentence').fill('The crossing was grand')
   await page.getByRole('button', { name: 'Read it' }).click()
   await expect(page.getByTestId('reading')).toContainText(/positive|neutral|negative|not read/)
-  expect(await countOf(page).catch(() => -1)).toBe(-1)
 })

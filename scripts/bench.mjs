@@ -1,4 +1,5 @@
-// npm run bench: figures as ratios against baselines of the same run, written to docs/benchmarks.md.
+// npm run bench: figures as ratios against baselines of the same run, written to docs/benchmarks.md; names of sections
+// on the command line measure only those.
 import { join } from 'node:path'
 import { ensureNode, ensurePackages, ensurePostgres, root } from './lib/setup.mjs'
 
@@ -15,6 +16,7 @@ try {
       cluster.createDatabase('collecting'),
       cluster.createDatabase('http'),
       cluster.createDatabase('watching'),
+      ...process.argv.slice(2),
     ],
     show: true,
   })

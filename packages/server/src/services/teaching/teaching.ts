@@ -1,4 +1,5 @@
 import { lessonsNeeded, type Learning, type Model } from '@murrabel/core/learning'
+import { isTelling } from '@murrabel/core/phrases'
 import { detectLanguage, loadLanguages } from '@murrabel/core/text'
 import type { AspectDraft, BrandWord, ReadingAnswer, TeachingAnswer } from '@murrabel/contract'
 import { checkQuery } from '@murrabel/core/watches'
@@ -72,6 +73,7 @@ function learningOf(row: TeachingRow | undefined, corrections: number): Teaching
 function strongestOf(model: Model | null): TeachingAnswer['learning']['strongest'] {
   const labels = ['negative', 'neutral', 'positive'] as const
   return Object.entries(model?.weights ?? {})
+    .filter(([word]) => isTelling(word.split(' ')))
     .map(([word, weights]) => {
       const most = Math.max(...weights)
       return { word, toward: labels[weights.indexOf(most)]!, most }

@@ -59,7 +59,8 @@ export async function hoursOf(db: Database, brandId: number, tx?: Tx): Promise<H
 
 /**
  * The latest incoming entry of each thread, our latest answer to it, and how many of theirs came since. Laterals, so that
- * each thread is looked up by index also while the tables are so new that the planner knows nothing of their size.
+ * each thread is looked up by index also while the tables are so new that the planner knows nothing of their size; and not
+ * "in" but "not out", so that it does not take the indexes of incoming entries for a help, which hold all of them.
  */
 const factsSql = `
   SELECT t.id, t.state, t.priority, t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
@@ -67,10 +68,10 @@ const factsSql = `
     CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
     w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting
   FROM threads t JOIN profiles p ON p.id = t.profile_id
-  LEFT JOIN LATERAL (SELECT * FROM entries e WHERE e.thread_id = t.id AND e.direction = 'in' ORDER BY e.at DESC, e.id DESC LIMIT 1) l ON true
+  LEFT JOIN LATERAL (SELECT * FROM entries e WHERE e.thread_id = t.id AND e.direction <> 'out' ORDER BY e.at DESC, e.id DESC LIMIT 1) l ON true
   LEFT JOIN LATERAL (SELECT min(e.at) FILTER (WHERE e.direction = 'in') AS first_in, max(e.at) FILTER (WHERE e.direction = 'out') AS last_out
       FROM entries e WHERE e.thread_id = t.id) f ON true
-  LEFT JOIN LATERAL (SELECT count(*) AS n, min(e.at) AS first FROM entries e WHERE e.thread_id = t.id AND e.direction = 'in'
+  LEFT JOIN LATERAL (SELECT count(*) AS n, min(e.at) AS first FROM entries e WHERE e.thread_id = t.id AND e.direction <> 'out'
       AND (f.last_out IS NULL OR f.last_out < f.first_in OR e.at > f.last_out)) w ON true
   WHERE t.id = ANY($1::bigint[]) ORDER BY t.id`
 
