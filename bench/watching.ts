@@ -39,9 +39,10 @@ export async function watchingFigures(databaseUrl: string): Promise<Figure[]> {
     10,
   )
   await tell(
-    'a watch against the time before',
+    'a watch against another, 28 days',
     'at most 1 s',
-    (i) => get(`/api/watching/compare?unit=entries&watch=${some(i)}&time=last-28&with=before`),
+    (i) =>
+      get(`/api/watching/compare?unit=entries&watch=${some(i)}&time=last-28&with=watch%3D${some(i) + 1}`),
     10,
   )
   await tell('rivals', asked, () => get('/api/watching/rivals?unit=entries&time=last-28'))

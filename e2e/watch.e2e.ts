@@ -1,15 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import RssParser from 'rss-parser'
-import {
-  address,
-  asCustomer,
-  lanternpage,
-  mailroom,
-  press,
-  settledCount,
-  signIn,
-} from './support/world.ts'
+import { address, asCustomer, lanternpage, mailroom, press, settledCount, signIn } from './support/world.ts'
 
 test.describe.configure({ mode: 'serial' })
 

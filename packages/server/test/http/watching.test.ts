@@ -312,6 +312,17 @@ describe('comparing', () => {
     expect(times.two.total).toBeGreaterThan(times.one.total + 60)
     expect(times.two.net!.net).toBeLessThan(times.one.net!.net)
   })
+  test('a bad day is seen beside the quiet time before it, and says what it was about', async () => {
+    const date = (days: number) => new Date(now - days * day).toISOString().slice(0, 10)
+    const answer = await get<CompareAnswer>(
+      `/api/watching/compare?unit=entries&watch=${petrel.id}&time=last-28&with=${encodeURIComponent(`time=${date(55)}_${date(28)}`)}`,
+    )
+    expect(answer.volume).toMatchObject({ sure: true })
+    expect(answer.volume.difference).toBeGreaterThan(1)
+    // Neither side holds enough to tell the other's phrases from.
+    expect(answer.fromOther).toEqual([false, false])
+    expect(answer.phrasesOne.map(({ phrase }) => phrase).join(' ')).toContain('sailing')
+  })
   test('a thing with itself is refused', async () => {
     const { status, body } = await call<Problem>(
       'GET',
