@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest'
 import { generateWorld, type World } from '@murrabel/demo'
 import { events } from '../src/calendar.ts'
+import { demoRivals } from '../src/rivals.ts'
 
 const end = Date.parse('2026-11-25T12:00:00Z')
 const day = 86_400_000
@@ -11,8 +12,12 @@ beforeAll(() => {
 
 type Note = Extract<World['lanternpage'][number], { op: 'note' }>
 type Item = Exclude<World['wherabout'][number], { op: 'business' }>
-const notes = () => world.lanternpage.filter((l): l is Note => l.op === 'note')
-const items = () => world.wherabout.filter((l): l is Item => l.op !== 'business')
+const rivalIds = new Set(demoRivals.map(({ id }) => id))
+const notesOf = (w: World) => w.lanternpage.filter((l): l is Note => l.op === 'note' && !rivalIds.has(l.page))
+const itemsOf = (w: World) =>
+  w.wherabout.filter((l): l is Item => l.op !== 'business' && !rivalIds.has(l.business))
+const notes = () => notesOf(world)
+const items = () => itemsOf(world)
 const reviews = () => items().flatMap((i) => (i.op === 'review' ? [i] : []))
 const ago = (iso: string) => (end - Date.parse(iso)) / day
 const mean = (list: readonly { rating?: number }[]) =>
@@ -24,7 +29,7 @@ test('the same seed and end give the same world, another seed another', () => {
 })
 
 test('has about as many entries as asked for, at any size', () => {
-  const size = (w: World) => w.lanternpage.length + w.wherabout.length + w.press.length
+  const size = (w: World) => notesOf(w).length + itemsOf(w).length + w.press.length
   expect(size(world) / 9000).toBeCloseTo(1, 0)
   expect(Math.abs(size(generateWorld({ end, entries: 1000 })) - 1000)).toBeLessThan(250)
 })
@@ -38,6 +43,19 @@ test('is in the order of time, ends at the end, and answers only what is there',
     if (note.inReplyTo) expect(seen.has(note.inReplyTo)).toBe(true)
     expect(seen.has(note.id)).toBe(false)
     seen.add(note.id)
+  }
+})
+
+test('rivals have pages and listings that others run, and audiences that are told week by week', () => {
+  for (const { id, followers } of demoRivals) {
+    expect(world.lanternpage.find((l) => l.op === 'page' && l.id === id)).toMatchObject({ others: true })
+    expect(world.wherabout.find((l) => l.op === 'business' && l.id === id)).toMatchObject({ others: true })
+    const audience = world.lanternpage.flatMap((l) => (l.op === 'audience' && l.page === id ? [l] : []))
+    expect(audience).toHaveLength(54)
+    expect(audience[0]!.followers).toBe(followers)
+    expect(audience.at(-1)).toMatchObject({ day: new Date(end).toISOString().slice(0, 10) })
+    expect(audience.at(-1)!.followers).toBeGreaterThan(followers)
+    expect(audience.map(({ day: each }) => each)).toEqual(audience.map(({ day: each }) => each).sort())
   }
 })
 

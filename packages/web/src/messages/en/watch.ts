@@ -426,6 +426,8 @@ export const watch = {
     betterOff: 'Better, but switched off.',
     notBetter: 'Not surely better, so it is not used.',
     few: '{n} correction so far; {needed} are needed to learn. | {n} corrections so far; {needed} are needed to learn.',
+    alike:
+      '{n} corrections so far; learning begins in a moment, once {needed} of them are of different texts that people agree on.',
     contradicting:
       '{n} entry was judged differently by different people and counts by most of them. | {n} entries were judged differently by different people and count by most of them.',
     wanted: 'Use what was learnt',

@@ -431,6 +431,8 @@ export const watch: Some<typeof english> = {
     betterOff: 'Mieux, mais éteint.',
     notBetter: 'Pas sûrement mieux, donc pas utilisé.',
     few: "{n} correction jusqu'ici ; il en faut {needed} pour apprendre. | {n} corrections jusqu'ici ; il en faut {needed} pour apprendre.",
+    alike:
+      "{n} corrections jusqu'ici ; l'apprentissage commence dans un instant, dès que {needed} portent sur des textes différents et jugés d'accord.",
     contradicting:
       '{n} entrée a été jugée différemment par différentes personnes et compte selon la plupart. | {n} entrées ont été jugées différemment par différentes personnes et comptent selon la plupart.',
     wanted: 'Utiliser ce qui est appris',

@@ -122,7 +122,13 @@ const marks = { '-4': '−4', '-2': '−2', 0: '0', 2: '2', 4: '4' }
         <template v-if="learning">
           <p v-if="learning.n < learning.needed" data-test="learning">
             {{
-              t('watch.teach.few', { n: learning.corrections, needed: learning.needed }, learning.corrections)
+              learning.corrections < learning.needed
+                ? t(
+                    'watch.teach.few',
+                    { n: learning.corrections, needed: learning.needed },
+                    learning.corrections,
+                  )
+                : t('watch.teach.alike', { n: learning.corrections, needed: learning.needed })
             }}
           </p>
           <div v-else data-test="learning">
