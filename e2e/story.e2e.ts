@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
-import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import {
+  accessible,
   address,
   asCustomer,
   countOf,
@@ -13,21 +13,6 @@ import {
 } from './support/world.ts'
 
 test.describe.configure({ mode: 'serial' })
-
-async function accessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-    .analyze()
-  expect(
-    violations.map(
-      (v) =>
-        `${v.id}: ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 3)
-          .join(' | ')}`,
-    ),
-  ).toEqual([])
-}
 
 test('signing in: a wrong password is told, what was typed stays, the way goes on to where one wanted to be', async ({
   page,

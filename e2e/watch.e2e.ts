@@ -1,24 +1,17 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import RssParser from 'rss-parser'
-import { address, asCustomer, lanternpage, mailroom, press, settledCount, signIn } from './support/world.ts'
+import {
+  accessible,
+  address,
+  asCustomer,
+  lanternpage,
+  mailroom,
+  press,
+  settledCount,
+  signIn,
+} from './support/world.ts'
 
 test.describe.configure({ mode: 'serial' })
-
-async function accessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-    .analyze()
-  expect(
-    violations.map(
-      (v) =>
-        `${v.id}: ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 3)
-          .join(' | ')}`,
-    ),
-  ).toEqual([])
-}
 
 /** Whether a text of the demo world speaks of the pattern or the song, and not of the ferries. */
 const isTrap = (text: string) =>

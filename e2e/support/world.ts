@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 export const address = process.env.E2E_ADDRESS ?? ''
@@ -33,4 +34,20 @@ export async function settledCount(page: Page, wanted: (count: number) => boolea
 export async function asCustomer(path: string, form: Record<string, string>): Promise<void> {
   const answer = await fetch(path, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' })
   expect(answer.status).toBe(303)
+}
+
+/** No barrier that axe finds, by WCAG 2.2 AA. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  expect(
+    violations.map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    ),
+  ).toEqual([])
 }

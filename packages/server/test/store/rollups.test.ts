@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { migrate, openDatabase, type Database } from '@murrabel/server'
+import type { Reader } from '../../src/access/reader.ts'
 import { migrations } from '../../src/store/migrations/index.ts'
+import { watchPeriods } from '../../src/store/queries/watchPeriods.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 
 let database: TestDatabase
@@ -89,7 +91,9 @@ async function apply(step: Change): Promise<void> {
   else await db.rows('DELETE FROM entries WHERE (id + $2::int) % $1::int = 0', [step.part, seed])
 }
 
-test('roll-ups equal a full count after any history of changes', async () => {
+const hour = 3_600_000
+/** Two watches and two profiles, without an entry. */
+async function emptyBrand(): Promise<void> {
   await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'UTC')`)
   await db.rows(
     `INSERT INTO profiles (id, brand_id, channel, network, outside_id, name, status, hook_token) SELECT n, 1, 'pages', 'n', 'o' || n, 'n', 'connected', 'h' || n FROM generate_series(1, 2) n`,
@@ -100,6 +104,46 @@ test('roll-ups equal a full count after any history of changes', async () => {
   await db.rows(
     `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 2) n`,
   )
+}
+
+/** Hours from the evening before the first entry, two to five of them: the edges of periods that touch each other. */
+const edges = fc
+  .uniqueArray(fc.integer({ min: -6, max: 60 }), { minLength: 2, maxLength: 5 })
+  .map((list) => [...list].sort((a, b) => a - b).map((h) => Date.parse('2026-11-01T00:00:00Z') + h * hour))
+
+test('periods of all watches equal a full count, for readers of everything and of one profile', async () => {
+  await emptyBrand()
+  for (const step of [
+    { kind: 'add' as const, count: 300, seed: 7 },
+    { kind: 'mention' as const, part: 2, seed: 0 },
+    { kind: 'mention' as const, part: 3, seed: 1 },
+  ])
+    await apply(step)
+  await fc.assert(
+    fc.asyncProperty(edges, fc.constantFrom(null, [2]), async (list, profileIds) => {
+      const reader: Reader = { colleagueId: 1, brandId: 1, role: 'owner', placeIds: null, profileIds }
+      const [starts, end] = [list.slice(0, -1), list.at(-1)!]
+      const found = await watchPeriods(db, { reader, starts, end })
+      const full = await db.rows<{ watch: number; period: number; n: number }>(
+        `SELECT m.watch_id AS watch, width_bucket(e.at, $1::timestamptz[]) - 1 AS period, count(*)::int AS n FROM mentions m JOIN entries e ON e.id = m.entry_id
+         WHERE e.at >= $2 AND e.at < $3 AND ($4::int[] IS NULL OR e.profile_id = ANY($4)) GROUP BY 1, 2 ORDER BY 1, 2`,
+        [starts.map((at) => new Date(at)), new Date(starts[0]!), new Date(end), profileIds],
+      )
+      const sums = found
+        .map(({ watch, period, positive, neutral, negative, unread }) => ({
+          watch,
+          period,
+          n: positive + neutral + negative + unread,
+        }))
+        .filter(({ n }) => n > 0)
+        .sort((a, b) => a.watch - b.watch || a.period - b.period)
+      expect(sums).toEqual(full)
+    }),
+    { numRuns: 40 },
+  )
+})
+
+test('roll-ups equal a full count after any history of changes', async () => {
   await fc.assert(
     fc.asyncProperty(fc.array(change, { maxLength: 8 }), async (steps) => {
       for (const step of steps) await apply(step)
@@ -112,6 +156,16 @@ test('roll-ups equal a full count after any history of changes', async () => {
         await db.rows(
           `SELECT m.watch_id, date_trunc('hour', e.at) AS hour, e.profile_id, e.sentiment, count(*)::int AS n
            FROM mentions m JOIN entries e ON e.id = m.entry_id GROUP BY 1, 2, 3, 4 ORDER BY 1, 2, 3, 4`,
+        ),
+      )
+      expect(
+        await db.rows(
+          'SELECT watch_id, day::text, sentiment, n FROM mention_days WHERE n <> 0 ORDER BY 1, 2, 3',
+        ),
+      ).toEqual(
+        await db.rows(
+          `SELECT m.watch_id, (e.at AT TIME ZONE 'UTC')::date::text AS day, e.sentiment, count(*)::int AS n
+           FROM mentions m JOIN entries e ON e.id = m.entry_id GROUP BY 1, 2, 3 ORDER BY 1, 2, 3`,
         ),
       )
     }),

@@ -8,6 +8,7 @@ import * as voices from './0007-voices.ts'
 import * as alerts from './0008-alerts.ts'
 import * as publicProfiles from './0009-public-profiles.ts'
 import * as tagsAndKept from './0010-tags-and-kept.ts'
+import * as mentionDays from './0011-mention-days.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -21,4 +22,5 @@ export const migrations = [
   { name: '0008-alerts', ...alerts },
   { name: '0009-public-profiles', ...publicProfiles },
   { name: '0010-tags-and-kept', ...tagsAndKept },
+  { name: '0011-mention-days', ...mentionDays },
 ]
