@@ -120,7 +120,7 @@ test('periods of all watches equal a full count, for readers of everything and o
   ])
     await apply(step)
   await fc.assert(
-    fc.asyncProperty(edges, fc.constantFrom(null, [2]), async (list, profileIds) => {
+    fc.asyncProperty(edges, fc.constantFrom<number[] | null>(null, [2]), async (list, profileIds) => {
       const reader: Reader = { colleagueId: 1, brandId: 1, role: 'owner', placeIds: null, profileIds }
       const [starts, end] = [list.slice(0, -1), list.at(-1)!]
       const found = await watchPeriods(db, { reader, starts, end })
