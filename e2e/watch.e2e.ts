@@ -6,6 +6,7 @@ import {
   asCustomer,
   lanternpage,
   mailroom,
+  openNets,
   press,
   settledCount,
   signIn,
@@ -82,6 +83,12 @@ test('feeds come from a list, and open networks are searched for what the watche
   await accessible(page)
 })
 
+/** What was said in rows, without who said it where. */
+const wordsOf = (rows: Locator): Promise<string[]> =>
+  rows.evaluateAll((list) =>
+    list.map((row) => [...row.querySelectorAll('.title, .text')].map((part) => part.textContent).join(' ')),
+  )
+
 /** The best proposal that loses nothing marked on topic, and of which a look shows nothing but traps. */
 async function harmless(page: Page): Promise<Locator | 'again' | null> {
   for (const item of await page.getByTestId('exclusion').all()) {
@@ -92,7 +99,7 @@ async function harmless(page: Page): Promise<Locator | 'again' | null> {
     const shown = await item.getByTestId('mention').all()
     let harmful = false
     for (const row of shown)
-      if (!isTrap(await row.innerText())) {
+      if (!isTrap((await wordsOf(row))[0]!)) {
         harmful = true
         await row.getByRole('button', { name: 'On topic' }).click()
       }
@@ -115,57 +122,62 @@ async function tryIt(page: Page): Promise<void> {
 test('the traps of a name are tuned away by marks and proposals, and nothing that belongs is lost', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(180_000)
+  // How many the world has depends on the hour at which it is made; on each network these come last.
+  const written = [
+    'Our choir sang Skerrivane for the last time this year',
+    'Blocked my Skerrivane at last, the wool gave me an inch',
+    'A fiddle, a flute and the tune of Skerrivane by the fire',
+    'The sleeves of my Skerrivane are knitted, the yoke comes next',
+  ]
+  for (const [i, content] of written.entries())
+    await asCustomer(`${openNets[i]}/posts`, { name: 'Yvaine Arkle', title: 'Skerrivane', content })
   await signIn(page, 'tamsin')
   await makeWatch(page, 'Skerrivane', ['skerrivane'])
   await page.getByRole('button', { name: 'Save the watch' }).click()
+  await expect(page.getByRole('heading', { name: 'Skerrivane' })).toBeVisible()
   const id = await watchNamed(page, 'Skerrivane')
   // The open networks are searched for the new word; what they bring is looked at in the same form.
   await expect
     .poll(
       async () => {
-        const profiles = (await (await page.request.get(`${address}/api/profiles`)).json()) as {
-          status: string
-        }[]
-        const collecting = profiles.some(({ status }) => status === 'collecting')
-        return !collecting && (await textsOf(page, `watch=${id}&time=all&channel=posts`)).some(isTrap)
+        const texts = await textsOf(page, `watch=${id}&time=all`)
+        return written.filter((each) => texts.some((text) => text.includes(each))).length
       },
-      { timeout: 30_000 },
+      { timeout: 40_000 },
     )
-    .toBe(true)
+    .toBe(written.length)
   const before = await textsOf(page, `watch=${id}&time=last-90`)
-  expect(before.filter(isTrap).length).toBeGreaterThan(2)
+  expect(before.filter(isTrap).length).toBeGreaterThanOrEqual(written.length)
 
-  for (let round = 0; round < 14; round++) {
-    await page.goto(`${address}/watch?watch=${id}`)
-    await page.getByRole('button', { name: 'Tune' }).click()
-    await tryIt(page)
-    if (!(await textsOf(page, `watch=${id}&time=last-90`)).some(isTrap)) break
-    const sample = page.getByTestId('sample')
+  await page.getByRole('button', { name: 'Tune' }).click()
+  await tryIt(page)
+  const sample = page.getByTestId('sample')
+  const hits = async () => Number(/([\d,]+) hits?/.exec(await page.getByTestId('trial').innerText())?.[1])
+  // Until a second sample of what nobody has marked shows none of the others any more.
+  for (let clean = 0, round = 0; clean < 2 && round < 20; round++) {
+    const texts = await wordsOf(sample.getByRole('listitem'))
     await sample.focus()
-    const rows = sample.getByRole('listitem')
-    const n = await rows.count()
-    for (let i = 0; i < n; i++) await page.keyboard.press(isTrap(await rows.nth(i).innerText()) ? 'n' : 'y')
-    await expect(page.getByText(`${n} of ${n} marked`)).toBeVisible()
+    for (const text of texts) await page.keyboard.press(isTrap(text) ? 'n' : 'y')
+    await expect(page.getByText(`${texts.length} of ${texts.length} marked`)).toBeVisible()
     await tryIt(page)
-    const verdict = page.getByTestId('verdict')
-    await expect(verdict).toContainText(/on topic \(/)
+    await expect(page.getByTestId('verdict')).toContainText(/on topic \(/)
     let chosen = await harmless(page)
     while (chosen === 'again') {
       await tryIt(page)
       chosen = await harmless(page)
     }
-    // Nothing more to propose: other hits are in the sample next time.
+    clean = chosen || texts.some(isTrap) ? 0 : clean + 1
     if (!chosen) continue
     const effect = Number(/removes ([\d,]+) of/.exec(await chosen.innerText())?.[1])
-    const hits = async () => Number(/([\d,]+) hits?/.exec(await page.getByTestId('trial').innerText())?.[1])
     const had = await hits()
+    const found = page.waitForResponse((response) => response.url().endsWith('/api/watches/tuner'))
     await chosen.getByRole('button', { name: 'Leave out' }).click()
-    await tryIt(page)
+    await found
     await expect.poll(hits).toBe(had - effect)
-    await page.getByRole('button', { name: 'Save the watch' }).click()
-    await expect(page.locator('.watch-sheet')).toBeHidden()
   }
+  await page.getByRole('button', { name: 'Save the watch' }).click()
+  await expect(page.locator('.watch-sheet')).toBeHidden()
   await expect
     .poll(async () => (await textsOf(page, `watch=${id}&time=last-90`)).filter(isTrap).length, {
       timeout: 20_000,

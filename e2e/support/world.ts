@@ -6,6 +6,8 @@ const first = Number(process.env.E2E_STANDINS ?? 0)
 export const lanternpage = `http://127.0.0.1:${first}`
 export const wherabout = `http://127.0.0.1:${first + 1}`
 export const press = `http://127.0.0.1:${first + 2}`
+/** Skimmer, Framelet, Reelbarn, Talkstead. */
+export const openNets = [3, 4, 5, 6].map((i) => `http://127.0.0.1:${first + i}`)
 export const mailroom = `http://127.0.0.1:${first + 7}`
 
 export async function signIn(

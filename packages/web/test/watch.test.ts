@@ -347,6 +347,30 @@ describe('the sheet of a watch', () => {
     await flushPromises()
     expect(last().query.noneOf).toEqual([])
   })
+  test('another sample is marked from its first hit without a mark, not from where the last one ended', async () => {
+    const hit = (id: number, onTopic: boolean | null) => ({ ...row({ id }), hits: [], onTopic })
+    let sample = [hit(1, null), hit(2, null)]
+    const { calls } = fakeServer({
+      'POST /api/watches/tuner': () => ({ body: tunedOf({ sample }) }),
+      'PUT /api/watches/4/marks': undefined,
+    })
+    const { body, press } = await sheet({ editing: watchOf() })
+    const type = async (keys: string) => {
+      for (const key of keys)
+        body()
+          .querySelector('[data-test="sample"]')!
+          .dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+      await flushPromises()
+    }
+    await type('yn')
+    sample = [hit(3, true), hit(4, null), hit(5, null)]
+    await press('Try it')
+    await type('ny')
+    const marked = calls
+      .filter((c) => c.method === 'PUT')
+      .map((c) => (c.body as { marks: { entryId: number }[] }).marks)
+    expect(marked.map(([mark]) => mark!.entryId)).toEqual([1, 2, 4, 5])
+  })
   test('saves under its first term when it has no name, and keeps its marks', async () => {
     const saved = brandAnswer().watches[0]!
     const { calls } = fakeServer({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { max, scaleLinear } from 'd3'
 import type { EntryRow, TunerAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -66,6 +66,15 @@ function onKey(event: KeyboardEvent): void {
   else return
   event.preventDefault()
 }
+/** Another sample begins with its first hit that has no mark. */
+watch(
+  () => tuned.sample.map((row) => row.id).join(),
+  () =>
+    (selected.value = Math.max(
+      0,
+      tuned.sample.findIndex((row) => markOf(row) === null),
+    )),
+)
 function select(index: number): void {
   selected.value = Math.max(0, Math.min(tuned.sample.length - 1, index))
   document.querySelector(`[data-sample="${selected.value}"]`)?.scrollIntoView({ block: 'nearest' })

@@ -103,9 +103,11 @@ async function run(what: 'try' | 'save', work: () => Promise<void>): Promise<voi
   }
 }
 let tuneRun = 0
+let markTimer: ReturnType<typeof setTimeout> | undefined
 const tryIt = ({ keep = [] }: { keep?: number[] } = {}) =>
   run('try', async () => {
     const mine = ++tuneRun
+    clearTimeout(markTimer)
     const asked = plainQuery(draft.query)
     const answer = await call(routes.tuneWatch, {
       body: {
@@ -120,7 +122,6 @@ const tryIt = ({ keep = [] }: { keep?: number[] } = {}) =>
     tried.value = JSON.stringify(asked)
   })
 /** Keeps a mark where the watch is saved already; the verdict follows when marks come to rest. */
-let markTimer: ReturnType<typeof setTimeout> | undefined
 function mark(entryId: number, onTopic: boolean | null): void {
   marks.set(entryId, onTopic)
   if (editing && brand.may('watch'))
