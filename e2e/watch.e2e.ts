@@ -293,6 +293,7 @@ test('mentions are chosen with others, tagged and kept, and found again by the l
   await expect(page.getByTestId('chosen')).toContainText('2')
   await page.keyboard.press('t')
   const sheet = page.getByRole('dialog')
+  await expect(sheet.getByLabel('Tagged')).toBeFocused()
   await sheet.getByLabel('Tagged').fill('festival')
   await sheet.getByRole('button', { name: 'Save the tags' }).click()
   await expect(sheet).toBeHidden()

@@ -1,6 +1,6 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { nextTick } from 'vue'
-import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { problemOf, type ImportPreview, type ProfileAnswer, type TideAnswer } from '@murrabel/contract'
 import LensLine from '../src/parts/LensLine.vue'
 import TideLine from '../src/parts/TideLine.vue'
@@ -12,25 +12,10 @@ import SignInPage from '../src/sections/signIn/SignInPage.vue'
 import TermList from '../src/parts/TermList.vue'
 import { bases } from '../src/composables/useLens.ts'
 import { useUndo } from '../src/stores/undo.ts'
+import { button, keep, useStage } from './stage.ts'
 import { brandAnswer, fakeServer, mounting } from './support.ts'
 
-// What lives longer than a component and is of no matter here.
-class NoEvents {
-  close(): void {}
-}
-class NoSizes {
-  observe(): void {}
-  unobserve(): void {}
-  disconnect(): void {}
-}
-beforeEach(() => {
-  Object.assign(globalThis, { EventSource: NoEvents, ResizeObserver: NoSizes })
-  document.body.innerHTML = ''
-})
-const mounted: VueWrapper[] = []
-afterEach(() => mounted.splice(0).forEach((w) => w.unmount()))
-const button = (html: { findAll: VueWrapper['findAll'] }, text: string | RegExp) =>
-  html.findAll('button').find((b) => (typeof text === 'string' ? b.text() === text : text.test(b.text())))!
+useStage()
 
 const bucket = (at: string, positive: number, negative = 0) => ({
   at,
@@ -252,7 +237,7 @@ describe('the profiles', () => {
       'POST /api/profiles/1/collect': undefined,
     })
     const html = mount(ProfilesPage, await mounting({ path, role }))
-    mounted.push(html as unknown as VueWrapper)
+    keep(html)
     await flushPromises()
     return { html, ...server }
   }
@@ -347,7 +332,7 @@ describe('importing', () => {
       'GET /api/brand': brandAnswer(),
     })
     const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
-    mounted.push(html as unknown as VueWrapper)
+    keep(html)
     await choose(
       html as unknown as VueWrapper,
       new Uint8Array([...'Stars;Review\n5;caf'].map((c) => c.charCodeAt(0)).concat(0xe9)),
@@ -375,7 +360,7 @@ describe('importing', () => {
       }),
     })
     const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
-    mounted.push(html as unknown as VueWrapper)
+    keep(html)
     await choose(html as unknown as VueWrapper, 'a,b')
     expect(html.find('[role="alert"]').text()).toContain('There are no rows under the heading.')
     expect(html.find('form').exists()).toBe(false)
@@ -391,7 +376,7 @@ describe('importing', () => {
       },
     })
     const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
-    mounted.push(html as unknown as VueWrapper)
+    keep(html)
     await html.findAll('input[type="radio"]')[1]!.setValue(true)
     await choose(html as unknown as VueWrapper, '<feed/>')
     expect(html.text()).toContain('3 articles of “Orrin Gazette” (ATOM)')

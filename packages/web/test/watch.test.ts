@@ -1,7 +1,7 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import fc from 'fast-check'
 import { defineComponent, h, nextTick } from 'vue'
-import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { afterEach, describe, expect, test, vi } from 'vitest'
 import type { TideAnswer } from '@murrabel/contract'
 import FiguresView from '../src/sections/watch/FiguresView.vue'
 import { placePhrases } from '../src/sections/watch/phraseLayout.ts'
@@ -13,38 +13,12 @@ import WatchSheet from '../src/sections/watch/WatchSheet.vue'
 import AlertSheet from '../src/sections/watch/AlertSheet.vue'
 import { useBrand } from '../src/stores/brand.ts'
 import { useUndo } from '../src/stores/undo.ts'
+import { button, clear, keep, useStage } from './stage.ts'
 import { brandAnswer, fakeServer, mounting, row } from './support.ts'
 import { figuresOf, groupOf, phraseOf, standingsOf, tunedOf, watchOf } from './watchSupport.ts'
 
-class NoEvents {
-  close(): void {}
-}
-/** A size for charts and lists, which the DOM here does not know. */
-class SomeSize {
-  constructor(private readonly tell: (entries: unknown[]) => void) {}
-  observe(target: Element): void {
-    const box = [{ inlineSize: 900, blockSize: 600 }]
-    this.tell([{ target, contentRect: { width: 900, height: 600 }, borderBoxSize: box, contentBoxSize: box }])
-  }
-  unobserve(): void {}
-  disconnect(): void {}
-}
-const mounted: VueWrapper[] = []
-beforeEach(() => {
-  Object.assign(globalThis, { EventSource: NoEvents, ResizeObserver: SomeSize })
-  document.body.innerHTML = ''
-  localStorage.clear()
-})
-afterEach(() => {
-  mounted.splice(0).forEach((w) => w.unmount())
-  vi.useRealTimers()
-})
-const keep = <T>(html: T): T => {
-  mounted.push(html as VueWrapper)
-  return html
-}
-const button = (html: { findAll: VueWrapper['findAll'] }, text: string | RegExp) =>
-  html.findAll('button').find((b) => (typeof text === 'string' ? b.text() === text : text.test(b.text())))!
+useStage({ sizes: true })
+afterEach(() => vi.useRealTimers())
 
 describe('the tree of watches', () => {
   const groups = [groupOf(1), groupOf(2, { parentId: 1 }), groupOf(3)]
@@ -224,7 +198,7 @@ describe('the page', () => {
   }
   test('shows the watch of the address, or the first one without a step in the history', async () => {
     expect((await open()).html.find('h2').text()).toBe('Storm Petrel')
-    mounted.splice(0).forEach((w) => w.unmount())
+    clear()
     expect((await open('/watch')).at()).toEqual({ watch: '4' })
   })
   test('its figures say what is usual and what is sure; a phrase opens its entries', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBrand } from '../stores/brand.ts'
 import TermList from './TermList.vue'
@@ -18,18 +18,16 @@ const brand = useBrand()
 const chosen = ref<{ text: string }[]>([])
 const form = useTemplateRef<HTMLFormElement>('form')
 const before = computed(() => tags.map((id) => brand.nameOfTag(id)).filter(Boolean))
+const same = (a: string) => (b: string) => a.toLowerCase() === b.toLowerCase()
+const has = (name: string) => chosen.value.some(({ text }) => same(name)(text))
 const others = computed(() => brand.tags.filter(({ name }) => !has(name)))
-const has = (name: string) => chosen.value.some(({ text }) => text.toLowerCase() === name.toLowerCase())
 
-watch(shown, async (open) => {
-  if (!open) return
-  chosen.value = before.value.map((text) => ({ text }))
-  await nextTick()
-  form.value?.querySelector('input')?.focus()
+watch(shown, (open) => {
+  if (open) chosen.value = before.value.map((text) => ({ text }))
 })
 function save(): void {
   emit('save', {
-    add: chosen.value.map(({ text }) => text).filter((name) => !before.value.includes(name)),
+    add: chosen.value.map(({ text }) => text).filter((name) => !before.value.some(same(name))),
     remove: tags.filter((id) => !has(brand.nameOfTag(id))),
   })
   shown.value = false
@@ -42,6 +40,7 @@ function save(): void {
     :title="count === 1 ? t('tags.title') : t('tags.titleMany', { n: count })"
     width="420px"
     append-to-body
+    @opened="form?.querySelector('input')?.focus()"
   >
     <form ref="form" @submit.prevent="save">
       <TermList v-model="chosen" :label="t('tags.write')" :hint="t('tags.hint')" bare />
