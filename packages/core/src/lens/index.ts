@@ -1,5 +1,6 @@
 export {
   blankLens,
+  isBlankBut,
   lensChannels,
   lensKinds,
   lensLimits,

@@ -77,4 +77,11 @@ export const blankLens: Lens = Object.freeze({
   order: 'newest',
 }) as unknown as Lens
 
+/** Whether a lens asks for nothing beyond these parts. A part that is added to lenses counts as asked for until it is named. */
+export function isBlankBut(lens: Lens, parts: readonly (keyof Lens)[]): boolean {
+  return (Object.keys(blankLens) as (keyof Lens)[]).every(
+    (part) => parts.includes(part) || JSON.stringify(lens[part]) === JSON.stringify(blankLens[part]),
+  )
+}
+
 export const lensLimits = { words: 200, list: 50, days: 3700 } as const

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { lensKinds, lensOrders, lensSentiments, lensStates, type Lens } from '@murrabel/core/lens'
+import { blankLens, lensKinds, lensOrders, lensSentiments, lensStates, type Lens } from '@murrabel/core/lens'
 
 const day = fc.integer({ min: 1, max: 28 }).map((n) => `2026-11-${String(n).padStart(2, '0')}`)
 const span = fc.tuple(day, day).map(([a, b]) => (a <= b ? { from: a, to: b } : { from: b, to: a }))
@@ -46,3 +46,16 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   ),
   order: fc.constantFrom(...lensOrders),
 })
+
+const parts = Object.keys(blankLens) as (keyof Lens)[]
+const asks = (lens: Lens, part: keyof Lens) => JSON.stringify(lens[part]) !== JSON.stringify(blankLens[part])
+
+/** A lens that asks for one or two things, each as likely as the others. */
+export const plainLensArbitrary: fc.Arbitrary<Lens> = fc
+  .uniqueArray(fc.constantFrom(...parts), { minLength: 1, maxLength: 2 })
+  .chain((chosen) =>
+    fc.tuple(...chosen.map((part) => lensArbitrary.filter((lens) => asks(lens, part)))).map((lenses) => ({
+      ...blankLens,
+      ...Object.fromEntries(chosen.map((part, i) => [part, lenses[i]![part]])),
+    })),
+  )

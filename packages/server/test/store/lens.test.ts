@@ -10,11 +10,12 @@ import {
 } from '@murrabel/core/lens'
 import { placedWords } from '@murrabel/core/text'
 import { openDatabase, migrate, type Database } from '@murrabel/server'
-import { lensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
+import { lensArbitrary, plainLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import { tsvectorText } from '../../src/services/analysis/readEntry.ts'
 import type { Reader } from '../../src/access/reader.ts'
 import { entryCount } from '../../src/store/queries/entryCount.ts'
 import { entryPage } from '../../src/store/queries/entryPage.ts'
+import { lensPeriods } from '../../src/store/queries/lensSlices.ts'
 import { tide } from '../../src/store/queries/tide.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 
@@ -149,15 +150,16 @@ const readers: fc.Arbitrary<Reader> = fc
   })
   .map((part) => ({ ...owner, ...part }))
 
+const allowed = (e: (typeof entries)[number], reader: Reader) =>
+  (!reader.placeIds || (e.place !== null && reader.placeIds.includes(e.place))) &&
+  (!reader.profileIds || reader.profileIds.includes(e.profile))
+
 describe('the predicate in memory and the SQL', () => {
   test('choose the same entries, for any lens and any reader', async () => {
     await fc.assert(
       fc.asyncProperty(lensArbitrary, readers, async (lens, reader) => {
         const matches = lensPredicate(lens, context)
-        const allowed = (e: (typeof entries)[number]) =>
-          (!reader.placeIds || (e.place !== null && reader.placeIds.includes(e.place))) &&
-          (!reader.profileIds || reader.profileIds.includes(e.profile))
-        const expected = entries.filter((e) => allowed(e) && matches(e)).map((e) => e.id)
+        const expected = entries.filter((e) => allowed(e, reader) && matches(e)).map((e) => e.id)
         const { rows } = await entryPage(db, { lens, context, reader, after: null, limit: 1000 })
         expect(rows.map((r) => r.id).sort((a, b) => a - b)).toEqual(expected)
         expect((await entryCount(db, { lens, context, reader })).count).toBe(expected.length)
@@ -170,7 +172,7 @@ describe('the predicate in memory and the SQL', () => {
     const from = now - 60 * 86_400_000
     await fc.assert(
       fc.asyncProperty(
-        lensArbitrary,
+        fc.oneof(lensArbitrary, plainLensArbitrary),
         readers,
         fc.constantFrom('hour', 'day', 'week', 'month'),
         async (lens, reader, unit) => {
@@ -179,7 +181,28 @@ describe('the predicate in memory and the SQL', () => {
           expect(rows.reduce((sum, r) => sum + r.n, 0)).toBe(count)
         },
       ),
-      { numRuns: 100 },
+      { numRuns: 200 },
+    )
+  })
+
+  test('periods count what the list shows in each of them, from roll-ups or not', async () => {
+    const starts = [50, 40, 21, 20].map((days) => now - days * 86_400_000)
+    await fc.assert(
+      fc.asyncProperty(fc.oneof(lensArbitrary, plainLensArbitrary), readers, async (lens, reader) => {
+        const rows = await lensPeriods(db, { lens, context, reader }, { starts, end: now })
+        const shown = lensPredicate({ ...lens, range: null }, context)
+        const counts = starts.map((from, i) => {
+          const inside = (at: number) => at >= from && at < (starts[i + 1] ?? now)
+          return entries.filter((e) => inside(e.at) && allowed(e, reader) && shown(e)).length
+        })
+        expect(
+          starts.map((_, i) => {
+            const row = rows.find(({ period }) => period === i)
+            return row ? row.positive + row.neutral + row.negative + row.unread : 0
+          }),
+        ).toEqual(counts)
+      }),
+      { numRuns: 200 },
     )
   })
 })

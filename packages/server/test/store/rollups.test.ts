@@ -57,6 +57,7 @@ const change = fc.oneof(
     part: fc.integer({ min: 2, max: 9 }),
     seed: fc.nat(1000),
   }),
+  fc.record({ kind: fc.constant('zone' as const), seed: fc.nat(3) }),
 )
 type Change = typeof change extends fc.Arbitrary<infer T> ? T : never
 
@@ -70,6 +71,7 @@ async function apply(step: Change): Promise<void> {
          '2026-11-01T00:30:00Z'::timestamptz + (n * $2::int % 90) * interval '17 minutes', ${sentiments}[1 + (n + $2::int) % 4] FROM generate_series(1, $1::int) n`,
       [step.count, seed],
     )
+  else if (step.kind === 'zone') await db.rows('UPDATE brands SET zone = $1', [zones[seed]])
   else if (step.kind === 'judge')
     await db.rows(
       `UPDATE entries SET sentiment = ${sentiments}[1 + ((id + $2::int) % 4)::int] WHERE id % $1::int = 0`,
@@ -91,7 +93,7 @@ async function apply(step: Change): Promise<void> {
   else await db.rows('DELETE FROM entries WHERE (id + $2::int) % $1::int = 0', [step.part, seed])
 }
 
-const hour = 3_600_000
+const zones = ['UTC', 'Europe/London', 'Asia/Kolkata', 'America/Los_Angeles']
 /** Two watches and two profiles, without an entry. */
 async function emptyBrand(): Promise<void> {
   await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'UTC')`)
@@ -106,10 +108,15 @@ async function emptyBrand(): Promise<void> {
   )
 }
 
-/** Hours from the evening before the first entry, two to five of them: the edges of periods that touch each other. */
+/** Half hours from the evening before the first entry, two to five of them: the edges of periods that touch each other. */
 const edges = fc
-  .uniqueArray(fc.integer({ min: -6, max: 60 }), { minLength: 2, maxLength: 5 })
-  .map((list) => [...list].sort((a, b) => a - b).map((h) => Date.parse('2026-11-01T00:00:00Z') + h * hour))
+  .uniqueArray(fc.oneof(fc.integer({ min: -12, max: 120 }), fc.constantFrom(0, 14, 37, 48, 64, 96)), {
+    minLength: 2,
+    maxLength: 5,
+  })
+  .map((list) =>
+    [...list].sort((a, b) => a - b).map((n) => Date.parse('2026-11-01T00:00:00Z') + n * 1_800_000),
+  )
 
 test('periods of all watches equal a full count, for readers of everything and of one profile', async () => {
   await emptyBrand()
@@ -120,26 +127,32 @@ test('periods of all watches equal a full count, for readers of everything and o
   ])
     await apply(step)
   await fc.assert(
-    fc.asyncProperty(edges, fc.constantFrom<number[] | null>(null, [2]), async (list, profileIds) => {
-      const reader: Reader = { colleagueId: 1, brandId: 1, role: 'owner', placeIds: null, profileIds }
-      const [starts, end] = [list.slice(0, -1), list.at(-1)!]
-      const found = await watchPeriods(db, { reader, starts, end })
-      const full = await db.rows<{ watch: number; period: number; n: number }>(
-        `SELECT m.watch_id AS watch, width_bucket(e.at, $1::timestamptz[]) - 1 AS period, count(*)::int AS n FROM mentions m JOIN entries e ON e.id = m.entry_id
+    fc.asyncProperty(
+      edges,
+      fc.constantFrom<number[] | null>(null, [2]),
+      fc.constantFrom(...zones),
+      async (list, profileIds, zone) => {
+        await db.rows('UPDATE brands SET zone = $1', [zone])
+        const reader: Reader = { colleagueId: 1, brandId: 1, role: 'owner', placeIds: null, profileIds }
+        const [starts, end] = [list.slice(0, -1), list.at(-1)!]
+        const found = await watchPeriods(db, { reader, starts, end, zone })
+        const full = await db.rows<{ watch: number; period: number; n: number }>(
+          `SELECT m.watch_id AS watch, width_bucket(e.at, $1::timestamptz[]) - 1 AS period, count(*)::int AS n FROM mentions m JOIN entries e ON e.id = m.entry_id
          WHERE e.at >= $2 AND e.at < $3 AND ($4::int[] IS NULL OR e.profile_id = ANY($4)) GROUP BY 1, 2 ORDER BY 1, 2`,
-        [starts.map((at) => new Date(at)), new Date(starts[0]!), new Date(end), profileIds],
-      )
-      const sums = found
-        .map(({ watch, period, positive, neutral, negative, unread }) => ({
-          watch,
-          period,
-          n: positive + neutral + negative + unread,
-        }))
-        .filter(({ n }) => n > 0)
-        .sort((a, b) => a.watch - b.watch || a.period - b.period)
-      expect(sums).toEqual(full)
-    }),
-    { numRuns: 40 },
+          [starts.map((at) => new Date(at)), new Date(starts[0]!), new Date(end), profileIds],
+        )
+        const sums = found
+          .map(({ watch, period, positive, neutral, negative, unread }) => ({
+            watch,
+            period,
+            n: positive + neutral + negative + unread,
+          }))
+          .filter(({ n }) => n > 0)
+          .sort((a, b) => a.watch - b.watch || a.period - b.period)
+        expect(sums).toEqual(full)
+      },
+    ),
+    { numRuns: 60 },
   )
 })
 
@@ -160,12 +173,12 @@ test('roll-ups equal a full count after any history of changes', async () => {
       )
       expect(
         await db.rows(
-          'SELECT watch_id, day::text, sentiment, n FROM mention_days WHERE n <> 0 ORDER BY 1, 2, 3',
+          'SELECT watch_id, day::text, positive, neutral, negative, unread FROM mention_days WHERE positive + neutral + negative + unread <> 0 ORDER BY 1, 2',
         ),
       ).toEqual(
         await db.rows(
-          `SELECT m.watch_id, (e.at AT TIME ZONE 'UTC')::date::text AS day, e.sentiment, count(*)::int AS n
-           FROM mentions m JOIN entries e ON e.id = m.entry_id GROUP BY 1, 2, 3 ORDER BY 1, 2, 3`,
+          `SELECT m.watch_id, (e.at AT TIME ZONE b.zone)::date::text AS day, ${['positive', 'neutral', 'negative', 'unread'].map((mood) => `count(*) FILTER (WHERE e.sentiment = '${mood}')::int AS ${mood}`).join(', ')}
+           FROM mentions m JOIN entries e ON e.id = m.entry_id JOIN brands b ON b.id = e.brand_id GROUP BY 1, 2 ORDER BY 1, 2`,
         ),
       )
     }),

@@ -46,7 +46,7 @@ export async function figures(
     weekCounts(db, question, period),
     lensAspects(db, question),
     lensCopies(db, question),
-    shareAmong(db, reader, lens.watch, period),
+    shareAmong(db, question, period),
     onTopicOf(db, lens.watch),
   ])
   const whole = slices.find((s) => s.part === 'all') ?? noMoods()
@@ -144,8 +144,7 @@ async function weekCounts(
  */
 async function shareAmong(
   db: Database,
-  reader: Reader,
-  watch: number | null,
+  { reader, lens: { watch }, context: { zone } }: LensQuestion,
   period: Period,
 ): Promise<FiguresAnswer['share']> {
   if (watch === null) return null
@@ -157,7 +156,13 @@ async function shareAmong(
     [watch, reader.brandId],
   )
   if (among.length < 2) return null
-  const rows = await watchPeriods(db, { reader, starts: [period.from], end: period.to })
+  const rows = await watchPeriods(db, {
+    reader,
+    starts: [period.from],
+    end: period.to,
+    zone,
+    watches: among.map(({ id }) => id),
+  })
   const counted = among.map((each) => {
     const row = rows.find((r) => r.watch === each.id)
     return { ...each, count: row ? total(row) : 0 }

@@ -33,7 +33,7 @@ export async function rivals(
   const starts = periodStarts(period, usualPeriods, context.zone)
   const ids = sides.map(({ id }) => id)
   const [rows, now, before, brand] = await Promise.all([
-    watchPeriods(db, { reader, starts, end: period.to }),
+    watchPeriods(db, { reader, starts, end: period.to, zone: context.zone, watches: ids }),
     watchVoices(db, { reader, ids, from: period.from, to: period.to }),
     watchVoices(db, { reader, ids, from: starts[starts.length - 2]!, to: period.from }),
     db.one<{ name: string }>('SELECT name FROM brands WHERE id = $1', [reader.brandId]),

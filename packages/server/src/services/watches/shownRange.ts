@@ -44,6 +44,13 @@ export function periodStarts(period: Period, before: number, zone: string): numb
   return Array.from({ length: before + 1 }, (_, i) => back(before - i))
 }
 
+/** About the middle of a period; of several days, the start of one. */
+export function halfOf({ from, to }: Period, zone: string): number {
+  const middle = from + (to - from) / 2
+  const start = DateTime.fromMillis(middle, { zone }).startOf('day').toMillis()
+  return start > from ? start : middle
+}
+
 export const printPeriod = (period: Period) => ({
   from: new Date(period.from).toISOString(),
   to: new Date(period.to).toISOString(),

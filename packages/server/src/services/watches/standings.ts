@@ -4,7 +4,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
-import { periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
+import { halfOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 
 /** Periods that say what is usual. */
@@ -35,8 +35,12 @@ export async function standings(
   const period = shownPeriod(lensOf(query), context)
   const starts = periodStarts(period, usualPeriods, context.zone)
   // Twice as many points as periods make the small line.
-  const halves = starts.flatMap((at, i) => [at, (at + (starts[i + 1] ?? period.to)) / 2])
-  const rows = await watchPeriods(parts.db, { reader, starts: halves, end: period.to })
+  const halves = starts.flatMap((at, i) => [
+    at,
+    halfOf({ from: at, to: starts[i + 1] ?? period.to }, context.zone),
+  ])
+  const { zone } = context
+  const rows = await watchPeriods(parts.db, { reader, starts: halves, end: period.to, zone })
   const known = knownPeriods(starts, context.since)
   const watches = await parts.db.rows<{ id: number }>(
     'SELECT id FROM watches WHERE brand_id = $1 AND deleted_at IS NULL ORDER BY id',

@@ -7,7 +7,7 @@ import { audit } from '../brand/audit.ts'
 import { searchSoon } from '../profiles/profiles.ts'
 
 const columns = `w.id, w.name, w.query, w.group_id AS "groupId", w.paused_at IS NOT NULL AS paused, w.history_done AS "historyDone", w.history_total AS "historyTotal",
-  (SELECT coalesce(sum(r.n), 0) FROM mention_days r WHERE r.watch_id = w.id) AS mentions`
+  (SELECT coalesce(sum(r.positive + r.neutral + r.negative + r.unread), 0) FROM mention_days r WHERE r.watch_id = w.id) AS mentions`
 
 /** How many watches a brand may have; two hundred are looked after with ease, ten times as many by nobody. */
 export const watchLimit = 2000

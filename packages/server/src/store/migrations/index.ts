@@ -9,6 +9,7 @@ import * as alerts from './0008-alerts.ts'
 import * as publicProfiles from './0009-public-profiles.ts'
 import * as tagsAndKept from './0010-tags-and-kept.ts'
 import * as mentionDays from './0011-mention-days.ts'
+import * as mentionDaysLocal from './0012-mention-days-local.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -23,4 +24,5 @@ export const migrations = [
   { name: '0009-public-profiles', ...publicProfiles },
   { name: '0010-tags-and-kept', ...tagsAndKept },
   { name: '0011-mention-days', ...mentionDays },
+  { name: '0012-mention-days-local', ...mentionDaysLocal },
 ]

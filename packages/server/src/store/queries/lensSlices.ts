@@ -1,8 +1,9 @@
-import type { Lens, LensContext } from '@murrabel/core/lens'
+import { isBlankBut, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { MoodCounts } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
 import { lensWhere, weekHourSql } from './lensWhere.ts'
+import { watchPeriods } from './watchPeriods.ts'
 
 export interface LensQuestion {
   lens: Lens
@@ -38,11 +39,29 @@ export interface PeriodRow extends MoodCounts {
   period: number
 }
 
+/** Starts of periods that touch each other, rising, and the end of the last one: epoch milliseconds. */
+export interface Periods {
+  starts: readonly number[]
+  end: number
+}
+
 /** A lens's entries by given periods and sentiment. The lens's own range is left aside. */
-export function lensPeriods(
+export async function lensPeriods(
+  db: Database,
+  question: LensQuestion,
+  periods: Periods,
+): Promise<PeriodRow[]> {
+  const { lens, context, reader } = question
+  // All that a watch has caught is rolled up.
+  if (lens.watch !== null && isBlankBut(lens, ['watch', 'range', 'order']))
+    return watchPeriods(db, { ...periods, reader, zone: context.zone, watches: [lens.watch] })
+  return countPeriods(db, question, periods)
+}
+
+function countPeriods(
   db: Database,
   { lens, context, reader }: LensQuestion,
-  { starts, end }: { starts: readonly number[]; end: number },
+  { starts, end }: Periods,
 ): Promise<PeriodRow[]> {
   const { from, where } = lensWhere({ ...lens, range: null }, context, reader)
   const edges = where.bind(starts.map((at) => new Date(at)))

@@ -1,4 +1,4 @@
-import type { Lens, LensContext } from '@murrabel/core/lens'
+import { isBlankBut, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { BucketUnit } from '@murrabel/core/measures'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
@@ -27,21 +27,10 @@ const wholeHours = (zone: string, at: number) => {
   return Number(minutes) === new Date(at).getUTCMinutes()
 }
 
-/** Whether the roll-ups hold everything this lens asks for. */
-function fromRollups(lens: Lens, zone: string, from: number): boolean {
-  return (
-    lens.unit === 'entries' &&
-    lens.state === 'any' &&
-    lens.givenTo === 'anybody' &&
-    // The roll-ups of mentions do not tell kinds apart.
-    (lens.watch === null || lens.kinds.length === 0) &&
-    lens.words === '' &&
-    lens.phrase === '' &&
-    lens.languages.length === 0 &&
-    [lens.group, lens.voice, lens.story, lens.aspect, lens.weekHour].every((part) => part === null) &&
-    wholeHours(zone, from)
-  )
-}
+/** Parts of a lens that roll-ups tell apart; those of mentions know no kinds, those of entries no watches. */
+const rolledParts = ['channels', 'places', 'sentiments', 'range', 'order'] as const
+const fromRollups = (lens: Lens, zone: string, from: number): boolean =>
+  isBlankBut(lens, [...rolledParts, lens.watch === null ? 'kinds' : 'watch']) && wholeHours(zone, from)
 
 /** Entries of a lens by local period and sentiment, between two instants. The lens's own time range is left aside. */
 export async function tide(db: Database, question: TideQuestion): Promise<TideRow[]> {

@@ -1,3 +1,4 @@
+import { DateTime } from 'luxon'
 import type { MoodCounts } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
@@ -9,56 +10,73 @@ export interface WatchPeriod extends MoodCounts {
   period: number
 }
 
-const dayMs = 86_400_000
-const moods = ['positive', 'neutral', 'negative', 'unread']
-  .map((mood) => `coalesce(sum(r.n) FILTER (WHERE r.sentiment = '${mood}'), 0) AS ${mood}`)
+export interface WatchPeriodsQuestion {
+  reader: Reader
+  /** Starts of the periods, rising, epoch milliseconds; each ends where the next begins. */
+  starts: readonly number[]
+  /** End of the last one, not included. */
+  end: number
+  /** Of the brand: its days are what is rolled up. */
+  zone: string
+  /** Only these watches; without it all of the brand. */
+  watches?: readonly number[]
+}
+
+const moods = ['positive', 'neutral', 'negative', 'unread'] as const
+const summed = moods.map((mood) => `sum(r.${mood})::int AS ${mood}`).join(', ')
+const byMood = moods
+  .map((mood) => `CASE WHEN h.sentiment = '${mood}' THEN h.n ELSE 0 END AS ${mood}`)
   .join(', ')
 
-/** Mentions of every watch of a brand by period and sentiment. */
-export async function watchPeriods(
-  db: Database,
-  { reader, starts, end }: { reader: Reader; starts: readonly number[]; end: number },
-): Promise<WatchPeriod[]> {
+/** Mentions of watches by period and sentiment; periods without any are left out. */
+export async function watchPeriods(db: Database, question: WatchPeriodsQuestion): Promise<WatchPeriod[]> {
+  const { reader, watches } = question
   const where = new Where()
-  const edges = `${where.bind(starts.map((at) => new Date(at)))}::timestamptz[]`
-  const watches = `SELECT id FROM watches WHERE brand_id = ${where.bind(reader.brandId)} AND deleted_at IS NULL`
-  const within = reader.profileIds || reader.placeIds ? hours : days
+  const only = watches ? ` AND id = ANY(${where.bind(watches)}::int[])` : ''
+  const asked = `SELECT id FROM watches WHERE brand_id = ${where.bind(reader.brandId)} AND deleted_at IS NULL${only}`
+  const rows = reader.profileIds || reader.placeIds ? hours(where, question) : days(where, question)
   return db.rows<WatchPeriod>(
-    `SELECT r.watch_id AS watch, width_bucket(r.at, ${edges}) - 1 AS period, ${moods}
-     FROM (${within(where, { reader, starts, end, watches })}) r GROUP BY 1, 2`,
+    `WITH asked AS MATERIALIZED (${asked})
+     SELECT r.watch_id AS watch, r.period, ${summed} FROM (${rows}) r GROUP BY 1, 2`,
     where.values,
   )
 }
 
-interface Within {
-  reader: Reader
-  starts: readonly number[]
-  end: number
-  watches: string
-}
+const instants = (where: Where, list: readonly number[]) =>
+  `${where.bind(list.map((at) => new Date(at)))}::timestamptz[]`
+/** Where parts of days are counted: the roll-ups, unless an edge divides an hour of theirs. */
+const parts = (edges: readonly number[]) =>
+  edges.every((at) => at % 3_600_000 === 0)
+    ? '(SELECT watch_id, hour AS at, profile_id, sentiment, n FROM mention_rollups)'
+    : '(SELECT watch_id, at, profile_id, sentiment, 1 AS n FROM mentions)'
 
-/** For readers of some profiles or places: hour by hour. */
-function hours(where: Where, { reader, starts, end, watches }: Within): string {
+/** For readers of some profiles or places. */
+function hours(where: Where, { reader, starts, end }: WatchPeriodsQuestion): string {
   const only = [
     ...(reader.profileIds ? [`AND h.profile_id = ANY(${where.bind(reader.profileIds)}::int[])`] : []),
     ...(reader.placeIds ? [`AND p.place_id = ANY(${where.bind(reader.placeIds)}::int[])`] : []),
   ].join(' ')
-  return `SELECT h.watch_id, h.hour AS at, h.sentiment, h.n FROM mention_rollups h JOIN profiles p ON p.id = h.profile_id
-    WHERE h.watch_id IN (${watches}) AND h.hour >= ${where.bind(new Date(starts[0]!))} AND h.hour < ${where.bind(new Date(end))} ${only}`
+  return `SELECT h.watch_id, width_bucket(h.at, ${instants(where, starts)}) - 1 AS period, ${byMood}
+    FROM ${parts([...starts, end])} h JOIN asked ON asked.id = h.watch_id JOIN profiles p ON p.id = h.profile_id
+    WHERE h.at >= ${where.bind(new Date(starts[0]!))} AND h.at < ${where.bind(new Date(end))} ${only}`
 }
 
-/** Day by day, and hour by hour only on the days (UTC) that an edge of a period divides. */
-function days(where: Where, { starts, end, watches }: Within): string {
-  const divided = [...starts, end]
-    .filter((at) => at % dayMs !== 0)
-    .map((at) => Math.floor(at / dayMs) * dayMs)
-  const split = `${where.bind([...new Set(divided)].map((at) => new Date(at).toISOString().slice(0, 10)))}::date[]`
-  const [from, to] = [where.bind(new Date(starts[0]!)), where.bind(new Date(end))]
-  return `SELECT d.watch_id, d.day::timestamp AT TIME ZONE 'UTC' AS at, d.sentiment, d.n FROM mention_days d
-    WHERE d.watch_id IN (${watches}) AND d.day >= (${from}::timestamptz AT TIME ZONE 'UTC')::date AND d.day <= (${to}::timestamptz AT TIME ZONE 'UTC')::date
-      AND d.day::timestamp AT TIME ZONE 'UTC' >= ${from}::timestamptz AND d.day::timestamp AT TIME ZONE 'UTC' < ${to}::timestamptz AND NOT d.day = ANY(${split})
-    UNION ALL
-    SELECT h.watch_id, h.hour, h.sentiment, h.n FROM unnest(${split}) AS s (day)
-    JOIN mention_rollups h ON h.hour >= s.day::timestamp AT TIME ZONE 'UTC' AND h.hour < (s.day + 1)::timestamp AT TIME ZONE 'UTC'
-    WHERE h.watch_id IN (${watches}) AND h.hour >= ${from}::timestamptz AND h.hour < ${to}::timestamptz`
+/** Day by day, and by the hour or the mention only on the days that an edge of a period divides. */
+function days(where: Where, { starts, end, zone }: WatchPeriodsQuestion): string {
+  const dayOf = (at: number) => DateTime.fromMillis(at, { zone }).startOf('day')
+  const dates = (list: readonly DateTime[]) => `${where.bind(list.map((day) => day.toISODate()))}::date[]`
+  const divided = [...starts, end].filter((at) => dayOf(at).toMillis() !== at).map(dayOf)
+  const begins = divided.map((day) => day.toMillis())
+  const ends = divided.map((day) => day.plus({ days: 1 }).toMillis())
+  const [first, last] = [dayOf(starts[0]!), dayOf(end)].map((day) => where.bind(day.toISODate()))
+  const whole = `SELECT d.watch_id, width_bucket(d.day, ${dates(starts.map(dayOf))}) - 1 AS period, ${moods.map((mood) => `d.${mood}`).join(', ')}
+    FROM asked JOIN mention_days d ON d.watch_id = asked.id
+    WHERE d.day >= ${first}::date AND d.day < ${last}::date AND d.day <> ALL(${dates(divided)})`
+  if (!divided.length) return whole
+  return `${whole} UNION ALL
+    SELECT asked.id, width_bucket(h.at, ${instants(where, starts)}) - 1, ${byMood}
+    FROM asked CROSS JOIN (SELECT DISTINCT * FROM unnest(${instants(where, begins)}, ${instants(where, ends)}) AS t (begin, stop)) part
+    CROSS JOIN LATERAL (SELECT * FROM ${parts([...starts, end, ...begins, ...ends])} r
+      WHERE r.watch_id = asked.id AND r.at >= part.begin AND r.at < part.stop
+      AND r.at >= ${where.bind(new Date(starts[0]!))} AND r.at < ${where.bind(new Date(end))} OFFSET 0) h`
 }
