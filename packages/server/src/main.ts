@@ -1,8 +1,13 @@
 import { readConfig } from './config.ts'
+import { knowTexts } from './services/watches/knowTexts.ts'
 import { start } from './start.ts'
 
 const server = await start(readConfig(process.env))
 if (server.address) console.log(`murrabel at ${server.context.config.publicAddress}`)
+if (server.address)
+  void knowTexts(server.context).catch((error: unknown) =>
+    server.context.log.warn({ err: error }, 'texts were not read ahead'),
+  )
 
 let stopping = false
 const stop = () => {

@@ -15,8 +15,23 @@ export function foldCase(piece: string): string {
     .normalize('NFKC')
 }
 
+/** Words of everyday length and what they fold to; emptied when full. Few words make up most of what is written. */
+const folded = new Map<string, string>()
+const foldedLimit = 20_000
+const foldedLength = 24
+
 /** `foldCase`, and accents taken off: `foldAccents('Café') === 'cafe'`. */
 export function foldAccents(piece: string): string {
+  if (piece.length > foldedLength) return withoutAccents(piece)
+  const known = folded.get(piece)
+  if (known !== undefined) return known
+  if (folded.size >= foldedLimit) folded.clear()
+  const fresh = withoutAccents(piece)
+  folded.set(piece, fresh)
+  return fresh
+}
+
+function withoutAccents(piece: string): string {
   if (ascii.test(piece)) return piece.toLowerCase()
   return foldCase(piece)
     .normalize('NFD')

@@ -23,13 +23,7 @@ const ending = /[.!?;:,…()[\]"“”«»—–|]/
 /** The words of a text in their order, as search and phrases see them: parts at apostrophes and signs are words of their own. */
 export function placedWords(text: string): PlacedWord[] {
   const words: PlacedWord[] = []
-  let position = 0
   let broken = false
-  const put = (word: string, start: number, end: number) => {
-    position += broken && words.length ? 2 : 1
-    broken = false
-    words.push({ word: cut(word), position, start, end })
-  }
   for (const { kind, start, end } of tokenise(text)) {
     if (words.length >= wordCount) break
     if (kind === 'punctuation' || kind === 'newline' || kind === 'emoticon') {
@@ -39,17 +33,31 @@ export function placedWords(text: string): PlacedWord[] {
     const raw = text.slice(start, end)
     if (kind === 'link' || kind === 'email') {
       // An address stands for itself: no phrase runs into it.
+      put(words, { word: foldAccents(raw), start, end, broken: true })
       broken = true
-      put(foldAccents(raw), start, end)
-      broken = true
-    } else if ((kind === 'word' || kind === 'number') && !inner.test(raw)) put(foldAccents(raw), start, end)
-    else
-      for (const part of raw.matchAll(/[^'’ʼ@#_]+/g)) {
-        const word = foldAccents(part[0])
-        if (word) put(word, start + part.index, start + part.index + part[0].length)
-      }
+      continue
+    }
+    if ((kind === 'word' || kind === 'number') && !inner.test(raw)) {
+      put(words, { word: foldAccents(raw), start, end, broken })
+      broken = false
+      continue
+    }
+    for (const part of raw.matchAll(/[^'’ʼ@#_]+/g)) {
+      const word = foldAccents(part[0])
+      if (!word) continue
+      put(words, { word, start: start + part.index, end: start + part.index + part[0].length, broken })
+      broken = false
+    }
   }
   return words
+}
+
+function put(
+  words: PlacedWord[],
+  { word, start, end, broken }: { word: string; start: number; end: number; broken: boolean },
+): void {
+  const last = words.length ? words[words.length - 1]!.position : 0
+  words.push({ word: cut(word), position: last + (broken && words.length ? 2 : 1), start, end })
 }
 
 /** Offsets of each place where the words of a phrase stand side by side. */

@@ -94,7 +94,7 @@ interface Scan {
   tokens: Token[]
   /** Up to here no `@` stands within reach, so no e-mail address can start: saves trying at every word. */
   nextAt: number
-  /** The same for the dot of a web address. */
+  /** The same for the dot of a web address, which something follows. */
   nextDot: number
 }
 
@@ -108,7 +108,9 @@ function mayBeEmail(scan: Scan, at: number): boolean {
 
 function mayBeLink(scan: Scan, at: number): boolean {
   if (scan.nextDot < at) {
-    const found = scan.text.indexOf('.', at)
+    let found = scan.text.indexOf('.', at)
+    // The full stop of a sentence has a space or nothing behind it.
+    while (found >= 0 && !(scan.text.charCodeAt(found + 1) > 0x20)) found = scan.text.indexOf('.', found + 1)
     scan.nextDot = found < 0 ? Infinity : found
   }
   if (scan.nextDot - at <= 63) return true

@@ -1,6 +1,6 @@
 import { tellingNumbered, WordNumbers, type NumberedDoc } from '@murrabel/core/phrases'
 import { placedWords } from '@murrabel/core/text'
-import type { PhrasesFound, PhrasesQuestion, TextQuery } from './textMessages.ts'
+import type { Known, KnowQuestion, PhrasesFound, PhrasesQuestion, TextQuery } from './textMessages.ts'
 
 interface TextRow {
   id: number
@@ -29,14 +29,27 @@ function numbered(rows: readonly TextRow[]): NumberedDoc[] {
   })
 }
 
+interface Side {
+  rows: TextRow[]
+  docs: NumberedDoc[]
+}
+
+/** Numbers texts before anybody asks. */
+export async function knowTexts(read: Read, { texts }: KnowQuestion): Promise<Known> {
+  return { texts: numbered(await read<TextRow>(texts)).length }
+}
+
 /** The phrases of the foreground against the background, and its entries ranked by them. */
 export async function findPhrases(read: Read, question: PhrasesQuestion): Promise<PhrasesFound> {
-  const [frontRows, backRows] = await Promise.all([
-    read<TextRow>(question.front),
-    read<TextRow>(question.back),
-  ])
-  const front = numbered(frontRows)
-  const back = numbered(backRows)
+  // One side is numbered while the database still reads the other.
+  const reading = [question.front, question.back].map(async (query) => {
+    const rows = await read<TextRow>(query)
+    return { rows, docs: numbered(rows) }
+  })
+  const [{ rows: frontRows, docs: front }, { rows: backRows, docs: back }] = (await Promise.all(reading)) as [
+    Side,
+    Side,
+  ]
   const phrases = tellingNumbered({ docs: front, ids: frontRows.map((r) => r.id) }, { docs: back }, numbers, {
     limit: question.limit,
     without: question.without,

@@ -86,9 +86,22 @@ export interface LessonsFound extends Learning {
   contradicting: number
 }
 
-export type TextQuestion = PhrasesQuestion | TunerQuestion | LessonsQuestion
-export type TextAnswer<Q extends TextQuestion> = Q extends PhrasesQuestion
-  ? PhrasesFound
-  : Q extends TunerQuestion
-    ? TunerFound
-    : LessonsFound
+/** Reads texts ahead of the first question about their phrases. */
+export interface KnowQuestion {
+  kind: 'know'
+  /** Rows of id and text. */
+  texts: TextQuery
+}
+
+export interface Known {
+  texts: number
+}
+
+export type TextQuestion = PhrasesQuestion | TunerQuestion | LessonsQuestion | KnowQuestion
+interface Answers {
+  phrases: PhrasesFound
+  tuner: TunerFound
+  lessons: LessonsFound
+  know: Known
+}
+export type TextAnswer<Q extends TextQuestion> = Answers[Q['kind']]

@@ -1,6 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import pg from 'pg'
-import { findPhrases } from './findPhrases.ts'
+import { findPhrases, knowTexts } from './findPhrases.ts'
 import { learnLessons } from './learnLessons.ts'
 import { tuneWatch } from './tuneWatch.ts'
 import type { TextQuery, TextQuestion } from './textMessages.ts'
@@ -27,6 +27,8 @@ function answerOf(question: TextQuestion) {
       return tuneWatch(read, question)
     case 'lessons':
       return learnLessons(read, question)
+    case 'know':
+      return knowTexts(read, question)
   }
 }
 

@@ -18,6 +18,7 @@ import type {
   WatchesFile,
   WatchGroupAnswer,
 } from '@murrabel/contract'
+import { knowTexts } from '../../src/services/watches/knowTexts.ts'
 import { until } from '../support/until.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
@@ -232,6 +233,17 @@ describe('what is said', () => {
       expect(
         (await get<CountAnswer>(`/api/entries/count?${lens}&phrase=${encodeURIComponent(phrase)}`)).count,
       ).toBe(count)
+  })
+  test('texts are read ahead, all of them, without another answer for it', async () => {
+    const phrases = () =>
+      get<PhrasesAnswer>(`/api/watching/phrases?unit=entries&watch=${petrel.id}&time=last-28`)
+    const before = await phrases()
+    const context = world.server.context
+    // A worker that ended, for whatever reason, is started again by the next question.
+    await context.textWorker.stop()
+    const { count } = await get<CountAnswer>('/api/entries/count?unit=entries&time=all')
+    expect(await knowTexts(context)).toBe(count)
+    expect(await phrases()).toEqual(before)
   })
   test('the most telling come first when asked for, and page by page all of them', async () => {
     const lens = `unit=entries&watch=${petrel.id}&time=last-28&order=telling`

@@ -3,6 +3,9 @@ import type { TextQuery } from '../../workers/textMessages.ts'
 import type { LensQuestion } from './lensSlices.ts'
 import { lensWhere } from './lensWhere.ts'
 
+/** A text as phrases are counted in it: the title is a paragraph of its own. */
+const wholeText = `CASE WHEN e.title IS NULL THEN e.text ELSE e.title || E'\\n\\n' || e.text END AS text`
+
 /**
  * The question for a lens's texts, the newest first: to be asked by the worker that counts them.
  *
@@ -24,8 +27,14 @@ export function lensTexts(
     )
   const at = lens.watch === null ? 'e.at' : 'm.at'
   return {
-    sql: `SELECT e.id, CASE WHEN e.title IS NULL THEN e.text ELSE e.title || E'\\n\\n' || e.text END AS text, e.sentiment
+    sql: `SELECT e.id, ${wholeText}, e.sentiment
       FROM ${from} WHERE ${where.toString()} ORDER BY ${at} DESC, e.id DESC LIMIT ${where.bind(limit)}`,
     values: where.values,
   }
 }
+
+/** The question for a brand's newest texts, a stretch of them at a time. */
+export const newestTexts = (brandId: number, stretch: { from: number; limit: number }): TextQuery => ({
+  sql: `SELECT e.id, ${wholeText} FROM entries e WHERE e.brand_id = $1 AND e.direction = 'in' ORDER BY e.at DESC, e.id DESC OFFSET $2 LIMIT $3`,
+  values: [brandId, stretch.from, stretch.limit],
+})
