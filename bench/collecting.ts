@@ -80,11 +80,11 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
   const began = performance.now()
   await jobs.collect(ids)
   for (;;) {
-    const open = await db.one<{ n: number }>(
-      `SELECT (SELECT count(*) FROM profiles WHERE status <> 'connected') + (SELECT count(*) FROM entries WHERE analysed_at IS NULL) AS n`,
+    const open = await db.one<{ some: boolean }>(
+      `SELECT EXISTS (SELECT 1 FROM profiles WHERE status <> 'connected') OR EXISTS (SELECT 1 FROM entries WHERE analysed_at IS NULL) AS some`,
     )
-    if (open?.n === 0) break
-    await new Promise((resolve) => setTimeout(resolve, 50))
+    if (!open?.some) break
+    await new Promise((resolve) => setTimeout(resolve, 100))
   }
   const seconds = (performance.now() - began) / 1000
   const stored = await db.one<{ n: number }>('SELECT count(*) AS n FROM entries')

@@ -34,6 +34,7 @@ function spansOn(day: DateTime, { week, closedDays }: BusinessHours): { from: nu
  * @returns epoch milliseconds; the plain sum when the place opens at no time within the next 400 days
  */
 export function addBusinessMinutes(from: number, minutes: number, hours: BusinessHours): number {
+  if (!hours.week && !hours.closedDays.length) return from + minutes * minute
   let left = minutes * minute
   let day = DateTime.fromMillis(from, { zone: hours.zone }).startOf('day')
   for (let i = 0; i < 400; i++) {

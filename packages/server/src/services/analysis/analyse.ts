@@ -1,7 +1,7 @@
 import { loadLanguages } from '@murrabel/core/text'
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
-import { hoursOf, refreshThreads } from '../threads/refresh.ts'
+import { hoursOf, leadsOf, refreshThreads } from '../threads/refresh.ts'
 import { readEntry, storedSpans, tsvectorText, type EntryReading, type ReadableEntry } from './readEntry.ts'
 import { storedPrint, StoryShelf } from './storyShelf.ts'
 import { TeachingBook } from './teachingBook.ts'
@@ -124,7 +124,7 @@ async function store(db: Database, reads: readonly Read[], at: Date, tx: Tx): Pr
   await db.rows(
     `UPDATE entries e SET language = n.language, sentiment = CASE WHEN e.corrected_by IS NULL THEN n.sentiment ELSE e.sentiment END,
        score = n.score, confidence = n.confidence, spans = n.spans, search = n.search::tsvector, print = n.print,
-       story_id = coalesce(n.story, CASE WHEN e.story_id = e.id THEN e.id END), analysed_at = $1
+       story_id = coalesce(n.story, CASE WHEN e.story_id = e.id THEN e.id END), lead = (e.id = ANY($11::bigint[])), analysed_at = $1
      FROM unnest($2::bigint[], $3::text[], $4::text[], $5::real[], $6::real[], $7::jsonb[], $8::text[], $9::bigint[], $10::bigint[])
        AS n (id, language, sentiment, score, confidence, spans, search, print, story) WHERE e.id = n.id`,
     [
@@ -138,6 +138,7 @@ async function store(db: Database, reads: readonly Read[], at: Date, tx: Tx): Pr
       reads.map((r) => tsvectorText(r.words)),
       reads.map((r) => storedPrint(r.print)),
       reads.map((r) => r.story),
+      await leadsOf(db, [...new Set(reads.map((r) => r.entry.threadId))], tx),
     ],
     tx,
   )

@@ -75,6 +75,17 @@ const factsSql = `
       AND (f.last_out IS NULL OR f.last_out < f.first_in OR e.at > f.last_out)) w ON true
   WHERE t.id = ANY($1::bigint[]) ORDER BY t.id`
 
+/** Ids of the latest incoming entries of these threads: written with what was read, a row is not written twice. */
+export async function leadsOf(db: Database, threads: readonly number[], tx: Tx): Promise<number[]> {
+  const rows = await db.rows<{ id: number }>(
+    `SELECT l.id FROM unnest($1::bigint[]) AS t (id)
+     CROSS JOIN LATERAL (SELECT e.id FROM entries e WHERE e.thread_id = t.id AND e.direction <> 'out' ORDER BY e.at DESC, e.id DESC LIMIT 1) l`,
+    [threads],
+    tx,
+  )
+  return rows.map(({ id }) => id)
+}
+
 /** Brings lead, state, due time and order of threads up to date after entries arrived or were read anew. */
 export async function refreshThreads(
   db: Database,
