@@ -133,7 +133,7 @@ async function run(what: 'try' | 'save', work: () => Promise<void>): Promise<voi
 const tryIt = () =>
   run('try', async () => {
     const asked = question.value
-    trial.value = await call(routes.tryAlert, { body: asked as never })
+    trial.value = await call(routes.tryAlert, { body: asked })
     tried.value = JSON.stringify(asked)
   })
 const usualName = computed(() => `${subjectName.value}: ${t(`alerts.kind.${draft.kind}`)}`)

@@ -12,12 +12,13 @@ const emit = defineEmits<{ saved: [] }>()
 const { t } = useTexts()
 const brand = useBrand()
 const parts = ['nicknames', 'people', 'products', 'rivals', 'links'] as const
-const lists = reactive(
-  Object.fromEntries(parts.map((part) => [part, [] as { text: string }[]])) as Record<
-    (typeof parts)[number],
-    { text: string }[]
-  >,
-)
+const lists = reactive<Record<(typeof parts)[number], { text: string }[]>>({
+  nicknames: [],
+  people: [],
+  products: [],
+  rivals: [],
+  links: [],
+})
 const proposed = ref<ProposedWatch[] | null>(null)
 const chosen = ref<number[]>([])
 const problem = ref<CallProblem | null>(null)
@@ -37,9 +38,14 @@ async function run(work: () => Promise<void>): Promise<void> {
 }
 const propose = () =>
   run(async () => {
-    const body = Object.fromEntries(
-      parts.map((part) => [part, lists[part].map((term) => term.text)]),
-    ) as unknown as Record<(typeof parts)[number], string[]>
+    const texts = (part: (typeof parts)[number]) => lists[part].map(({ text }) => text)
+    const body = {
+      nicknames: texts('nicknames'),
+      people: texts('people'),
+      products: texts('products'),
+      rivals: texts('rivals'),
+      links: texts('links'),
+    }
     const answer = await call(routes.proposeWatches, { body })
     proposed.value = answer
     const have = new Set(brand.watches.map((w) => w.name.toLowerCase()))

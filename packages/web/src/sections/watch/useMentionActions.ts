@@ -59,53 +59,70 @@ export function useMentionActions({
       })
   }
 
-  const finish = (rows: readonly EntryRow[]) =>
-    attempt(async () => {
-      const threads = [...new Set(rows.filter((row) => row.state !== 'done').map((row) => row.threadId))]
-      const done: { thread: number; event: number }[] = []
-      for (const thread of threads) {
-        const { eventId } = await call(routes.threadEvent, {
-          params: { id: thread },
-          body: { kind: 'finish' } as never,
-        })
-        if (eventId) done.push({ thread, event: eventId })
+  /**
+   * Does the same on every thread of some rows, one after the other, and tells what was done with its way back, also when
+   * a refusal ends it half way.
+   */
+  async function onThreads(
+    rows: readonly EntryRow[],
+    act: (thread: number) => Promise<{ eventId: number | null }>,
+    {
+      part,
+      before,
+      text,
+    }: {
+      /** What a row shows then, and what it showed before. */
+      part: Partial<EntryRow>
+      before: (row: EntryRow) => Partial<EntryRow>
+      text: (threads: number) => string
+    },
+  ): Promise<void> {
+    const done: { thread: number; event: number | null }[] = []
+    let problem = ''
+    for (const thread of new Set(rows.map((row) => row.threadId)))
+      try {
+        done.push({ thread, event: (await act(thread)).eventId })
+      } catch (error) {
+        if (!(error instanceof CallProblem)) throw error
+        problem = error.problem.detail
+        break
       }
-      changed(
-        rows.map((row) => row.id),
-        { state: 'done' },
-      )
-      undo.tell({
-        text: t('watch.list.finished', { n: done.length }),
-        undo: () =>
-          attempt(async () => {
-            for (const { thread, event } of done) await call(routes.undo, { params: { id: thread, event } })
-            changed(
-              rows.map((row) => row.id),
-              { state: 'open' },
-            )
-          }),
-      })
+    if (!done.length) {
+      if (problem) undo.tell({ text: problem, problem: true })
+      return
+    }
+    const touched = rows.filter((row) => done.some(({ thread }) => thread === row.threadId))
+    changed(
+      touched.map((row) => row.id),
+      part,
+    )
+    undo.tell({
+      text: [text(done.length), problem].filter(Boolean).join(' '),
+      undo: () =>
+        attempt(async () => {
+          for (const { thread, event } of done)
+            if (event) await call(routes.undo, { params: { id: thread, event } })
+          for (const row of touched) changed([row.id], before(row))
+        }),
     })
+  }
+
+  const finish = (rows: readonly EntryRow[]) =>
+    onThreads(
+      rows.filter((row) => row.state !== 'done'),
+      (id) => call(routes.threadEvent, { params: { id }, body: { kind: 'finish' } }),
+      {
+        part: { state: 'done' },
+        before: ({ state }) => ({ state }),
+        text: (n) => t('watch.list.finished', { n }),
+      },
+    )
 
   const give = (rows: readonly EntryRow[], to: number) =>
-    attempt(async () => {
-      const threads = [...new Set(rows.map((row) => row.threadId))]
-      const done: { thread: number; event: number }[] = []
-      for (const thread of threads) {
-        const { eventId } = await call(routes.give, { params: { id: thread }, body: { to } })
-        if (eventId) done.push({ thread, event: eventId })
-      }
-      changed(
-        rows.map((row) => row.id),
-        { givenTo: to },
-      )
-      undo.tell({
-        text: t('watch.list.given', { n: threads.length, name: brand.colleagueName(to) }),
-        undo: () =>
-          attempt(async () => {
-            for (const { thread, event } of done) await call(routes.undo, { params: { id: thread, event } })
-          }),
-      })
+    onThreads(rows, (id) => call(routes.give, { params: { id }, body: { to } }), {
+      part: { givenTo: to },
+      before: ({ givenTo }) => ({ givenTo }),
+      text: (n) => t('watch.list.given', { n, name: brand.colleagueName(to) }),
     })
 
   /** Leaves a voice out of a watch: what it said before goes from its mentions as well. */
@@ -113,7 +130,7 @@ export function useMentionActions({
     attempt(async () => {
       const voices = watch.query.voices ?? { only: [], without: [] }
       const put = (query: WatchAnswer['query']) =>
-        call(routes.updateWatch, { params: { id: watch.id }, body: { name: watch.name, query } as never })
+        call(routes.updateWatch, { params: { id: watch.id }, body: { name: watch.name, query } })
       await put({ ...watch.query, voices: { ...voices, without: [...voices.without, name] } })
       await brand.reloadWatches()
       undo.tell({
