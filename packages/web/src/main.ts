@@ -1,5 +1,6 @@
 import '@fontsource-variable/source-sans-3'
 import '@fontsource-variable/source-serif-4'
+import '@fontsource-variable/noto-emoji'
 import './styles/tokens.css'
 import './styles/base.css'
 import { createPinia } from 'pinia'

@@ -412,7 +412,7 @@ describe('a comparison', () => {
   test('says what is sure, and what cannot be said', async () => {
     const { html, body } = await page()
     const sides = html.findAll('[data-test="side"]').map((s) => s.text().replace(/\s+/g, ' '))
-    expect(sides[0]).toContain('344 Mentions')
+    expect(sides[0]).toContain('344 mentions')
     expect(sides[0]).toContain('12.3 a day')
     expect(body()).toContain('20.24 times as many, sure')
     expect(body()).toContain('sentiment cannot be compared')

@@ -1,5 +1,5 @@
 import { placedWords, type PlacedWord } from '../text/index.ts'
-import { isStopWord } from './stopWords.ts'
+import { isStopWord, saysNothingAlone } from './stopWords.ts'
 
 export interface PhraseDoc {
   id: number
@@ -128,13 +128,13 @@ function count(
   return tally
 }
 
-/** A phrase worth showing begins and ends with a word that says something; a single word of one letter says nothing. */
+/** A phrase worth showing begins and ends with a word that says something; a single letter, number or verb of saying says nothing. */
 export function isTelling(words: readonly string[]): boolean {
   const first = words[0]!
   const last = words[words.length - 1]!
   if (isStopWord(last) || opensPhrase.has(last) || (isStopWord(first) && !opensPhrase.has(first)))
     return false
-  return words.length > 1 || (first.length > 1 && !/^\d+$/.test(first))
+  return words.length > 1 || (first.length > 1 && !/^\d+$/.test(first) && !saysNothingAlone(first))
 }
 
 /** Little words that turn what follows: "not sailing", "nobody told", "no refund", "too late", "so kind". */

@@ -3,7 +3,7 @@ import { foldAccents } from '../text/index.ts'
 
 /** Parts that our own splitting at apostrophes leaves: "don't" is "don" and "t". */
 const parts =
-  's t d m ll ve re don doesn didn isn wasn weren couldn wouldn shouldn hasn haven won l qu j n c est'.split(
+  's t d m ll ve re don doesn didn isn wasn weren couldn wouldn shouldn hasn haven won l qu j n c est quelqu jusqu lorsqu puisqu quoiqu aujourd hui'.split(
     ' ',
   )
 /** Words the published list has not, and which say nothing by themselves. */
@@ -23,3 +23,13 @@ const stopWords = new Set(
 
 /** Whether a folded word only holds sentences together, in any of the languages that are read. */
 export const isStopWord = (word: string) => stopWords.has(word)
+
+/** Verbs of saying: they tell something only with what is said. */
+const saying = new Set(
+  'say says said saying tell tells telling told ask asks asked asking dit dire disent dice dicen decir sagt sagen'.split(
+    ' ',
+  ),
+)
+
+/** Whether a folded word that is no stop word says nothing when it stands alone. */
+export const saysNothingAlone = (word: string) => saying.has(word)

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { Feed } from 'feed'
 import { blankLens, type Lens } from '@murrabel/core/lens'
+import { shortened } from '@murrabel/core/text'
 import type { FeedAddresses } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { readerOfMember } from '../../access/sessions.ts'
@@ -126,7 +127,7 @@ async function mentionFeed(
   for (const row of rows)
     feed.addItem({
       id: `urn:murrabel:entry:${row.id}`,
-      title: safe(row.title ?? row.text.slice(0, 80)),
+      title: safe(row.title ?? shortened(row.text, 80)),
       link:
         row.url ?? `${config.publicAddress}/inbox/${row.threadId}?state=any&given=anybody&kind=all&time=all`,
       date: new Date(row.at),

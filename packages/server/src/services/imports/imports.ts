@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto'
+import { shortened } from '@murrabel/core/text'
 import type { FeedPreview, ImportAnswer, ImportReviewsDraft } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { FeedError, itemOfEntry, parseFeed, type CollectedItem } from '../../connectors/index.ts'
@@ -66,7 +67,7 @@ export function previewFeed(document: string): FeedPreview {
     entries: entries.length,
     undated: entries.filter((entry) => entry.at === null).length,
     sample: entries.slice(0, 5).map((entry) => ({
-      title: entry.title || entry.text.slice(0, 80),
+      title: entry.title || shortened(entry.text, 80),
       at: entry.at === null ? null : new Date(entry.at).toISOString(),
     })),
   }
@@ -90,7 +91,7 @@ export async function importFeed(
             line: i + 1,
             field: 'at',
             reason: 'the article has no date; today was put in its place',
-            value: entry.title.slice(0, 80),
+            value: shortened(entry.title, 80),
           },
         ]
       : [],

@@ -1,6 +1,6 @@
 import { findSpikes, type Spike } from '@murrabel/core/measures'
 import { weekHourOf, type Lens, type LensContext } from '@murrabel/core/lens'
-import { joinTitle } from '@murrabel/core/text'
+import { shortened } from '@murrabel/core/text'
 import type { SpikeAnswer, SpikesAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -109,7 +109,7 @@ async function explain(
     })),
     stories: stories.map(({ id, title, text, copies }) => ({
       id,
-      title: joinTitle(title, text).slice(0, 120),
+      title: title ?? shortened(text, 110),
       copies,
     })),
   }

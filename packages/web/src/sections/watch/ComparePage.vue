@@ -140,7 +140,7 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
         <section v-for="(side, i) in [answer.one, answer.two]" :key="i" :class="`side${i}`" data-test="side">
           <h3>{{ names[i] }}</h3>
           <p>
-            <b>{{ number(side.total) }}</b> {{ t('watch.mentions') }}
+            <b>{{ t('lens.count.entries', { n: number(side.total) }, side.total) }}</b>
             <span class="soft">{{ t('watch.form.aDay', { n: (side.total / side.days).toFixed(1) }) }}</span>
           </p>
           <p v-if="side.net">

@@ -225,7 +225,11 @@ dd :deep(.mention) {
   color: var(--ink);
 }
 small {
+  white-space: nowrap;
   font: 12px var(--sans);
   color: var(--ink-soft);
+}
+.story + small {
+  margin-left: 8px;
 }
 </style>

@@ -11,6 +11,7 @@ import {
   type VoiceOrder,
 } from '@murrabel/contract'
 import type { Lens } from '@murrabel/core/lens'
+import { shortened } from '@murrabel/core/text'
 import { call, CallProblem } from '../../api/call.ts'
 import { useAsked } from '../../composables/useAsked.ts'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -166,7 +167,7 @@ const felt = (voice: VoiceAnswer) =>
             >
               {{
                 voice.standing ? t(`watch.voices.standings.${voice.standing}`) : t('watch.voices.noStanding')
-              }}<template v-if="voice.note"> · {{ voice.note.slice(0, 24) }}</template>
+              }}<template v-if="voice.note"> · {{ shortened(voice.note, 24) }}</template>
             </button>
           </td>
         </tr>
