@@ -3,5 +3,8 @@ import base from './vite.config.ts'
 
 export default mergeConfig(
   base,
-  defineProject({ test: { name: 'web', environment: 'happy-dom', include: ['test/**/*.test.ts'] } }),
+  defineProject({
+    // Whole pages are mounted; on a busy machine that takes its time.
+    test: { name: 'web', environment: 'happy-dom', include: ['test/**/*.test.ts'], testTimeout: 20_000 },
+  }),
 )
