@@ -1,8 +1,7 @@
 import type { alerts as english } from '../en/alerts.ts'
-import type { Some } from '../some.ts'
 
 /** Texts of alerts and of the bell, French. */
-export const alerts: Some<typeof english> = {
+export const alerts: typeof english = {
   title: 'Alertes',
   intro:
     "Une alerte avertit quand quelque chose arrive sous une veille ou une vue. Elle est essayée sur le passé avant d'être enregistrée.",

@@ -1,8 +1,7 @@
 import type { watch as english } from '../en/watch.ts'
-import type { Some } from '../some.ts'
 
 /** Texts of the section Watch, French. */
-export const watch: Some<typeof english> = {
+export const watch: typeof english = {
   watches: 'Veilles',
   new: 'Nouvelle veille',
   newGroup: 'Nouveau groupe',

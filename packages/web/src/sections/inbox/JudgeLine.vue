@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useI18n } from 'vue-i18n'
 import type { ThreadEntry } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
 const { entry, may } = defineProps<{ entry: ThreadEntry; may: boolean }>()
 const emit = defineEmits<{ judge: [label: 'positive' | 'neutral' | 'negative' | null] }>()
-const { t } = useI18n()
+const { t, languageName } = useTexts()
 const labels = [
   ['negative', '-'],
   ['neutral', '0'],
@@ -46,7 +46,7 @@ const text = computed(() => {
       </button>
     </template>
     <span v-if="entry.language && entry.language !== 'und'" class="language">{{
-      t('inbox.language', { l: entry.language })
+      t('inbox.language', { l: languageName(entry.language) })
     }}</span>
   </div>
 </template>

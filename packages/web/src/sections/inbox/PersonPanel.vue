@@ -6,11 +6,11 @@ import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
 const { thread } = defineProps<{ thread: ThreadAnswer }>()
-const { t, when, day, span, exact } = useTexts()
+const { t, when, day, span, exact, number } = useTexts()
 
 function partText({ name, amount }: UrgencyPart): string {
   const isTime = name === 'pastDue' || name === 'nearDue'
-  return t(`inbox.part.${name}`, isTime ? { t: span(amount) } : { n: amount })
+  return t(`inbox.part.${name}`, isTime ? { t: span(amount) } : { n: number(amount) }, isTime ? 1 : amount)
 }
 const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
   [t(`inbox.event.${kind}`), by, when(at)].filter(Boolean).join(', ')

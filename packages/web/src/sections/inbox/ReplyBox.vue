@@ -139,9 +139,13 @@ textarea {
 .actions {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: 6px;
   align-items: center;
   margin-top: 8px;
+}
+.actions .button,
+.actions :deep(.button) {
+  padding: 5px 8px;
 }
 .size {
   margin-left: auto;

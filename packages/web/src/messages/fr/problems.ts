@@ -1,0 +1,56 @@
+import type { ErrorCode } from '@murrabel/contract'
+
+/** What the server refuses, French: the English stands in its own catalogue. */
+export const problems: Record<ErrorCode, string> = {
+  invalid:
+    "Une partie de ce qui a été donné ne peut servir. Rien n'a changé ; corrigez les champs nommés ici et envoyez de nouveau.",
+  signInFailed: "L'adresse e-mail et le mot de passe ne vont pas ensemble. Vérifiez les deux et réessayez.",
+  notSignedIn:
+    "Vous n'êtes pas connecté, ou votre session est finie. Connectez-vous de nouveau ; ce que vous avez écrit est encore ici.",
+  notAllowed:
+    "Votre rôle ne le permet pas. Rien n'a changé ; demandez à un propriétaire ou à un responsable.",
+  foreignOrigin: "La demande venait d'un autre site et a été refusée. Rien n'a changé.",
+  notFound: "Ceci n'est pas ici, ou ne vous est pas ouvert. Cela a peut-être été supprimé.",
+  tooMany: "Trop d'essais en peu de temps. Attendez une minute et réessayez.",
+  tooLarge:
+    "Le fichier est plus grand que ce qui peut être pris. Rien n'a été gardé ; envoyez-le en parties.",
+  unreadableBody: "La demande n'a pas pu être lue : son contenu n'est pas valable. Rien n'a changé.",
+  lensUnknown: "L'adresse contient une vue illisible. Les parties nommées ici n'ont pas été comprises.",
+  replyTooLong:
+    "La réponse est plus longue que ce canal ne le permet. Elle n'est pas partie ; raccourcissez-la.",
+  threadChanged:
+    "Un collègue a agi sur ce fil pendant que vous écriviez. Rien n'est parti ; votre texte est gardé. Regardez le fil, puis envoyez de nouveau.",
+  replyNotPossible: "Ce canal ne prend pas de réponse ici. Rien n'est parti.",
+  alreadySent: 'Cette réponse est déjà partie et ne peut plus être rappelée.',
+  undoTooLate:
+    "Quelque chose de plus récent s'est passé sur ce fil : ceci ne peut plus être annulé. Rien n'a changé.",
+  profileBroken: "La clé de ce profil a expiré. Rien n'est perdu ; renouvelez-la sous Réglages, Profils.",
+  oauthRefused:
+    "Le réseau n'a pas donné accès. Aucun profil n'a été connecté ; recommencez sous Réglages, Profils.",
+  oauthState:
+    "Cette réponse n'appartient à aucune connexion que vous avez commencée, ou elle a plus de dix minutes. Recommencez sous Réglages, Profils.",
+  networkUnknown: "Il n'y a pas de réseau de ce nom ici.",
+  networkDown: "Le réseau ne répond pas. Rien n'est perdu ; réessayez dans une minute.",
+  publicProfile:
+    "Cette adresse ne peut être lue comme un profil public. Rien n'a été ajouté ; la raison est dite au champ.",
+  rateLimited: "Le réseau nous demande d'attendre. Le travail continue de lui-même.",
+  feedUnreadable:
+    "Ce qui est à cette adresse n'est ni RSS, ni Atom, ni JSON Feed. Rien n'a été ajouté ; vérifiez l'adresse.",
+  feedTooLarge: "Ce fil dépasse 10 Mo et n'a pas été lu. Demandez-en un plus court à celui qui le publie.",
+  feedAddress: 'Cette adresse ne peut servir : seules les adresses publiques en http et https sont relevées.',
+  feedNotFetched:
+    "Le fil n'a pas pu être relevé. Rien n'a été ajouté ; vérifiez l'adresse, ou réessayez plus tard.",
+  signatureWrong: "La signature de cet envoi est fausse ou trop ancienne. Il n'a pas été pris.",
+  csvUnreadable: "Le fichier n'est pas un tableau d'avis lisible. Rien n'a été ajouté.",
+  sameThing:
+    "Ceci compare une chose à elle-même : il n'y a rien à voir. Choisissez une autre veille ou un autre temps.",
+  watchesUnreadable:
+    "Le fichier ne contient pas de veilles lisibles. Rien n'a été ajouté ; choisissez un fichier exporté d'ici.",
+  opmlUnreadable:
+    "Le fichier n'est pas une liste de fils (OPML) lisible. Rien n'a été ajouté ; vérifiez le fichier.",
+  alertTooOften:
+    "Cette alerte vous préviendrait trop souvent pour être utile. Elle n'a pas été enregistrée ; choisissez une condition plus rare ou un silence plus long.",
+  running: 'Ceci est déjà en cours. Attendez que ce soit fini.',
+  broken:
+    "Le serveur a rencontré une faute et l'a notée. Rien de ce que vous avez écrit n'est perdu ; réessayez, et dites-nous le numéro ci-dessous si cela persiste.",
+}
