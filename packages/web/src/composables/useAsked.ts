@@ -20,7 +20,12 @@ export function useAsked<Answer>(route: Route<undefined, Answer>, question: Ref<
     const mine = ++run
     abort.abort()
     abort = new AbortController()
-    if (!query) return
+    if (!query) {
+      loading.value = false
+      answer.value = null
+      problem.value = null
+      return
+    }
     loading.value = true
     try {
       const fresh = await call(route, { query, signal: abort.signal })

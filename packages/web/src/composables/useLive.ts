@@ -4,15 +4,29 @@ import { routes, type LiveEvent } from '@murrabel/contract'
 type Listener = (event: LiveEvent) => void
 const listeners = new Set<Listener>()
 let source: EventSource | null = null
+let lost = false
+/** What may have happened while nothing was heard: anything, on any thread. */
+const missed: LiveEvent[] = [
+  { kind: 'entries', threads: [], count: 0 },
+  { kind: 'profiles' },
+  { kind: 'watches' },
+  { kind: 'teaching' },
+  { kind: 'alerts' },
+]
 
+function tell(event: LiveEvent): void {
+  for (const listener of listeners) listener(event)
+}
 function open(): void {
   if (source) return
   source = new EventSource(routes.live.path)
-  source.onmessage = ({ data }) => {
-    const event = JSON.parse(String(data)) as LiveEvent
-    for (const listener of listeners) listener(event)
+  source.onmessage = ({ data }) => tell(JSON.parse(String(data)) as LiveEvent)
+  source.onopen = () => {
+    if (lost) missed.forEach(tell)
+    lost = false
   }
   source.onerror = () => {
+    lost = true
     // The browser tries again by itself, unless the server said no.
     if (source?.readyState === EventSource.CLOSED) {
       source = null
@@ -26,7 +40,7 @@ function close(): void {
   source = null
 }
 
-/** Server-sent events of the brand; one connection however many listen. */
+/** Server-sent events of the brand; one connection however many listen. After a loss everybody looks again. */
 export function useLive(on: Listener): void {
   onMounted(() => {
     listeners.add(on)

@@ -1,8 +1,10 @@
 import type { MoodCounts } from '@murrabel/contract'
 
 /** A share of -1 to 1 in points of a hundred, with a true minus. */
-export const points = (value: number) =>
-  `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(Math.round(value * 100))}`
+export function points(value: number): string {
+  const whole = Math.round(value * 100)
+  return `${whole < 0 ? '−' : whole > 0 ? '+' : ''}${Math.abs(whole)}`
+}
 
 /** A share of 0 to 1 in percent. */
 export const percent = (value: number) => `${Math.round(value * 100)}%`
