@@ -24,15 +24,15 @@ export async function loadEntries(db: Database, count: number): Promise<void> {
   )
   const threads = Math.floor(count / 1.5)
   await db.rows(
-    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, given_to, last_at, due_at, pressing_at)
-     SELECT 1, p.id, p.place_id, 't' || n, (ARRAY['done','done','done','done','done','done','waiting','open'])[1 + n % 8], CASE WHEN n % 5 = 0 THEN 1 END, at, at + interval '4 hours', at + interval '4 hours' - (n % 90) * interval '3 minutes'
+    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, given_to, due_at, pressing_at)
+     SELECT 1, p.id, p.place_id, 't' || n, (ARRAY['done','done','done','done','done','done','waiting','open'])[1 + n % 8], CASE WHEN n % 5 = 0 THEN 1 END, at + interval '4 hours', at + interval '4 hours' - (n % 90) * interval '3 minutes'
      FROM (SELECT n, now() - (n::bigint * 7919 % $1::bigint)::float8 / $1::bigint * interval '365 days' AS at FROM generate_series(1, $1::int) n) g JOIN profiles p ON p.outside_id = 'p' || (1 + g.n % 8)`,
     [threads],
   )
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at)
      SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % 20000), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
-       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.last_at - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, x.search, now()
+       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.due_at - interval '4 hours' - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, x.search, now()
      FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, 2) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000 WHERE k = 1 OR t.id % 2 = 0`,
   )
   await db.rows(

@@ -2,7 +2,13 @@ import { createPinia, setActivePinia } from 'pinia'
 import type { Plugin } from 'vue'
 import { createI18n } from 'vue-i18n'
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
-import type { BrandAnswer, EntryRow, ThreadAnswer, ThreadEntry } from '@murrabel/contract'
+import {
+  problemOf,
+  type BrandAnswer,
+  type EntryRow,
+  type ThreadAnswer,
+  type ThreadEntry,
+} from '@murrabel/contract'
 import { en } from '../src/messages/en.ts'
 import { fr } from '../src/messages/fr.ts'
 import { useBrand } from '../src/stores/brand.ts'
@@ -182,7 +188,8 @@ export function fakeServer(
     const body = typeof init.body === 'string' ? (JSON.parse(init.body) as unknown) : undefined
     calls.push({ method, path, body })
     const name = Object.keys(answers).find((each) => `${method} ${path}`.startsWith(each))
-    const found = name === undefined ? undefined : answers[name]
+    // A path that nobody thought of is not taken for one that answers nothing.
+    const found = name === undefined ? () => ({ status: 404, body: problemOf('notFound') }) : answers[name]
     const { status = 200, body: answer } =
       typeof found === 'function'
         ? (found as (b: unknown) => { status?: number; body: unknown })(body)

@@ -80,6 +80,31 @@ describe('threads', () => {
     )
   })
 
+  test('that turn out to be one keep their tags, and whom one of them was given to', async () => {
+    await clear()
+    await db.rows(`INSERT INTO colleagues (id, email, name, password_hash) VALUES (7, 'c', 'c', '')`)
+    await db.rows(
+      `INSERT INTO tags (id, brand_id, name) OVERRIDING SYSTEM VALUE VALUES (1, 1, 'ramp'), (2, 1, 'galley')`,
+    )
+    // What answers a comment came before it, and was worked on by itself.
+    await ingest({ db }, profile, [post, deep])
+    await db.rows(
+      `INSERT INTO thread_tags (thread_id, tag_id) SELECT t.id, n FROM threads t CROSS JOIN generate_series(1, 2) n JOIN entries e ON e.thread_id = t.id WHERE e.outside_id = 'deep'`,
+    )
+    await db.rows(
+      `UPDATE threads SET given_to = 7 WHERE id = (SELECT thread_id FROM entries WHERE outside_id = 'deep')`,
+    )
+    await ingest({ db }, profile, [top])
+    await db.rows(
+      `INSERT INTO thread_tags (thread_id, tag_id) SELECT thread_id, 1 FROM entries WHERE outside_id = 'top'`,
+    )
+    await ingest({ db }, profile, [answer])
+    const held = await db.rows<{ givenTo: number; tags: number[] }>(
+      `SELECT t.given_to AS "givenTo", array_agg(g.tag_id ORDER BY g.tag_id) AS tags FROM threads t JOIN thread_tags g ON g.thread_id = t.id GROUP BY 1`,
+    )
+    expect(held).toEqual([{ givenTo: 7, tags: [1, 2] }])
+  })
+
   test('a conversation is one, whoever writes', async () => {
     await clear()
     const message = (id: string, direction: 'in' | 'out') =>

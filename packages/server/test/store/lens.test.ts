@@ -94,7 +94,7 @@ beforeAll(async () => {
     }
     entries.push(entry)
     await db.rows(
-      `INSERT INTO threads (id, brand_id, profile_id, place_id, outside_id, state, given_to, last_at, pressing_at) VALUES ($1, 1, $2, $3, $4, $5, $6, $7, $7) ON CONFLICT DO NOTHING`,
+      `INSERT INTO threads (id, brand_id, profile_id, place_id, outside_id, state, given_to, pressing_at) VALUES ($1, 1, $2, $3, $4, $5, $6, $7) ON CONFLICT DO NOTHING`,
       [thread, profile, entry.place, `t${thread}`, entry.state, entry.givenTo, new Date(entry.at)],
     )
     await db.rows(

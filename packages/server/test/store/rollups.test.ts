@@ -100,9 +100,7 @@ async function emptyBrand(): Promise<void> {
   await db.rows(
     `INSERT INTO profiles (id, brand_id, channel, network, outside_id, name, status, hook_token) SELECT n, 1, 'pages', 'n', 'o' || n, 'n', 'connected', 'h' || n FROM generate_series(1, 2) n`,
   )
-  await db.rows(
-    `INSERT INTO threads (id, brand_id, profile_id, outside_id, last_at) VALUES (1, 1, 1, 't', now())`,
-  )
+  await db.rows(`INSERT INTO threads (id, brand_id, profile_id, outside_id) VALUES (1, 1, 1, 't')`)
   await db.rows(
     `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 2) n`,
   )

@@ -70,7 +70,8 @@ function lastHome(home: string, orphans: ReadonlyMap<string, string>): string {
 }
 
 /**
- * Brings threads together that turned out to be one: entries, replies and what was done go to the thread that stays.
+ * Brings threads together that turned out to be one: entries, replies, what was done, tags, and whom it was given to go to
+ * the thread that stays.
  */
 export async function joinOrphans(
   db: Database,
@@ -93,6 +94,16 @@ export async function joinOrphans(
     )
     await db.rows('UPDATE outbox SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
     await db.rows('UPDATE thread_events SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
+    await db.rows(
+      'INSERT INTO thread_tags (thread_id, tag_id) SELECT $2, tag_id FROM thread_tags WHERE thread_id = $1 ON CONFLICT DO NOTHING',
+      [lost, home],
+      tx,
+    )
+    await db.rows(
+      'UPDATE threads h SET given_to = coalesce(h.given_to, l.given_to) FROM threads l WHERE l.id = $1 AND h.id = $2',
+      [lost, home],
+      tx,
+    )
     await db.rows('DELETE FROM threads WHERE id = $1', [lost], tx)
   }
 }
@@ -104,14 +115,13 @@ export async function threadIds(
   { threadNames, posts }: ResolvedThreads,
   tx: Tx,
 ): Promise<Map<string, number>> {
-  const threads = new Map<string, { title: string | null; url: string | null; at: number }>()
+  const threads = new Map<string, { title: string | null; url: string | null }>()
   for (const item of items) {
     const name = threadNames.get(item.outsideId)!
     const known = threads.get(name)
     threads.set(name, {
       title: known?.title ?? item.threadTitle ?? posts.get(name) ?? null,
       url: known?.url ?? item.url ?? null,
-      at: Math.max(known?.at ?? 0, item.at),
     })
   }
   const known = await db.rows<{ id: number; outsideId: string; title: string | null }>(
@@ -132,8 +142,8 @@ export async function threadIds(
   const fresh = [...threads].filter(([name]) => !ids.has(name)).sort(([a], [b]) => (a < b ? -1 : 1))
   if (!fresh.length) return ids
   const found = await db.rows<{ id: number; outsideId: string }>(
-    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, title, url, last_at)
-     SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[], $7::timestamptz[]) RETURNING id, outside_id AS "outsideId"`,
+    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, title, url)
+     SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[]) RETURNING id, outside_id AS "outsideId"`,
     [
       profile.brandId,
       profile.id,
@@ -141,7 +151,6 @@ export async function threadIds(
       fresh.map(([name]) => name),
       fresh.map(([, t]) => t.title),
       fresh.map(([, t]) => t.url),
-      fresh.map(([, t]) => new Date(t.at)),
     ],
     tx,
   )

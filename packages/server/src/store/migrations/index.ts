@@ -10,6 +10,7 @@ import * as publicProfiles from './0009-public-profiles.ts'
 import * as tagsAndKept from './0010-tags-and-kept.ts'
 import * as mentionDays from './0011-mention-days.ts'
 import * as mentionDaysLocal from './0012-mention-days-local.ts'
+import * as threadsWithoutLast from './0013-threads-without-last.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -25,4 +26,5 @@ export const migrations = [
   { name: '0010-tags-and-kept', ...tagsAndKept },
   { name: '0011-mention-days', ...mentionDays },
   { name: '0012-mention-days-local', ...mentionDaysLocal },
+  { name: '0013-threads-without-last', ...threadsWithoutLast },
 ]
