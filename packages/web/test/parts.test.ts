@@ -1,15 +1,20 @@
 import fc from 'fast-check'
 import { mount } from '@vue/test-utils'
 import { describe, expect, test } from 'vitest'
-import { errorCatalogue, type TideBucket } from '@murrabel/contract'
+import { errorCatalogue, problemOf, type TideBucket } from '@murrabel/contract'
+import { checkQuery } from '@murrabel/core/watches'
+import { CallProblem } from '../src/api/call.ts'
 import { languageOf } from '../src/messages/index.ts'
 import { en } from '../src/messages/en.ts'
 import { fr } from '../src/messages/fr.ts'
+import { fieldProblems } from '../src/messages/fr/problems.ts'
+import ProblemNote from '../src/parts/ProblemNote.vue'
 import EntryText from '../src/parts/EntryText.vue'
 import { entryPieces } from '../src/parts/entryPieces.ts'
 import { bucketsOfRange, localTime, rangeOfBuckets } from '../src/parts/tideScale.ts'
 import { asideTimes } from '../src/sections/inbox/asideTimes.ts'
 import { points } from '../src/sections/watch/watchFigures.ts'
+import { mounting } from './support.ts'
 
 describe('the pieces of a text', () => {
   const mark = fc
@@ -96,6 +101,47 @@ test('a thread is set aside until morning in the brand’s zone', () => {
   ])
 })
 
+describe('what went wrong', () => {
+  const note = async (locale: 'en' | 'fr', ...[code, more]: Parameters<typeof problemOf>) =>
+    mount(ProblemNote, {
+      ...(await mounting({ locale })),
+      props: { problem: new CallProblem(problemOf(code, more)) },
+    })
+      .text()
+      .replace(/\s+/g, ' ')
+  const near = {
+    field: 'query.near[0].second',
+    code: 'nearSame',
+    message: '"maren" cannot be near itself.',
+    value: 'maren',
+  }
+  test('is told in English as the server says it', async () => {
+    expect(await note('en', 'invalid', { fields: [near] })).toContain('"maren" cannot be near itself.')
+  })
+  test('is told in French, the fields with what they hold', async () => {
+    const text = await note('fr', 'invalid', { fields: [near] })
+    expect(text).toContain("Rien n'a changé")
+    expect(text).toContain('« maren » ne peut être proche de lui-même')
+  })
+  test('a reason that only the server knows is told in its words', async () => {
+    const fields = [{ field: 'address', code: 'publicProfile', message: 'The address answered 404.' }]
+    expect(await note('fr', 'publicProfile', { fields })).toContain('The address answered 404.')
+  })
+  test('every reason for which a watch is refused has its French', () => {
+    const long = 'x'.repeat(300)
+    const queries: Parameters<typeof checkQuery>[0][] = [
+      {},
+      { anyOf: [{ text: '!' }, { text: long }, { text: 'a', prefix: true }, { text: 'abc', slack: true }] },
+      { allOf: [{ text: 'ferry' }], noneOf: [{ text: 'ferry' }], links: ['no link'] },
+      { near: [{ first: { text: 'a1' }, second: { text: 'A1' }, within: 0 }] },
+      { anyOf: Array.from({ length: 5000 }, (_, i) => ({ text: `w${i}` })) },
+    ]
+    const codes = new Set(queries.flatMap((query) => checkQuery(query).map(({ code }) => code)))
+    expect(codes.size).toBeGreaterThan(7)
+    expect([...codes].filter((code) => !(code in fieldProblems))).toEqual([])
+  })
+})
+
 describe('messages', () => {
   const paths = (node: object, at = ''): string[] =>
     Object.entries(node).flatMap(([key, value]) =>
@@ -106,7 +152,10 @@ describe('messages', () => {
     path.split('.').reduce((value, key) => (value as Record<string, unknown>)[key], node) as string
   test('both languages have the same texts with the same slots', () => {
     // What the server refuses is told in French; the English stands in its catalogue.
-    const codes = Object.keys(errorCatalogue).map((code) => `problem.${code}`)
+    const codes = [
+      ...Object.keys(errorCatalogue).map((code) => `problem.${code}`),
+      ...Object.keys(fieldProblems).map((code) => `problem.field.${code}`),
+    ]
     expect(paths(fr).sort()).toEqual([...paths(en), ...codes].sort())
     const differ = paths(en).filter(
       (path) => JSON.stringify(slots(at(fr, path))) !== JSON.stringify(slots(at(en, path))),

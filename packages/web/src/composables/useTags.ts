@@ -2,6 +2,7 @@ import { routes, type TagChangeAnswer } from '@murrabel/contract'
 import { call, CallProblem } from '../api/call.ts'
 import { useBrand } from '../stores/brand.ts'
 import { useUndo } from '../stores/undo.ts'
+import { useProblemTexts } from './useProblemTexts.ts'
 import { useTexts } from './useTexts.ts'
 
 type Changed = TagChangeAnswer['changed']
@@ -17,6 +18,7 @@ export function useTags(changed: (changes: Changed) => void) {
   const { t } = useTexts()
   const brand = useBrand()
   const undo = useUndo()
+  const { line } = useProblemTexts()
 
   async function put(body: { threads: number[]; add: string[]; remove: number[] }): Promise<Changed> {
     const answer = await call(routes.tagThreads, { body })
@@ -29,7 +31,7 @@ export function useTags(changed: (changes: Changed) => void) {
       await work()
     } catch (error) {
       if (!(error instanceof CallProblem)) throw error
-      undo.tell({ text: error.problem.fields?.[0]?.message ?? error.problem.detail, problem: true })
+      undo.tell({ text: line(error), problem: true })
     }
   }
   return (threads: number[], { add, remove }: { add: string[]; remove: number[] }) =>

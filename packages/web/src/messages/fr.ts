@@ -1,7 +1,7 @@
 import type { Messages } from './en.ts'
 import { alerts } from './fr/alerts.ts'
 import { watch } from './fr/watch.ts'
-import { problems } from './fr/problems.ts'
+import { fieldProblems, problems } from './fr/problems.ts'
 
 /** All texts of the interface, French; what the server refuses is told in French as well. */
 export const fr: Messages = {
@@ -368,5 +368,6 @@ export const fr: Messages = {
     notFoundTitle: "Il n'y a rien à cette adresse",
     toInbox: 'Aller à la boîte',
     ...problems,
+    ...{ field: fieldProblems },
   },
 }

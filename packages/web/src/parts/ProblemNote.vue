@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import type { CallProblem } from '../api/call.ts'
+import { useProblemTexts } from '../composables/useProblemTexts.ts'
 
 const { problem } = defineProps<{ problem: CallProblem }>()
 const emit = defineEmits<{ again: [] }>()
-const { t, te } = useI18n()
-const sentence = () =>
-  te(`problem.${problem.problem.code}`) ? t(`problem.${problem.problem.code}`) : problem.problem.detail
+const { t } = useI18n()
+const texts = useProblemTexts()
 </script>
 
 <template>
   <div class="note" role="alert">
-    <p>{{ sentence() }}</p>
+    <p>{{ texts.sentence(problem) }}</p>
     <ul v-if="problem.problem.fields?.length">
-      <li v-for="field in problem.problem.fields" :key="field.field + field.code">{{ field.message }}</li>
+      <li v-for="field in problem.problem.fields" :key="field.field + field.code">
+        {{ texts.field(field) }}
+      </li>
     </ul>
     <p v-if="problem.problem.instance" class="soft">{{ problem.problem.instance }}</p>
     <button

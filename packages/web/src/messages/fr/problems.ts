@@ -54,3 +54,43 @@ export const problems: Record<ErrorCode, string> = {
   broken:
     "Le serveur a rencontré une faute et l'a notée. Rien de ce que vous avez écrit n'est perdu ; réessayez, et dites-nous le numéro ci-dessous si cela persiste.",
 }
+
+/**
+ * What is wrong with one field, by the name of the reason. Reasons that tell something of their own (what a file or an
+ * address turned out to be) are shown as the server says them.
+ */
+export const fieldProblems = {
+  required: 'à remplir',
+  optionality: 'à remplir',
+  nullable: 'à remplir',
+  defined: 'à remplir',
+  email: "ceci n'est pas une adresse e-mail valable",
+  url: 'une adresse web commence par https://',
+  oneOf: "cette valeur n'est pas permise ici",
+  matches: "ceci n'est pas écrit comme il faut",
+  typeError: "ceci n'est pas écrit comme il faut",
+  integer: 'un nombre entier est attendu',
+  positive: 'un nombre positif est attendu',
+  min: 'trop petit ou trop court',
+  max: 'trop grand ou trop long',
+  time: "ceci n'est pas une heure",
+  within: 'dites « phrase », « paragraphe » ou un nombre de mots',
+  twice: 'le même mot y est deux fois ; gardez-en un',
+  tooLong: 'trop long pour ce canal',
+  taken: 'ce nom est déjà pris',
+  insideItself: 'un groupe ne peut être dans lui-même',
+  pastTime: "l'heure est passée ; choisissez-en une plus tardive",
+  noMail: "aucun serveur d'envoi n'est réglé : les e-mails ne peuvent partir",
+  innerAddress: 'cette adresse est dans notre propre réseau ; donnez-en une qui soit joignable du dehors',
+  doctype: 'le fichier déclare ses propres entités, qui ne sont pas lues ; exportez-le sans elles',
+  nothingAsked: "il n'y a rien à chercher : donnez un terme, une paire proche ou un lien",
+  tooManyTerms: 'trop de termes dans une veille ({v})',
+  termEmpty: '« {v} » ne contient aucun mot',
+  termTooLong: '« {v} » est trop long pour un terme',
+  prefixTooShort: '« {v} » est trop court pour continuer autrement',
+  slackTooShort: "« {v} » est trop court pour une faute d'écriture permise",
+  nearSame: '« {v} » ne peut être proche de lui-même',
+  nearWords: '{v} mots : trop, ou aucun, pour une paire proche',
+  linkInvalid: "« {v} » n'est pas une adresse web",
+  excludesItself: '« {v} » est à la fois exigé et exclu',
+} satisfies Record<string, string>

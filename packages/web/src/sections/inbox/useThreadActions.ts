@@ -10,6 +10,7 @@ import {
 } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
 import type { useEntryList } from '../../composables/useEntryList.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
@@ -40,6 +41,7 @@ export function useThreadActions({
   const brand = useBrand()
   const undo = useUndo()
   const { t, when } = useTexts()
+  const { line } = useProblemTexts()
   const { rows } = entries
   const mayAnswer = computed(() => brand.may('answer'))
   const index = computed(() => rows.value.findIndex((row) => row.threadId === threadId.value))
@@ -74,7 +76,7 @@ export function useThreadActions({
 
   function told(error: unknown): void {
     if (!(error instanceof CallProblem)) throw error
-    undo.tell({ text: error.problem.fields?.[0]?.message ?? error.problem.detail, problem: true })
+    undo.tell({ text: line(error), problem: true })
   }
 
   /** Does something to the open thread, tells it with the way back, and goes on. */

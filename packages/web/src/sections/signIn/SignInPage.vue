@@ -5,11 +5,13 @@ import { useI18n } from 'vue-i18n'
 import { ValidationError } from 'yup'
 import { signInSchema } from '@murrabel/contract'
 import { CallProblem } from '../../api/call.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useCounts } from '../../stores/counts.ts'
 
 const { t } = useI18n()
+const { field } = useProblemTexts()
 const brand = useBrand()
 const counts = useCounts()
 const route = useRoute()
@@ -38,7 +40,9 @@ async function submit(): Promise<void> {
     await router.push(to)
   } catch (error) {
     if (error instanceof ValidationError)
-      fields.value = Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message]))
+      fields.value = Object.fromEntries(
+        error.inner.map((e) => [e.path ?? '', field({ code: e.type ?? 'invalid', message: e.message })]),
+      )
     else if (error instanceof CallProblem) problem.value = error
     else throw error
   } finally {

@@ -10,6 +10,7 @@ import {
 import type { AlertCondition } from '@murrabel/core/alerts'
 import { blankLens, lensSentiments, parseLens, printLens, type LensSentiment } from '@murrabel/core/lens'
 import { call, CallProblem } from '../../api/call.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -23,6 +24,7 @@ const { editing = null, lens = '' } = defineProps<{
 }>()
 const emit = defineEmits<{ saved: [] }>()
 const { t, number, when, day } = useTexts()
+const { field } = useProblemTexts()
 const brand = useBrand()
 const kinds = ['spike', 'more', 'net', 'reach', 'any'] as const
 const quiets = [0, 15, 60, 240, 720, 1440] as const
@@ -112,8 +114,7 @@ watch(
   },
   { immediate: true },
 )
-const problemsOf = (prefix: string) =>
-  fields.value.filter((f) => f.field.startsWith(prefix)).map((f) => f.message)
+const problemsOf = (prefix: string) => fields.value.filter((f) => f.field.startsWith(prefix)).map(field)
 
 async function run(what: 'try' | 'save', work: () => Promise<void>): Promise<void> {
   waysForm.value?.add()

@@ -14,6 +14,7 @@ import type { Lens } from '@murrabel/core/lens'
 import { shortened } from '@murrabel/core/text'
 import { call, CallProblem } from '../../api/call.ts'
 import { useAsked } from '../../composables/useAsked.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
@@ -29,6 +30,7 @@ const { t, number, day, exact } = useTexts()
 const brand = useBrand()
 const names = useVoices()
 const undo = useUndo()
+const { line } = useProblemTexts()
 const order = ref<VoiceOrder>('entries')
 const keptOnly = ref(false)
 const standing = ref<Standing | ''>('')
@@ -56,7 +58,7 @@ async function put(voice: VoiceAnswer, part: VoiceDraft): Promise<void> {
     })
   } catch (error) {
     if (!(error instanceof CallProblem)) throw error
-    undo.tell({ text: error.problem.detail, problem: true })
+    undo.tell({ text: line(error), problem: true })
   }
 }
 const felt = (voice: VoiceAnswer) =>

@@ -3,6 +3,7 @@ import { useTemplateRef } from 'vue'
 import { Ellipsis } from '@lucide/vue'
 import { routes } from '@murrabel/contract'
 import { addressOf, call, CallProblem } from '../../api/call.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
@@ -11,6 +12,7 @@ const emit = defineEmits<{ propose: [] }>()
 const { t } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
+const { field, sentence } = useProblemTexts()
 const chooser = useTemplateRef<HTMLInputElement>('chooser')
 
 async function take(event: Event): Promise<void> {
@@ -24,7 +26,7 @@ async function take(event: Event): Promise<void> {
   } catch (error) {
     if (!(error instanceof CallProblem)) throw error
     const first = error.problem.fields?.[0]
-    undo.tell({ text: first ? `${first.field}: ${first.message}` : error.problem.detail, problem: true })
+    undo.tell({ text: first ? `${first.field}: ${field(first)}` : sentence(error), problem: true })
   } finally {
     input.value = ''
   }

@@ -10,6 +10,7 @@ import { useEntryList } from '../../composables/useEntryList.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { lensQuery, useLens } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useTide } from '../../composables/useTide.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
@@ -40,6 +41,7 @@ const undo = useUndo()
 const route = useRoute()
 const router = useRouter()
 const { t, list: joined } = useTexts()
+const { line } = useProblemTexts()
 const { lens, problems, query, change, reset } = useLens('entries')
 const fold = useLocalStorage('murrabel.foldCopies', true)
 /** Nothing is asked before it is known of which watch. */
@@ -148,7 +150,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     await work()
   } catch (error) {
     if (!(error instanceof CallProblem)) throw error
-    undo.tell({ text: error.problem.detail, problem: true })
+    undo.tell({ text: line(error), problem: true })
   }
 }
 const remove = (item: WatchAnswer) =>

@@ -10,6 +10,7 @@ import {
 } from '@murrabel/contract'
 import { lensChannels } from '@murrabel/core/lens'
 import { call, CallProblem } from '../../api/call.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -23,6 +24,7 @@ const shown = defineModel<boolean>({ required: true })
 const { editing = null } = defineProps<{ editing?: WatchAnswer | null }>()
 const emit = defineEmits<{ saved: [watch: WatchAnswer] }>()
 const { t, languageName } = useTexts()
+const { field } = useProblemTexts()
 const brand = useBrand()
 const undo = useUndo()
 const lists = ['anyOf', 'allOf', 'noneOf'] as const
@@ -73,10 +75,9 @@ const given = computed(
   () => new Map([...marks].filter((pair): pair is [number, boolean] => pair[1] !== null)),
 )
 
-const problemsOf = (prefix: string) =>
-  fields.value.filter((f) => f.field.startsWith(prefix)).map((f) => f.message)
+const problemsOf = (prefix: string) => fields.value.filter((f) => f.field.startsWith(prefix)).map(field)
 const general = computed(() =>
-  fields.value.filter((f) => ['query', 'name', 'groupId'].includes(f.field)).map((f) => f.message),
+  fields.value.filter((f) => ['query', 'name', 'groupId'].includes(f.field)).map(field),
 )
 
 /** What is still in the fields counts, and is checked here as the server will check it. */

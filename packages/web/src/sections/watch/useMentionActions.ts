@@ -1,5 +1,6 @@
 import { routes, type EntryRow, type WatchAnswer } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
@@ -15,13 +16,14 @@ export function useMentionActions({
   const { t } = useTexts()
   const brand = useBrand()
   const undo = useUndo()
+  const { line } = useProblemTexts()
 
   async function attempt(work: () => Promise<void>): Promise<void> {
     try {
       await work()
     } catch (error) {
       if (!(error instanceof CallProblem)) throw error
-      undo.tell({ text: error.problem.detail, problem: true })
+      undo.tell({ text: line(error), problem: true })
     }
   }
 
@@ -84,7 +86,7 @@ export function useMentionActions({
         done.push({ thread, event: (await act(thread)).eventId })
       } catch (error) {
         if (!(error instanceof CallProblem)) throw error
-        problem = error.problem.detail
+        problem = line(error)
         break
       }
     if (!done.length) {
