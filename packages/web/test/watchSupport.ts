@@ -1,3 +1,5 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import type { Component } from 'vue'
 import type {
   FiguresAnswer,
   PhraseAnswer,
@@ -6,7 +8,8 @@ import type {
   WatchAnswer,
   WatchGroupAnswer,
 } from '@murrabel/contract'
-import { brandAnswer, row } from './support.ts'
+import { keep } from './stage.ts'
+import { brandAnswer, fakeServer, mounting, row } from './support.ts'
 
 export const watchOf = (more: Partial<WatchAnswer> = {}): WatchAnswer => ({
   ...brandAnswer().watches[0]!,
@@ -102,3 +105,34 @@ export const tunedOf = (more: Partial<TunerAnswer> = {}): TunerAnswer => ({
   ],
   ...more,
 })
+
+export type Answers = Parameters<typeof fakeServer>[0]
+/** A page on a server that answers so. */
+export async function open(
+  page: Component,
+  answers: Answers,
+  { path = '/', role, props = {} }: { path?: string; role?: 'reader'; props?: object } = {},
+) {
+  const server = fakeServer(answers)
+  const around = await mounting({ path, role })
+  const html: VueWrapper = keep(mount(page, { global: around.global, props, attachTo: document.body }))
+  await flushPromises()
+  return {
+    html,
+    at: () => around.router.currentRoute.value,
+    body: () => document.body.textContent!.replace(/\s+/g, ' '),
+    ...server,
+    sent: (method: string, path = '') =>
+      server.calls.filter((c) => c.method === method && c.path.startsWith(path)),
+  }
+}
+export const range = { from: '2026-10-29T00:00:00Z', to: '2026-11-26T00:00:00Z', days: 28 }
+export const net = (value: number, half = 0.1, n = 100) => ({
+  net: value,
+  low: value - half,
+  high: value + half,
+  n,
+})
+export const level = { difference: 0, low: -1, high: 1, sure: false, ratio: 1 }
+export const up = { difference: 2, low: 1, high: 3, sure: true, ratio: 1.8 }
+export const down = { difference: -2, low: -3, high: -1, sure: true, ratio: 0.5 }
