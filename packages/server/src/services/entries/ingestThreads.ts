@@ -100,7 +100,8 @@ export async function joinOrphans(
       tx,
     )
     await db.rows(
-      'UPDATE threads h SET given_to = coalesce(h.given_to, l.given_to) FROM threads l WHERE l.id = $1 AND h.id = $2',
+      // The thread that stays is not touched without need: analysis writes it at the same time.
+      'UPDATE threads h SET given_to = l.given_to FROM threads l WHERE l.id = $1 AND h.id = $2 AND h.given_to IS NULL AND l.given_to IS NOT NULL',
       [lost, home],
       tx,
     )
