@@ -1,6 +1,6 @@
 import { generateWorld } from '@murrabel/demo'
 import { startLanternpage, demoClient } from '@murrabel/standins'
-import { createBrand, start } from '@murrabel/server'
+import { configDefaults, createBrand, start } from '@murrabel/server'
 import { seal } from '../packages/server/src/access/seal.ts'
 import type { Figure } from './lib/measure.ts'
 
@@ -21,6 +21,7 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
     },
   ]
   const server = await start({
+    ...configDefaults,
     databaseUrl,
     port: 0,
     publicAddress: 'http://127.0.0.1:1',
@@ -33,9 +34,8 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
     smtpUrl: null,
     mailFrom: '',
     logLevel: 'silent',
-    leaseSeconds: 20,
   })
-  const { db, jobs, models } = server.context
+  const { db, due, models } = server.context
   const brandId = await createBrand(db, {
     name: 'Bench',
     zone: 'Europe/London',
@@ -78,7 +78,7 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
     ids.push(profile.id)
   }
   const began = performance.now()
-  await jobs.collect(ids)
+  await due.ask(ids.map((subject) => ({ kind: 'collect' as const, subject, owner: 'lanternpage' })))
   for (;;) {
     const open = await db.one<{ some: boolean }>(
       `SELECT EXISTS (SELECT 1 FROM profiles WHERE status <> 'connected') OR EXISTS (SELECT 1 FROM entries WHERE analysed_at IS NULL) AS some`,

@@ -3,6 +3,7 @@ import { placedWords } from '@murrabel/core/text'
 import { runWatchHistories } from '../packages/server/src/services/analysis/watchHistory.ts'
 import { knowTexts } from '../packages/server/src/services/watches/knowTexts.ts'
 import { openDesk, type Desk } from './lib/desk.ts'
+import { loosePiece } from '../packages/server/test/support/piece.ts'
 import { percentile, type Figure } from './lib/measure.ts'
 import { worldTexts } from './lib/texts.ts'
 
@@ -106,7 +107,7 @@ async function historyOf(desk: Desk, name: string, aim?: string): Promise<Figure
   const took: number[] = []
   const began = performance.now()
   let running = true
-  const work = runWatchHistories(desk.server.context, 1).finally(() => (running = false))
+  const work = runWatchHistories(desk.server.context, loosePiece(1)).finally(() => (running = false))
   while (running) {
     const asked = performance.now()
     await desk.get('/api/entries?unit=entries')

@@ -1,4 +1,12 @@
-import { createBrand, openDatabase, start, migrate, type Database, type Server } from '@murrabel/server'
+import {
+  configDefaults,
+  createBrand,
+  openDatabase,
+  start,
+  migrate,
+  type Database,
+  type Server,
+} from '@murrabel/server'
 import { loadEntries } from './load.ts'
 import { percentile, type Figure } from './measure.ts'
 
@@ -31,6 +39,7 @@ export async function openDesk(databaseUrl: string, { entries }: { entries: numb
   const port = 10_000 + Math.floor(Math.random() * 20_000)
   const address = `http://127.0.0.1:${port}`
   const server = await start({
+    ...configDefaults,
     databaseUrl,
     port,
     publicAddress: address,
@@ -43,7 +52,6 @@ export async function openDesk(databaseUrl: string, { entries }: { entries: numb
     smtpUrl: null,
     mailFrom: '',
     logLevel: 'silent',
-    leaseSeconds: 20,
   })
   const send = async (method: string, path: string, body?: unknown, cookie = '') => {
     const response = await fetch(`${address}${path}`, {

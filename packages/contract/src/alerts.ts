@@ -1,5 +1,6 @@
 import { alertLimits, type AlertCondition, type Telling } from '@murrabel/core/alerts'
 import { array, boolean, number, object, string, type InferType } from 'yup'
+import { edition, line } from './fields.ts'
 import { limits } from './schemas.ts'
 
 const [leastHours, mostHours] = alertLimits.hours
@@ -12,7 +13,8 @@ const conditionSchema = object({
     .required('say when it is to tell'),
   above: number().when('kind', {
     is: 'reach',
-    then: (s) => s.integer().min(1, 'a reach is at least 1').required('say from which reach on'),
+    then: (s) =>
+      s.integer().min(1, 'a reach is at least 1').max(2_000_000_000).required('say from which reach on'),
   }),
   hours: number().when('kind', {
     is: 'more',
@@ -38,7 +40,7 @@ const conditionSchema = object({
   }),
 })
 
-const lensText = () => string().max(2000).defined('say what it is to listen to')
+const lensText = () => line(2000).defined('say what it is to listen to')
 
 export const alertTrialSchema = object({
   lens: lensText(),
@@ -51,14 +53,15 @@ export const alertTrialSchema = object({
 })
 
 export const alertSchema = alertTrialSchema.shape({
-  name: string().trim().required('give the alert a name').max(limits.nameLength),
+  name: line(limits.nameLength).required('give the alert a name'),
   inApp: boolean().default(true),
   emails: array()
-    .of(string().trim().email('"${value}" is no e-mail address').max(200).required())
+    .of(line(200).email('"${value}" is no e-mail address').required())
     .max(20, 'at most 20 e-mail addresses')
     .default([]),
-  webhook: string().trim().url('a web address begins with https://').max(2000).nullable().default(null),
+  webhook: line(2000).url('a web address begins with https://').nullable().default(null),
   active: boolean().default(true),
+  edition: edition(),
 })
 
 export type AlertDraft = InferType<typeof alertSchema>
@@ -82,9 +85,10 @@ export interface AlertAnswer {
   open: boolean
   toldAt: string | null
   tellings: number
-  /** Addresses of its feeds, secret. */
-  atom: string
-  json: string
+  /** Addresses of its feeds, secret; null when they are switched off, or for those who may not change it. */
+  atom: string | null
+  json: string | null
+  edition: number
   lastFailure: string | null
 }
 
@@ -111,9 +115,22 @@ export interface AlertEventAnswer {
 export interface BellAnswer {
   unseen: number
   events: AlertEventAnswer[]
+  /** Answers of ours that did not go out: they stay until somebody decides. */
+  notSent: {
+    id: number
+    threadId: number
+    profile: string
+    network: string
+    channel: string
+    text: string
+    error: string | null
+    uncertain: boolean
+    at: string
+  }[]
 }
 
 export interface FeedAddresses {
-  atom: string
-  json: string
+  /** Null: switched off. */
+  atom: string | null
+  json: string | null
 }

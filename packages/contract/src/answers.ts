@@ -1,5 +1,7 @@
 import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { ActionState } from '@murrabel/core/actions'
 import type { UrgencyPart } from '@murrabel/core/inbox'
+import type { DateOrder } from './dateOrder.ts'
 import type { WatchQueryDraft } from './schemas.ts'
 
 export type Role = 'owner' | 'lead' | 'specialist' | 'placeManager' | 'reader'
@@ -24,7 +26,8 @@ export interface PlaceAnswer {
 }
 
 export interface BrandAnswer {
-  me: ColleagueAnswer & { email: string }
+  /** `limited`: to some places or profiles. */
+  me: ColleagueAnswer & { email: string; limited: boolean }
   brand: { id: number; name: string; zone: string }
   places: PlaceAnswer[]
   colleagues: ColleagueAnswer[]
@@ -48,6 +51,8 @@ export interface WatchAnswer {
   mentions: number
   groupId: number | null
   paused: boolean
+  /** Raised by every change; given back with one, so that nobody overwrites another's. */
+  edition: number
 }
 
 export const groupKinds = [
@@ -68,6 +73,7 @@ export interface WatchGroupAnswer {
   parentId: number | null
   name: string
   kind: GroupKind
+  edition: number
 }
 
 /** One row of a list. */
@@ -127,6 +133,8 @@ export interface EntryPage {
 export interface CountAnswer {
   count: number
   pastDue: number
+  /** Threads with an answer of ours that did not go out. */
+  notSent: number
 }
 
 export interface TideBucket {
@@ -143,8 +151,6 @@ export interface TideAnswer {
   buckets: TideBucket[]
   usual: { low: number; high: number; periods: number } | null
 }
-
-export type OutboxState = 'waiting' | 'sending' | 'sent' | 'failed' | 'cancelled'
 
 export interface ThreadEntry {
   id: number
@@ -164,12 +170,23 @@ export interface ThreadEntry {
   contradicts: boolean
   spans: SentimentSpanAnswer[]
   url: string | null
-  outbox: { id: number; state: OutboxState; attempts: number; error: string | null } | null
+  /** The network gave no date that can be: `at` is when it came in. */
+  undated: boolean
+  /** What is done to bring it out, for an entry of ours. */
+  action: {
+    id: number
+    state: ActionState
+    attempts: number
+    error: string | null
+    uncertain: boolean
+  } | null
 }
 
 export interface ThreadEventAnswer {
   id: number
   kind: string
+  /** A colleague, or what acted by itself. */
+  actor: 'colleague' | 'rule' | 'ask' | 'network' | 'system'
   by: string | null
   at: string
   detail: Record<string, unknown>
@@ -244,9 +261,22 @@ export interface ProfileAnswer {
   historyDone: number
   historyTotal: number | null
   entries: number
+  /** Items that could not be read and are set apart. */
+  apart: number
   collectedAt: string | null
   error: string | null
   capabilities: { reply: boolean; live: boolean; search: boolean }
+}
+
+/** An item that could not be read, stored or analysed. */
+export interface ItemApart {
+  id: number
+  stage: 'read' | 'store' | 'analyse'
+  reason: string
+  at: string
+  /** Beginning of its text, where it has one that can be shown. */
+  text: string
+  threadId: number | null
 }
 
 /** What became of a list of feeds. */
@@ -282,23 +312,43 @@ export interface ImportPreview {
   rows: number
   separator: string
   mapping: Record<string, string | null>
+  /** Dates whose day and month can be taken for each other, and what the column itself says of it. */
+  dates: { ambiguous: number; order: DateOrder | null; sample: string[] }
+  /** Stretches of lines that a quotation mark without its end has swallowed. */
+  swallowed: { line: number; to: number }[]
 }
+
 export interface FeedPreview {
   format: 'rss' | 'atom' | 'json'
   title: string
   entries: number
-  /** Articles without a date; today will stand in its place. */
+  /** Articles without a date that can be; they count from today. */
   undated: number
   sample: { title: string; at: string | null }[]
 }
-export interface ImportAnswer {
+/** A file that is brought in: read first, then taken in in the background. */
+export interface ImportState {
+  id: number
+  kind: 'reviews' | 'feed'
+  name: string
+  state: 'draft' | 'running' | 'done' | 'failed'
+  /** What a draft holds. */
+  reviews: ImportPreview | null
+  feed: FeedPreview | null
+  /** Rows taken in so far, and in all. */
+  done: number
+  total: number | null
   added: number
   known: number
   refused: number
   problems: RowProblem[]
+  error: string | null
+  at: string
 }
 
 export type LiveEvent =
+  /** Something may have happened that was not told: load again. */
+  | { kind: 'afresh' }
   | { kind: 'entries'; threads: number[]; count: number }
   | { kind: 'thread'; threads: number[] }
   | { kind: 'profiles' }

@@ -24,6 +24,10 @@ export const errorCatalogue = {
     'You are not signed in, or your session has ended. Sign in again; what you typed is still here.',
   ),
   notAllowed: entry(403, 'Your role does not allow this. Nothing was changed; ask an owner or a lead.'),
+  limitedAccess: entry(
+    403,
+    'Your access is limited to some places or profiles, and this concerns the whole brand. Nothing was changed; ask somebody who sees all of it.',
+  ),
   foreignOrigin: entry(403, 'The request came from another site and was refused. Nothing was changed.'),
   notFound: entry(404, 'This is not here, or not open to you. It may have been deleted.'),
   tooMany: entry(429, 'Too many tries in a short time. Wait a minute and try again.', true),
@@ -43,6 +47,33 @@ export const errorCatalogue = {
   ),
   replyNotPossible: entry(409, 'This channel takes no reply here. Nothing was sent.'),
   alreadySent: entry(409, 'This reply has already gone out and cannot be called back.'),
+  beingSent: entry(409, 'This reply is on its way right now. Wait a moment and look again.'),
+  maybeSent: entry(
+    409,
+    'The network never said whether it took this reply, so it may be public. Trying again is safe: it appears once. To call it back anyway, say so.',
+  ),
+  calledBack: entry(
+    409,
+    'This reply was called back already. Nothing was changed; write it again to send it.',
+  ),
+  keyUsed: entry(
+    409,
+    'A reply was already sent from this window with another text or in another thread. Nothing was sent now; your text is kept. Send it again.',
+  ),
+  changedMeanwhile: entry(
+    409,
+    'Somebody changed this while you had it open. Nothing was saved; your version is still here. Load it again to see theirs.',
+  ),
+  tooMuch: entry(
+    503,
+    'This took longer than may be waited for. Nothing was changed; choose a shorter time or a narrower lens.',
+    true,
+  ),
+  databaseAway: entry(
+    503,
+    'The database does not answer just now. Nothing was lost; this page tries again by itself.',
+    true,
+  ),
   undoTooLate: entry(
     409,
     'Something newer has happened on this thread, so this can no longer be undone. Nothing was changed.',
@@ -51,6 +82,11 @@ export const errorCatalogue = {
     409,
     'The key of this profile has expired. Nothing was lost; renew it under Set up, Profiles.',
   ),
+  profileDisconnected: entry(
+    409,
+    'This profile is disconnected. Nothing was changed; connect it again under Set up, Profiles.',
+  ),
+  importRunning: entry(409, 'This file is being brought in already. Wait for it to end.'),
   oauthRefused: entry(
     400,
     'The network did not grant access. No profile was connected; start again from Set up, Profiles.',

@@ -1,10 +1,9 @@
 import type {
   BrandAnswer,
   CountAnswer,
-  FeedPreview,
   EntryPage,
-  ImportAnswer,
-  ImportPreview,
+  ImportState,
+  ItemApart,
   NetworkAnswer,
   OpmlAnswer,
   TagChangeAnswer,
@@ -51,10 +50,11 @@ import type {
   VoiceDraft,
 } from './watchSchemas.ts'
 import type {
-  ImportReviewsDraft,
+  CancelDraft,
   KeepDraft,
   ReplyDraft,
   SignIn,
+  StartImportDraft,
   TagDraft,
   ThreadEventDraft,
   WatchDraft,
@@ -99,8 +99,8 @@ export const routes = {
   tagThreads: put<TagDraft, TagChangeAnswer>('/api/threads/tags'),
   keepEntries: put<KeepDraft, { changed: number[] }>('/api/entries/kept'),
   give: put<{ to: number | null }, ThreadChangeAnswer>('/api/threads/:id/given'),
-  retrySending: post<undefined, undefined>('/api/outbox/:id/retry'),
-  cancelSending: remove<undefined>('/api/outbox/:id'),
+  retryAction: post<undefined, undefined>('/api/actions/:id/retry'),
+  cancelAction: post<CancelDraft, undefined>('/api/actions/:id/cancel'),
 
   watches: get<WatchAnswer[]>('/api/watches'),
   createWatch: post<WatchDraft, WatchAnswer>('/api/watches'),
@@ -148,9 +148,12 @@ export const routes = {
   deleteAlert: remove<undefined>('/api/alerts/:id'),
   restoreAlert: post<undefined, AlertAnswer>('/api/alerts/:id/restore'),
   alertEvents: get<AlertEventAnswer[]>('/api/alerts/:id/events'),
+  alertFeed: post<undefined, FeedAddresses>('/api/alerts/:id/feed'),
+  alertFeedOff: remove<FeedAddresses>('/api/alerts/:id/feed'),
   bell: get<BellAnswer>('/api/bell'),
   bellSeen: put<{ upTo: number }, undefined>('/api/bell/seen'),
   watchFeed: post<undefined, FeedAddresses>('/api/watches/:id/feed'),
+  watchFeedOff: remove<FeedAddresses>('/api/watches/:id/feed'),
 
   networks: get<NetworkAnswer[]>('/api/networks'),
   profiles: get<ProfileAnswer[]>('/api/profiles'),
@@ -161,12 +164,18 @@ export const routes = {
   connectSearch: post<{ network: string }, ProfileAnswer>('/api/profiles/searches'),
   collectNow: post<undefined, undefined>('/api/profiles/:id/collect'),
   disconnect: post<undefined, ProfileAnswer>('/api/profiles/:id/disconnect'),
+  itemsApart: get<ItemApart[]>('/api/profiles/:id/apart'),
+  tryApartAgain: post<undefined, { read: number; apart: number }>('/api/profiles/:id/apart/retry'),
 
-  previewReviews: post<{ csv: string }, ImportPreview>('/api/imports/reviews/preview'),
-  importReviews: post<ImportReviewsDraft, ImportAnswer>('/api/imports/reviews'),
-  previewFeed: post<{ document: string }, FeedPreview>('/api/imports/feed/preview'),
-  importFeed: post<{ name: string; document: string }, ImportAnswer>('/api/imports/feed'),
+  imports: get<ImportState[]>('/api/imports'),
+  /** The body is the file itself, as text; its kind and name stand in the query. */
+  importDocument: post<string, ImportState>('/api/imports'),
+  importState: get<ImportState>('/api/imports/:id'),
+  startImport: post<StartImportDraft, ImportState>('/api/imports/:id/start'),
+  dropImport: remove<undefined>('/api/imports/:id'),
 } as const
+
+export type RouteName = keyof typeof routes
 
 /** Puts values in the place of ":name" in a path. */
 export function pathOf(path: string, params: Record<string, string | number> = {}): string {

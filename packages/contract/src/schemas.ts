@@ -1,6 +1,8 @@
 import { checkQuery, type QueryProblem } from '@murrabel/core/watches'
 import { lensSentiments } from '@murrabel/core/lens'
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
+import { dateOrders } from './dateOrder.ts'
+import { edition, id, ids, largestId, line, lines } from './fields.ts'
 
 export const limits = {
   /** A reply longer than any channel takes. */
@@ -17,24 +19,25 @@ export const limits = {
 } as const
 
 export const signInSchema = object({
-  email: string().trim().email('enter a valid e-mail address').max(200).required('enter your e-mail address'),
+  email: line(200).email('enter a valid e-mail address').required('enter your e-mail address'),
   password: string().max(200).required('enter your password'),
 })
 
 export const termSchema = object({
-  text: string().trim().required('a term has no text').max(200),
+  text: line(200).required('a term has no text'),
   exactCase: boolean(),
   prefix: boolean(),
   slack: boolean(),
 })
-const handles = () => array().of(string().trim().required().max(200)).max(500).default([])
-const terms = () => array().of(termSchema.required()).default([])
+const handles = () => array().of(line(200).required()).max(500).default([])
+/** More terms than a watch may have are told by the check of the watch itself. */
+const terms = () => array().of(termSchema.required()).max(1000).default([])
 
 export const watchQuerySchema = object({
   anyOf: terms(),
   allOf: terms(),
   noneOf: terms(),
-  links: array().of(string().trim().required().max(300)).default([]),
+  links: array().of(line(300).required()).max(1000).default([]),
   near: array()
     .of(
       object({
@@ -52,11 +55,10 @@ export const watchQuerySchema = object({
     .max(50)
     .default([]),
   voices: object({ only: handles(), without: handles() }).default({ only: [], without: [] }),
-  channels: array().of(string().trim().required().max(20)).max(20).default([]),
+  channels: array().of(line(20).required()).max(20).default([]),
   languages: array()
     .of(
-      string()
-        .trim()
+      line(3)
         .matches(/^[a-z]{2,3}$/, 'a language is written as two letters, such as "fr"')
         .required(),
     )
@@ -65,23 +67,29 @@ export const watchQuerySchema = object({
 })
 
 export const watchSchema = object({
-  name: string().trim().required('give the watch a name').max(limits.nameLength),
+  name: line(limits.nameLength).required('give the watch a name'),
   query: watchQuerySchema.required(),
   /** The folder it lies in; left out: as it was, or none. */
-  groupId: number().integer().positive().nullable(),
+  groupId: id().nullable(),
+  edition: edition(),
 })
 
 export const replySchema = object({
-  text: string().trim().required('write something before sending').max(limits.replyLength),
+  text: lines(limits.replyLength).required('write something before sending'),
   /** Made by the browser once per reply, so that sending twice sends once. */
-  key: string().uuid().required(),
+  key: string().uuid().lowercase().max(36).required(),
   /** The thread's version the writer saw. */
-  version: number().integer().required(),
+  version: number().integer().min(0).max(largestId).required(),
   /** Finish the thread with it. */
   finish: boolean().default(false),
   /** Send although a colleague has acted in between. */
   anyway: boolean().default(false),
 })
+
+const isoInstant = /^\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/
+/** An instant as ISO 8601 writes it, in years that a calendar of ours reaches. */
+const isInstant = (text: string) =>
+  isoInstant.test(text) && Date.parse(text) >= 0 && Date.parse(text) < Date.UTC(2200, 0, 1)
 
 export const threadEventSchema = object({
   kind: string()
@@ -90,22 +98,27 @@ export const threadEventSchema = object({
   until: string().when('kind', {
     is: 'setAside',
     then: (s) =>
-      s.required('say until when').test('time', 'not a time', (v) => !Number.isNaN(Date.parse(v ?? ''))),
+      s
+        .required('say until when')
+        .max(40)
+        .test('time', 'not a time', (v) => isInstant(v ?? '')),
   }),
 })
 
-const ids = () => array().of(number().integer().positive().required())
 export const tagSchema = object({
-  threads: ids().min(1).max(500).required(),
-  add: array().of(string().trim().required('a tag needs a name').max(40)).max(20).default([]),
+  threads: ids(500).min(1).required(),
+  add: array().of(line(40).required('a tag needs a name')).max(20).default([]),
   /** Ids of tags. */
-  remove: ids().max(500).default([]),
+  remove: ids(500).default([]),
 })
 export type TagDraft = InferType<typeof tagSchema>
-export const keepSchema = object({ ids: ids().min(1).max(500).required(), kept: boolean().required() })
+export const keepSchema = object({ ids: ids(500).min(1).required(), kept: boolean().required() })
 export type KeepDraft = InferType<typeof keepSchema>
 
-export const giveSchema = object({ to: number().integer().positive().nullable().defined() })
+export const giveSchema = object({ to: id().nullable().defined() })
+/** Calls an action back; `anyway` although it may have been done. */
+export const cancelSchema = object({ anyway: boolean().default(false) })
+export type CancelDraft = InferType<typeof cancelSchema>
 
 export const correctionSchema = object({
   label: mixed<'positive' | 'neutral' | 'negative'>()
@@ -115,34 +128,32 @@ export const correctionSchema = object({
 })
 
 export const feedSchema = object({
-  address: string().trim().required('enter the address of a feed').max(2000),
-  name: string().trim().max(limits.nameLength),
+  address: line(2000).required('enter the address of a feed'),
+  name: line(limits.nameLength),
 })
 
-export const connectSchema = object({ network: string().required().max(60) })
+export const connectSchema = object({ network: line(60).required() })
 
-export const importReviewsSchema = object({
-  name: string().trim().required('give the import a name').max(limits.nameLength),
-  csv: string().required('the file is empty'),
+const column = () => line(200).nullable().default(null)
+export const startImportSchema = object({
+  /** Of reviews: which column holds what. */
   mapping: object({
-    text: string().nullable().default(null),
-    rating: string().nullable().default(null),
-    at: string().nullable().default(null),
-    author: string().nullable().default(null),
-    title: string().nullable().default(null),
-    place: string().nullable().default(null),
-    outsideId: string().nullable().default(null),
-    url: string().nullable().default(null),
-  }).required(),
-})
-
-export const previewReviewsSchema = object({ csv: string().required('the file is empty') })
-
-export const previewFeedSchema = object({ document: string().required('the file is empty') })
-
-export const importFeedSchema = object({
-  name: string().trim().required().max(limits.nameLength),
-  document: string().required('the file is empty'),
+    text: column(),
+    rating: column(),
+    at: column(),
+    author: column(),
+    title: column(),
+    place: column(),
+    outsideId: column(),
+    url: column(),
+  }).default({}),
+  /** How dates such as 03/04/2026 are meant; needed where the column itself does not say. */
+  dateOrder: string()
+    .oneOf([...dateOrders])
+    .nullable()
+    .default(null),
+  /** Takes in the good rows although others are refused; otherwise all or nothing. */
+  anyway: boolean().default(false),
 })
 
 export type SignIn = InferType<typeof signInSchema>
@@ -150,8 +161,8 @@ export type WatchDraft = InferType<typeof watchSchema>
 export type WatchQueryDraft = InferType<typeof watchQuerySchema>
 export type ReplyDraft = InferType<typeof replySchema>
 export type ThreadEventDraft = InferType<typeof threadEventSchema>
-export type ImportMapping = InferType<typeof importReviewsSchema>['mapping']
-export type ImportReviewsDraft = InferType<typeof importReviewsSchema>
+export type StartImportDraft = InferType<typeof startImportSchema>
+export type ImportMapping = StartImportDraft['mapping']
 
 const sentences: Record<QueryProblem['code'], (value: string) => string> = {
   nothingAsked: () =>

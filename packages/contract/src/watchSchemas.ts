@@ -1,16 +1,16 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import { groupKinds } from './answers.ts'
+import { edition, id, ids, line, lines, plain } from './fields.ts'
 import { limits, watchQuerySchema, termSchema } from './schemas.ts'
 import { standings, type BrandWord } from './watching.ts'
 
-const id = () => number().integer().positive()
-
 export const groupSchema = object({
-  name: string().trim().required('give the group a name').max(limits.nameLength),
+  name: line(limits.nameLength).required('give the group a name'),
   kind: string()
     .oneOf([...groupKinds])
     .default('other'),
   parentId: id().nullable().default(null),
+  edition: edition(),
 })
 
 export const tunerSchema = object({
@@ -21,7 +21,7 @@ export const tunerSchema = object({
     .max(2000)
     .default([]),
   /** Hits that are being marked and stay in the sample; the rest of it is hits nobody has marked yet. */
-  keep: array().of(id().required()).max(200).default([]),
+  keep: ids(200).default([]),
 })
 
 export const marksSchema = object({
@@ -32,17 +32,17 @@ export const marksSchema = object({
     .required(),
 })
 
-const names = () => array().of(string().trim().required().max(limits.nameLength)).max(100).default([])
+const names = () => array().of(line(limits.nameLength).required()).max(100).default([])
 export const startingSchema = object({
   nicknames: names(),
   people: names(),
   products: names(),
   rivals: names(),
-  links: array().of(string().trim().required().max(300)).max(20).default([]),
+  links: array().of(line(300).required()).max(20).default([]),
 })
 
 export const publicProfileSchema = object({
-  address: string().trim().required('give the address of a public profile').max(500),
+  address: line(500).required('give the address of a public profile'),
   watchId: id().required('say whose profile it is'),
 })
 export type PublicProfileDraft = InferType<typeof publicProfileSchema>
@@ -51,15 +51,16 @@ export const voiceSchema = object({
   standing: string()
     .oneOf([...standings])
     .nullable(),
-  note: string().trim().max(2000),
+  note: lines(2000),
   kept: boolean(),
+  edition: edition(),
 })
 
 export const wordsSchema = object({
   words: array()
     .of(
       object({
-        term: string().trim().required('a word of your own has no text').max(80),
+        term: line(80).required('a word of your own has no text'),
         valence: number().min(-4).max(4).required(),
       }).required(),
     )
@@ -84,7 +85,7 @@ export const aspectsSchema = object({
     .of(
       object({
         id: id(),
-        name: string().trim().required('give the aspect a name').max(limits.nameLength),
+        name: line(limits.nameLength).required('give the aspect a name'),
         terms: array()
           .of(termSchema.required())
           .min(1, 'give the aspect at least one term')
@@ -99,11 +100,11 @@ export const aspectsSchema = object({
 export const learningSchema = object({ wanted: boolean().required() })
 
 export const readingSchema = object({
-  text: string().required('write a sentence to try').max(5000),
+  text: lines(5000).required('write a sentence to try'),
   words: array()
     .of(
       object({
-        term: string().trim().required().max(80),
+        term: line(80).required(),
         valence: number().min(-4).max(4).required(),
       }).required(),
     )
@@ -111,15 +112,18 @@ export const readingSchema = object({
 })
 
 export const correctManySchema = object({
-  ids: array().of(id().required()).min(1).max(1000).required(),
+  ids: ids(1000).min(1).required(),
   label: mixed<'positive' | 'neutral' | 'negative'>()
     .oneOf(['positive', 'neutral', 'negative'])
     .nullable()
     .defined(),
 })
 
-export const fileSchema = object({ file: string().required('the file is empty') })
+export const fileSchema = object({ file: plain(2_000_000).required('the file is empty') })
 export const pausedSchema = object({ paused: boolean().required() })
+export const bellSeenSchema = object({
+  upTo: number().integer().min(0).max(Number.MAX_SAFE_INTEGER).required(),
+})
 
 export type GroupDraft = InferType<typeof groupSchema>
 export type TunerDraft = InferType<typeof tunerSchema>

@@ -150,6 +150,7 @@ export interface VoiceCard {
   standing: Standing | null
   note: string
   kept: boolean
+  edition: number
 }
 
 export interface VoicesAnswer {

@@ -1,3 +1,11 @@
+/** Days that things are kept; null: for ever. */
+export interface KeepDays {
+  deliveries: number | null
+  rawItems: number | null
+  actions: number | null
+  log: number | null
+}
+
 /** A network the server may connect profiles of: an address and the key of this installation there. */
 export interface NetworkConfig {
   network: string
@@ -13,6 +21,13 @@ export interface Config {
   databaseUrl: string
   /** Port of the web server; 0 takes any. */
   port: number
+  /** Address it listens on. Default 127.0.0.1: a proxy on the same machine reaches it. */
+  host: string
+  /**
+   * Proxies whose word about a browser's address is believed: a number of them, or their addresses. Default none, since
+   * anybody can claim an address.
+   */
+  trustProxy: boolean | number | string
   /** Where browsers find it; also the origin that changes must come from. */
   publicAddress: string
   /** 32 bytes, base64: seals the keys of profiles. */
@@ -32,10 +47,35 @@ export interface Config {
   webFolder: string | null
   logLevel: string
   /**
-   * Seconds after which work that a process began and did not end is taken over by another: longer than any request to a
-   * network with its retries. Default 20.
+   * Seconds after which work of a process that gives no sign of life is taken over by another. Default 20.
    */
   leaseSeconds: number
+  /** Seconds that a question to the database may take while a browser waits for it. Default 20. */
+  requestSeconds: number
+  /** Days that things are kept which are needed no longer; null: for ever. */
+  keepDays: KeepDays
+}
+
+/** What is so unless the environment says otherwise. */
+export const configDefaults = {
+  host: '127.0.0.1',
+  trustProxy: false,
+  leaseSeconds: 20,
+  requestSeconds: 20,
+  keepDays: { deliveries: 30, rawItems: 365, actions: 365, log: null },
+} satisfies Partial<Config>
+
+const days = (value: string | undefined, usual: number | null): number | null =>
+  value === undefined || value === ''
+    ? usual
+    : value === 'forever'
+      ? null
+      : Math.max(1, Math.round(Number(value)) || 1)
+
+/** "1", "true" or addresses, as Express takes them. */
+function trustOf(value: string | undefined): Config['trustProxy'] {
+  if (!value || value === 'false' || value === '0') return false
+  return /^\d+$/.test(value) ? Number(value) : value
 }
 
 /** Reads the settings from the environment; names every one that is missing or wrong. */
@@ -57,6 +97,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   return {
     databaseUrl,
     port,
+    host: env.HOST ?? configDefaults.host,
+    trustProxy: trustOf(env.TRUST_PROXY),
     publicAddress: (env.PUBLIC_ADDRESS ?? `http://localhost:${port}`).replace(/\/$/, ''),
     sealingKey,
     networks: JSON.parse(env.MURRABEL_NETWORKS ?? '[]') as NetworkConfig[],
@@ -67,6 +109,13 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     web: env.MURRABEL_ROLE !== 'jobs',
     webFolder: env.MURRABEL_WEB ?? null,
     logLevel: env.LOG_LEVEL ?? 'info',
-    leaseSeconds: Number(env.MURRABEL_LEASE_SECONDS ?? 20),
+    leaseSeconds: Number(env.MURRABEL_LEASE_SECONDS ?? configDefaults.leaseSeconds),
+    requestSeconds: Number(env.MURRABEL_REQUEST_SECONDS ?? configDefaults.requestSeconds),
+    keepDays: {
+      deliveries: days(env.MURRABEL_KEEP_DELIVERIES, configDefaults.keepDays.deliveries),
+      rawItems: days(env.MURRABEL_KEEP_RAW, configDefaults.keepDays.rawItems),
+      actions: days(env.MURRABEL_KEEP_ACTIONS, configDefaults.keepDays.actions),
+      log: days(env.MURRABEL_KEEP_LOG, configDefaults.keepDays.log),
+    },
   }
 }

@@ -1,9 +1,10 @@
 import type { Logger } from 'pino'
 import type { Config } from './config.ts'
 import type { NetworkHttp } from './connectors/index.ts'
-import type { Jobs } from './jobs/jobs.ts'
+import type { DueWork } from './jobs/due/dueWork.ts'
 import type { Live } from './live/live.ts'
 import type { Database } from './store/database.ts'
+import type { FileWorker } from './workers/startFileWorker.ts'
 import type { TextWorker } from './workers/startTextWorker.ts'
 import type { Models } from './store/models/index.ts'
 
@@ -13,10 +14,13 @@ export interface Context {
   db: Database
   models: Models
   live: Live
-  jobs: Jobs
+  /** Asks for work in the background. */
+  due: DueWork
   log: Logger
   /** Counts texts beside the server's own thread. */
   textWorker: TextWorker
+  /** Reads outside documents beside the server's own thread. */
+  fileWorker: FileWorker
   /** Requests to a network or feed, one budget for each. */
   httpFor(network: string): NetworkHttp
   now(): number

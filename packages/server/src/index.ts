@@ -1,4 +1,4 @@
-export { readConfig, type Config, type NetworkConfig } from './config.ts'
+export { configDefaults, readConfig, type Config, type NetworkConfig } from './config.ts'
 export type { Context } from './context.ts'
 export { createApp } from './http/app.ts'
 export { start, type Server } from './start.ts'

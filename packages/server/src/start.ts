@@ -6,10 +6,14 @@ import { networkHttp, RateBudget, type NetworkHttp } from './connectors/index.ts
 import type { Context } from './context.ts'
 import { createApp } from './http/app.ts'
 import { startJobs } from './jobs/start.ts'
-import { startLive } from './live/live.ts'
-import { openDatabase } from './store/database.ts'
+import { dueWork } from './jobs/due/dueWork.ts'
+import { liveChannel, startLive } from './live/live.ts'
+import { startListener } from './store/listener.ts'
+import { dueChannel } from './store/queries/dueWork.ts'
+import { openDatabase, type Database } from './store/database.ts'
 import { migrate } from './store/migrate.ts'
 import { defineModels } from './store/models/index.ts'
+import { startFileWorker } from './workers/startFileWorker.ts'
 import { startTextWorker } from './workers/startTextWorker.ts'
 
 export interface Server {
@@ -22,6 +26,13 @@ export interface Server {
 /** Requests a second to one network, and how many may go at once: below what the strictest of them allows. */
 const budget = { perSecond: 50, burst: 50 }
 
+const askedContext = (context: Context, db: Database): Context => ({
+  ...context,
+  db,
+  models: defineModels(db.sequelize),
+  due: dueWork(db),
+})
+
 /** Starts one process: migrates under a lock, then serves browsers, works on jobs, or both. */
 export async function start(
   config: Config,
@@ -31,8 +42,8 @@ export async function start(
   const db = openDatabase(config.databaseUrl)
   await migrate(db)
   const models = defineModels(db.sequelize)
-  const live = await startLive(db, log)
-  const { jobs, work } = await startJobs(db, { onError: (error) => log.error({ err: error }, 'job failed') })
+  const listener = await startListener(config.databaseUrl, [liveChannel, dueChannel], log)
+  const live = startLive(db, listener)
   const https = new Map<string, NetworkHttp>()
   const httpFor = (network: string) => {
     let http = https.get(network)
@@ -51,26 +62,45 @@ export async function start(
     return http
   }
   const textWorker = startTextWorker(config.databaseUrl)
-  const context: Context = { config, db, models, live, jobs, log, textWorker, httpFor, now }
-  const server = config.web ? createServer(createApp(context)) : null
+  const fileWorker = startFileWorker(config.databaseUrl)
+  const context: Context = {
+    config,
+    db,
+    models,
+    live,
+    due: dueWork(db),
+    log,
+    textWorker,
+    fileWorker,
+    httpFor,
+    now,
+  }
+  // Browsers do not wait for ever: what they ask has connections of its own, whose statements end in time.
+  const asked = config.web
+    ? openDatabase(config.databaseUrl, { statementMs: config.requestSeconds * 1000 })
+    : null
+  const server = asked ? createServer(createApp(askedContext(context, asked))) : null
   if (server)
     await new Promise<void>((resolve, reject) => {
       server.once('error', reject)
-      server.listen(config.port, '127.0.0.1', resolve)
+      server.listen(config.port, config.host, resolve)
     })
-  if (config.jobs) await work(context)
+  const jobs = config.jobs ? await startJobs(context, listener) : null
   return {
     context,
-    address: server ? `http://127.0.0.1:${(server.address() as AddressInfo).port}` : null,
+    address: server
+      ? `http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${(server.address() as AddressInfo).port}`
+      : null,
     async stop() {
       await new Promise<void>((resolve) => {
         if (!server) return resolve()
         server.close(() => resolve())
         server.closeAllConnections()
       })
-      await jobs.stop()
-      await live.close()
-      await textWorker.stop()
+      await jobs?.stop()
+      await listener.close()
+      await Promise.all([textWorker.stop(), fileWorker.stop()])
+      await asked?.close()
       await db.close()
     },
   }

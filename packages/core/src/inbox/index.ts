@@ -14,4 +14,12 @@ export {
   type UrgencyPart,
   type UrgencyPartName,
 } from './urgency.ts'
-export { transition, type ThreadEvent, type ThreadPosition, type Transition } from './threadState.ts'
+export {
+  arrivalEvent,
+  historyDays,
+  transition,
+  type Arrival,
+  type ThreadEvent,
+  type ThreadPosition,
+  type Transition,
+} from './threadState.ts'

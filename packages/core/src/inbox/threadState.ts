@@ -1,15 +1,23 @@
-import type { ThreadState } from '../lens/index.ts'
+import type { EntryKind, ThreadState } from '../lens/index.ts'
 
 export type ThreadEvent =
   | { kind: 'incoming' }
-  /** We answered; the customer's turn. */
+  /** What came in is a mention, history, or answered long ago: nobody waits for us. */
+  | { kind: 'nothingOwed' }
+  /** We answered on the network itself; the customer's turn. */
+  | { kind: 'answeredOutside' }
+  /** We answered from here; the customer's turn. */
   | { kind: 'replied' }
+  /** What was to go out did not: the answer is owed again. */
+  | { kind: 'sendFailed' }
   | { kind: 'finish' }
   | { kind: 'reopen' }
   /** @param until epoch milliseconds, later than now */
   | { kind: 'setAside'; until: number }
   /** The time of a thread that was set aside has come. */
   | { kind: 'wake' }
+  /** A change is taken back. */
+  | { kind: 'undo'; to: ThreadPosition }
 
 export interface ThreadPosition {
   state: ThreadState
@@ -18,35 +26,78 @@ export interface ThreadPosition {
 
 export type Transition =
   | { changed: true; next: ThreadPosition }
-  | { changed: false; reason: 'alreadyThere' | 'notAside' | 'pastTime' }
+  | { changed: false; reason: 'alreadyThere' | 'notAside' | 'tooEarly' | 'pastTime' }
 
 const to = (state: ThreadState, setAsideUntil: number | null = null): Transition => ({
   changed: true,
   next: { state, setAsideUntil },
 })
+const unless = (here: boolean, there: Transition): Transition =>
+  here ? { changed: false, reason: 'alreadyThere' } : there
 
 /**
  * The states of a thread: open, waiting (for the customer), aside (until a time) and done. A new incoming entry always
- * opens it again. Names the next state or says why there is none; whoever calls records it.
+ * opens it again. Names the next state or says why there is none; whoever calls records it. There is no other way in which
+ * a thread changes its state.
  */
 export function transition(from: ThreadPosition, event: ThreadEvent, now: number): Transition {
   switch (event.kind) {
     case 'incoming':
-      return from.state === 'open' ? { changed: false, reason: 'alreadyThere' } : to('open')
-    case 'replied':
-      return from.state === 'done' || from.state === 'waiting'
-        ? { changed: false, reason: 'alreadyThere' }
-        : to('waiting')
-    case 'finish':
-      return from.state === 'done' ? { changed: false, reason: 'alreadyThere' } : to('done')
     case 'reopen':
-      return from.state === 'open' ? { changed: false, reason: 'alreadyThere' } : to('open')
+    case 'sendFailed':
+      return unless(from.state === 'open', to('open'))
+    case 'nothingOwed':
+    case 'finish':
+      return unless(from.state === 'done', to('done'))
+    case 'answeredOutside':
+      return unless(from.state === 'waiting', to('waiting'))
+    case 'replied':
+      return unless(from.state === 'done' || from.state === 'waiting', to('waiting'))
     case 'setAside':
       if (event.until <= now) return { changed: false, reason: 'pastTime' }
-      return from.state === 'aside' && from.setAsideUntil === event.until
-        ? { changed: false, reason: 'alreadyThere' }
-        : to('aside', event.until)
+      return unless(from.state === 'aside' && from.setAsideUntil === event.until, to('aside', event.until))
     case 'wake':
-      return from.state === 'aside' ? to('open') : { changed: false, reason: 'notAside' }
+      if (from.state !== 'aside') return { changed: false, reason: 'notAside' }
+      return (from.setAsideUntil ?? 0) > now ? { changed: false, reason: 'tooEarly' } : to('open')
+    case 'undo':
+      return unless(
+        from.state === event.to.state && from.setAsideUntil === event.to.setAsideUntil,
+        to(event.to.state, event.to.setAsideUntil),
+      )
   }
+}
+
+export interface Arrival {
+  state: ThreadState
+  /** Kind of the latest incoming entry; null when there is none. */
+  kind: EntryKind | null
+  /** Epoch milliseconds of the latest incoming entry and of our latest answer that stands. */
+  leadAt: number | null
+  answeredAt: number | null
+  /** The latest incoming entry is another than before. */
+  leadIsNew: boolean
+  /** When the profile was connected. */
+  connectedAt: number
+  /** What is older than this before the day of connecting counts as history, in milliseconds. */
+  historyMs: number
+}
+
+/** What was said longer ago than this before the day of connecting is history: kept and counted, but not owed an answer. */
+export const historyDays = 14
+
+/** What it means for a thread that entries arrived or were read anew; null: nothing. */
+export function arrivalEvent({
+  state,
+  kind,
+  leadAt,
+  answeredAt,
+  leadIsNew,
+  connectedAt,
+  historyMs,
+}: Arrival): ThreadEvent | null {
+  if (kind === null || leadAt === null || kind === 'mention') return { kind: 'nothingOwed' }
+  const answered = answeredAt !== null && answeredAt >= leadAt
+  if (!leadIsNew) return state === 'open' && answered ? { kind: 'answeredOutside' } : null
+  if (answered) return { kind: leadAt < connectedAt ? 'nothingOwed' : 'answeredOutside' }
+  return { kind: leadAt < connectedAt - historyMs ? 'nothingOwed' : 'incoming' }
 }

@@ -1,7 +1,15 @@
 import type { EntryKind, LensSentiment } from '../lens/index.ts'
 
 export type UrgencyPartName =
-  'pastDue' | 'nearDue' | 'negative' | 'poorRating' | 'question' | 'reach' | 'priority' | 'waitingCustomer'
+  | 'notSent'
+  | 'pastDue'
+  | 'nearDue'
+  | 'negative'
+  | 'poorRating'
+  | 'question'
+  | 'reach'
+  | 'priority'
+  | 'waitingCustomer'
 
 export interface UrgencyPart {
   name: UrgencyPartName
@@ -22,7 +30,12 @@ export interface UrgencyEntry {
   waitingMessages: number
   /** Epoch milliseconds, or null when no answer is owed. */
   dueAt: number | null
+  /** Answers of ours that did not go out and wait for somebody to decide. Default 0. */
+  notSent?: number
 }
+
+/** What did not go out stands before everything else: more than ten years of waiting weigh. */
+const notSentPoints = 2_000_000
 
 /** One point is worth this many minutes of waiting: two hours past due weigh 40 points. */
 export const minutesPerPoint = 3
@@ -35,6 +48,7 @@ export function standingParts(entry: UrgencyEntry): UrgencyPart[] {
   const add = (name: UrgencyPartName, amount: number, points: number) => {
     if (points !== 0) parts.push({ name, amount, points: Math.round(points) })
   }
+  if (entry.notSent) add('notSent', entry.notSent, notSentPoints)
   if (entry.sentiment === 'negative') add('negative', 1, 15)
   if (entry.rating !== null && entry.rating <= 2)
     add('poorRating', entry.rating, entry.rating === 1 ? 25 : 18)

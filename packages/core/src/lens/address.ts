@@ -1,3 +1,4 @@
+import { cleanText } from '../text/index.ts'
 import {
   lensKinds,
   lensLimits,
@@ -14,7 +15,17 @@ export interface LensProblem {
   value: string
 }
 
-const localTime = /^\d{4}-\d{2}-\d{2}(?:T\d{2})?$/
+const localTime = /^(\d{4})-(\d{2})-(\d{2})(?:T(\d{2}))?$/
+
+/** Whether a local time is one of the calendar, in years that entries can be of. */
+function isLocalTime(text: string): boolean {
+  const found = localTime.exec(text)
+  if (!found) return false
+  const [year, month, day, hour] = found.slice(1).map((part) => Number(part ?? 0))
+  const at = new Date(Date.UTC(year!, month! - 1, day))
+  const exists = at.getUTCMonth() === month! - 1 && at.getUTCDate() === day
+  return exists && year! >= 1900 && year! <= 2200 && hour! <= 23
+}
 
 /**
  * The lens as pairs for the address; what equals `base` is left out, so that addresses stay short.
@@ -116,11 +127,13 @@ const listOf = <T extends string>(
   }
 }
 
-const isId = (value: string) => /^[1-9]\d{0,14}$/.test(value)
+/** Ids of small tables are 4-byte integers; those of accounts and stories may be larger. */
+const isId = (value: string) => /^[1-9]\d{0,9}$/.test(value) && Number(value) <= 2_147_483_647
+const isLargeId = (value: string) => /^[1-9]\d{0,14}$/.test(value)
 
-const idOf = (set: (lens: Lens, id: number | null) => void): Reader => {
+const idOf = (set: (lens: Lens, id: number | null) => void, fits = isId): Reader => {
   return (value, lens) => {
-    if (value !== 'all' && !isId(value)) return false
+    if (value !== 'all' && !fits(value)) return false
     set(lens, value === 'all' ? null : Number(value))
     return true
   }
@@ -134,6 +147,10 @@ const idsOf = (set: (lens: Lens, ids: number[]) => void): Reader => {
     return true
   }
 }
+
+/** Words that can be looked for: not too long, and nothing that no text holds. */
+const isWords = (value: string) =>
+  value.length <= lensLimits.words && cleanText(value, lensLimits.words) === value
 
 const readers: Record<string, Reader> = {
   state: oneOf([...lensStates, 'any'], (lens, v) => (lens.state = v)),
@@ -157,29 +174,29 @@ const readers: Record<string, Reader> = {
   },
   watch: idOf((lens, id) => (lens.watch = id)),
   group: idOf((lens, id) => (lens.group = id)),
-  voice: idOf((lens, id) => (lens.voice = id)),
-  story: idOf((lens, id) => (lens.story = id)),
+  voice: idOf((lens, id) => (lens.voice = id), isLargeId),
+  story: idOf((lens, id) => (lens.story = id), isLargeId),
   phrase(value, lens) {
-    if (value.length > lensLimits.words) return false
+    if (!isWords(value)) return false
     lens.phrase = value
     return true
   },
   aspect(value, lens) {
-    const found = /^([1-9]\d{0,14})(?:-(positive|neutral|negative))?$/.exec(value)
-    if (!found && value !== 'all') return false
+    const found = /^([1-9]\d{0,9})(?:-(positive|neutral|negative))?$/.exec(value)
+    if (value !== 'all' && !(found && isId(found[1]!))) return false
     lens.aspect = found && { id: Number(found[1]), felt: (found[2] as 'positive' | undefined) ?? null }
     return true
   },
   hour(value, lens) {
     const found = /^([a-z]{3})-(\d{1,2})$/.exec(value)
-    const day = weekdays.indexOf(found?.[1] ?? '')
+    const day = weekdays.indexOf(found?.[1] ?? '-')
     const hour = Number(found?.[2])
     if (value !== 'all' && (day < 0 || hour > 23)) return false
     lens.weekHour = value === 'all' ? null : day * 24 + hour
     return true
   },
   words(value, lens) {
-    if (value.length > lensLimits.words) return false
+    if (!isWords(value)) return false
     lens.words = value
     return true
   },
@@ -197,10 +214,10 @@ export function parseRange(value: string): LensRange | null | undefined {
   const last = /^last-([1-9]\d{0,3})$/.exec(value)
   if (last) return Number(last[1]) <= lensLimits.days ? { last: Number(last[1]) } : undefined
   const [from, to, more] = value.split('_')
-  if (!from || !to || more !== undefined || !localTime.test(from) || !localTime.test(to)) return undefined
+  if (!from || !to || more !== undefined || !isLocalTime(from) || !isLocalTime(to)) return undefined
   const start = Date.parse(from.slice(0, 10))
   const end = Date.parse(to.slice(0, 10))
-  if (Number.isNaN(start) || Number.isNaN(end) || from > to) return undefined
+  if (from > to) return undefined
   return (end - start) / 86_400_000 <= lensLimits.days ? { from, to } : undefined
 }
 

@@ -1,3 +1,13 @@
+export {
+  cleanInstant,
+  cleanLine,
+  cleanNumber,
+  cleanText,
+  cleanUrl,
+  cutText,
+  earliest,
+  isBlank,
+} from './clean.ts'
 export { CharClass, charClassAt, unitsAt } from './charClass.ts'
 export { foldAccents, foldCase } from './fold.ts'
 export { normalise, type Normalised } from './normalise.ts'

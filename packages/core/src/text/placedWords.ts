@@ -1,3 +1,4 @@
+import { cutText } from './clean.ts'
 import { foldAccents } from './fold.ts'
 import { tokenise } from './tokenise.ts'
 
@@ -17,7 +18,7 @@ const wordLength = 60
 const wordCount = 3000
 
 const inner = /['’ʼ_]/
-const cut = (word: string) => (word.length > wordLength ? word.slice(0, wordLength) : word)
+const cut = (word: string) => cutText(word, wordLength)
 const ending = /[.!?;:,…()[\]"“”«»—–|]/
 
 /** The words of a text in their order, as search and phrases see them: parts at apostrophes and signs are words of their own. */
@@ -44,7 +45,6 @@ export function placedWords(text: string): PlacedWord[] {
     }
     for (const part of raw.matchAll(/[^'’ʼ@#_]+/g)) {
       const word = foldAccents(part[0])
-      if (!word) continue
       put(words, { word, start: start + part.index, end: start + part.index + part[0].length, broken })
       broken = false
     }
@@ -56,6 +56,8 @@ function put(
   words: PlacedWord[],
   { word, start, end, broken }: { word: string; start: number; end: number; broken: boolean },
 ): void {
+  // What folds to nothing cannot be searched for, and no index would take it.
+  if (!word.trim()) return
   const last = words.length ? words[words.length - 1]!.position : 0
   words.push({ word: cut(word), position: last + (broken && words.length ? 2 : 1), start, end })
 }

@@ -1,4 +1,4 @@
-import type { Role } from '@murrabel/contract'
+import { mayDo, type Right, type Role, type Scope } from '@murrabel/contract'
 
 /** Who looks, and how far: every query is asked in somebody's name. */
 export interface Reader {
@@ -10,14 +10,9 @@ export interface Reader {
   profileIds: number[] | null
 }
 
-export type Right = 'answer' | 'watch' | 'setUp' | 'import'
+/** Limited to some places or profiles. */
+export const isLimited = ({ placeIds, profileIds }: Pick<Reader, 'placeIds' | 'profileIds'>): boolean =>
+  placeIds !== null || profileIds !== null
 
-const rights: Record<Role, readonly Right[]> = {
-  owner: ['answer', 'watch', 'setUp', 'import'],
-  lead: ['answer', 'watch', 'setUp', 'import'],
-  specialist: ['answer', 'watch', 'import'],
-  placeManager: ['answer'],
-  reader: [],
-}
-
-export const may = (reader: Reader, right: Right): boolean => rights[reader.role].includes(right)
+export const may = (reader: Reader, right: Right, scope: Scope = 'seen'): boolean =>
+  mayDo({ role: reader.role, limited: isLimited(reader) }, right, scope)

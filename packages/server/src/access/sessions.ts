@@ -1,9 +1,9 @@
 import { createHash, randomBytes } from 'node:crypto'
-import type { Database } from '../store/database.ts'
+import type { Database, Tx } from '../store/database.ts'
 import type { Reader } from './reader.ts'
 
 export const sessionDays = 14
-const hashOf = (token: string) => createHash('sha256').update(token).digest()
+export const hashOf = (token: string) => createHash('sha256').update(token).digest()
 
 /** Opens a session and gives its token, of which only a hash is kept. */
 export async function openSession(
@@ -33,15 +33,17 @@ export async function readerOfMember(
   db: Database,
   colleagueId: number,
   brandId: number,
+  tx?: Tx,
 ): Promise<Reader | null> {
   const found = await db.one<Reader>(
     `SELECT colleague_id AS "colleagueId", brand_id AS "brandId", role, place_ids AS "placeIds", profile_ids AS "profileIds"
      FROM memberships WHERE colleague_id = $1 AND brand_id = $2`,
     [colleagueId, brandId],
+    tx,
   )
   return found ?? null
 }
 
-export async function closeSession(db: Database, token: string): Promise<void> {
-  await db.rows('DELETE FROM sessions WHERE token_hash = $1', [hashOf(token)])
+export async function closeSession(db: Database, token: string, tx?: Tx): Promise<void> {
+  await db.rows('DELETE FROM sessions WHERE token_hash = $1', [hashOf(token)], tx)
 }

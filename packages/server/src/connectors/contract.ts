@@ -1,4 +1,5 @@
 import type { EntryKind } from '@murrabel/core/lens'
+import type { ParsedFeed } from './news/parsedFeed.ts'
 
 /** What a channel can do; the interface offers no more than that. */
 export interface Capabilities {
@@ -48,7 +49,7 @@ export interface CollectedItem {
   text: string
   /** 1 to 5. */
   rating?: number
-  /** Epoch milliseconds. */
+  /** Epoch milliseconds; NaN where the network gives none that can be read. */
   at: number
   url?: string
   reach?: number
@@ -60,8 +61,20 @@ export interface CollectedItem {
   raw: unknown
 }
 
-export interface CollectedPage {
+/** A piece of a page or delivery that could not be read, as it came, with why not. */
+export interface UnreadPart {
+  /** Its id on the network, or a hash of it. */
+  outsideId: string
+  raw: unknown
+  reason: string
+}
+
+export interface ReadParts {
   items: CollectedItem[]
+  unread: UnreadPart[]
+}
+
+export interface CollectedPage extends ReadParts {
   /** Where to go on; kept only when the page is stored. */
   cursor: string
   more: boolean
@@ -131,6 +144,11 @@ export interface NetworkHttp {
   post(url: string, body: string, headers: Record<string, string>): Promise<void>
 }
 
+/** What is done beside the server's own thread. */
+export interface CollectTools {
+  parseFeed(document: string): Promise<ParsedFeed>
+}
+
 /** One contract for all channels. Nothing outside a connector's folder asks which channel it is. */
 export interface Connector {
   channel: string
@@ -140,10 +158,17 @@ export interface Connector {
   /** Looks at a public profile by its address on the network at `network`. */
   look?(network: string, address: string, http: NetworkHttp): Promise<PublicLook>
   /** One page, from a cursor (null: from the beginning). */
-  collect(profile: ConnectorProfile, cursor: string | null, http: NetworkHttp): Promise<CollectedPage>
+  collect(
+    profile: ConnectorProfile,
+    cursor: string | null,
+    http: NetworkHttp,
+    tools: CollectTools,
+  ): Promise<CollectedPage>
   send?(profile: ConnectorProfile, action: ReplyAction, http: NetworkHttp): Promise<Sent>
   /** Reads the body of a webhook whose signature has been checked. */
-  receive?(profile: ConnectorProfile, body: unknown): CollectedItem[]
+  receive?(profile: ConnectorProfile, body: unknown): ReadParts
+  /** One piece as it came, read again; null when it is no text of anybody. */
+  readPart?(profile: ConnectorProfile, raw: unknown): CollectedItem | null
   subscribe?(profile: ConnectorProfile, subscription: HookSubscription, http: NetworkHttp): Promise<void>
   unsubscribe?(profile: ConnectorProfile, http: NetworkHttp): Promise<void>
 }

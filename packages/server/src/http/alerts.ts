@@ -1,6 +1,5 @@
 import type { Express } from 'express'
-import { number, object } from 'yup'
-import { alertSchema, alertTrialSchema, routes } from '@murrabel/contract'
+import { alertSchema, alertTrialSchema, bellSeenSchema, routes } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import {
   alertEvents,
@@ -11,7 +10,7 @@ import {
   tryAlert,
 } from '../services/alerts/alerts.ts'
 import { bell, bellSeen } from '../services/alerts/bell.ts'
-import { feedOf, watchFeed } from '../services/alerts/feeds.ts'
+import { alertFeedAddresses, feedOf, watchFeed } from '../services/alerts/feeds.ts'
 import { handle } from './handle.ts'
 
 export function alertRoutes(app: Express, context: Context): void {
@@ -22,38 +21,37 @@ export function alertRoutes(app: Express, context: Context): void {
   })
   handle(app, routes.createAlert, {
     schema: alertSchema,
-    right: 'watch',
     act: ({ reader, body }) => saveAlert(context, reader, null, body),
   })
   handle(app, routes.updateAlert, {
     schema: alertSchema,
-    right: 'watch',
     act: ({ reader, id, body }) => saveAlert(context, reader, id(), body),
   })
   handle(app, routes.deleteAlert, {
-    right: 'watch',
     async act({ reader, id }) {
       await setAlertDeleted(context, reader, id(), true)
       return undefined
     },
   })
   handle(app, routes.restoreAlert, {
-    right: 'watch',
     act: ({ reader, id }) => restoreAlert(context, reader, id()),
   })
   handle(app, routes.alertEvents, { act: ({ reader, id }) => alertEvents(context, reader, id()) })
   handle(app, routes.bell, { act: ({ reader }) => bell(context, reader) })
   handle(app, routes.bellSeen, {
-    schema: object({ upTo: number().integer().min(0).required() }),
+    schema: bellSeenSchema,
     async act({ reader, body }) {
       await bellSeen(context, reader, body.upTo)
       return undefined
     },
   })
-  handle(app, routes.watchFeed, {
-    right: 'watch',
-    act: ({ reader, id }) => watchFeed(context, reader, id()),
-  })
+  for (const [route, off, change] of [
+    [routes.watchFeed, routes.watchFeedOff, watchFeed],
+    [routes.alertFeed, routes.alertFeedOff, alertFeedAddresses],
+  ] as const) {
+    handle(app, route, { act: ({ reader, id }) => change(context, reader, id(), true) })
+    handle(app, off, { act: ({ reader, id }) => change(context, reader, id(), false) })
+  }
 }
 
 /** Feeds are read by readers of feeds, who have no session: the token in the address is the key. */

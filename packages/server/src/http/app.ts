@@ -8,6 +8,7 @@ import { alertRoutes, feedRoutes } from './alerts.ts'
 import { entryRoutes } from './entries.ts'
 import { importRoutes } from './imports.ts'
 import { liveRoutes } from './live.ts'
+import { healthRoutes } from './health.ts'
 import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
 import { readSession, sameOrigin, sessionRoutes } from './session.ts'
@@ -44,9 +45,13 @@ export function createApp(context: Context): Express {
       strictTransportSecurity: context.config.publicAddress.startsWith('https:'),
     }),
   )
-  app.get('/health', async (_req, res) => {
-    await context.db.rows('SELECT 1')
-    res.json({ status: 'ok' })
+  app.set('trust proxy', context.config.trustProxy)
+  app.set('etag', false)
+  healthRoutes(app, context)
+  // Answers hold what is private, and what may have changed a moment later.
+  app.use('/api', (_req, res, next) => {
+    res.setHeader('Cache-Control', 'no-store')
+    next()
   })
   hookRoutes(app, context)
   feedRoutes(app, context)

@@ -1,7 +1,17 @@
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express'
 import type { AnySchema } from 'yup'
-import { limits, type Route } from '@murrabel/contract'
-import { may, type Reader, type Right } from '../access/reader.ts'
+import {
+  bodyBytes,
+  largestId,
+  rights,
+  routeAccess,
+  routes,
+  type Access,
+  type Route,
+  type RouteName,
+} from '@murrabel/contract'
+import { may, type Reader } from '../access/reader.ts'
+import { isTooDeep } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
 import { checked } from './problems.ts'
 
@@ -10,44 +20,77 @@ export interface Call<Body> {
   res: Response
   reader: Reader
   body: Body
-  /** A whole number of the path. */
+  /** An id of the path. @throws Refusal notFound for what can be none */
   id(name?: string): number
 }
 
 export interface HandleOptions<Body, Answer> {
   schema?: AnySchema
-  right?: Right
-  /** Takes bodies of the size of a file. */
-  large?: boolean
+  /** The body is text, not JSON. */
+  text?: boolean
   /** Undefined answers 204. */
   act(call: Call<Body>): Promise<Answer>
 }
 
-const parsers: Record<'small' | 'large', RequestHandler> = {
-  small: express.json({ limit: '1mb' }),
-  large: express.json({ limit: limits.importBytes * 1.2 }),
+const accessOf = new Map<unknown, Access>(
+  Object.entries(routes).map(([name, route]) => [route, routeAccess[name as RouteName]]),
+)
+
+/** Bodies nested deeper than any schema of ours are not parsed at all. */
+const deepest = 32
+
+const asJson = (limit: number) =>
+  express.json({
+    limit,
+    verify(_req, _res, bytes) {
+      if (isTooDeep(bytes.toString('latin1'), deepest)) throw new Refusal('unreadableBody')
+    },
+  })
+
+const parsers = Object.fromEntries(
+  Object.entries(bodyBytes).map(([size, limit]) => [
+    size,
+    { json: asJson(limit), text: express.text({ limit, type: () => true }) },
+  ]),
+) as unknown as Record<keyof typeof bodyBytes, { json: RequestHandler; text: RequestHandler }>
+
+/** Who asks is looked at before anything of the body is read. */
+function admit({ right, scope }: Access): RequestHandler {
+  return (_req, res, next) => {
+    const reader = res.locals.reader as Reader | undefined
+    if (!reader) throw new Refusal('notSignedIn')
+    if (!may(reader, right, scope))
+      throw new Refusal(
+        (rights[right] as readonly string[]).includes(reader.role) ? 'limitedAccess' : 'notAllowed',
+      )
+    next()
+  }
 }
 
-/** Registers a route of the contract: parses, checks rights and body, answers JSON. */
+/** Registers a route of the contract: checks rights, parses, checks the body, answers JSON. */
 export function handle<Body, Answer>(
   app: Express,
   route: Route<Body, Answer>,
-  { schema, right, large, act }: HandleOptions<Body, Answer>,
+  { schema, text, act }: HandleOptions<Body, Answer>,
 ): void {
+  const access = accessOf.get(route)
+  if (!access) throw new Error(`${route.path} has no line in routeAccess`)
   const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
-  app[method](route.path, parsers[large ? 'large' : 'small'], async (req, res) => {
-    const reader = res.locals.reader as Reader | undefined
-    if (!reader) throw new Refusal('notSignedIn')
-    if (right && !may(reader, right)) throw new Refusal('notAllowed')
-    const body = (schema ? await checked(schema, req.body) : undefined) as Body
+  const parse = parsers[access.body === 'none' ? 'small' : access.body][text ? 'text' : 'json']
+  app[method](route.path, admit(access), parse, async (req, res) => {
+    const reader = res.locals.reader as Reader
+    const body = (schema ? await checked(schema, req.body) : text ? textOf(req.body) : undefined) as Body
     const id = (name = 'id') => {
-      const value = Number(req.params[name])
-      if (!Number.isSafeInteger(value) || value < 1) throw new Refusal('notFound')
-      return value
+      const value = req.params[name]
+      if (typeof value !== 'string' || !/^[1-9]\d{0,9}$/.test(value) || Number(value) > largestId)
+        throw new Refusal('notFound')
+      return Number(value)
     }
     const answer = await act({ req, res, reader, body, id })
-    if (res.headersSent) return
+    if (res.headersSent || res.writableEnded) return
     if (answer === undefined) res.status(204).end()
     else res.json(answer)
   })
 }
+
+const textOf = (body: unknown): string => (typeof body === 'string' ? body : '')

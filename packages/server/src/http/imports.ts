@@ -1,36 +1,31 @@
 import type { Express } from 'express'
-import {
-  importFeedSchema,
-  importReviewsSchema,
-  previewFeedSchema,
-  previewReviewsSchema,
-  routes,
-} from '@murrabel/contract'
+import { routes, startImportSchema } from '@murrabel/contract'
 import type { Context } from '../context.ts'
-import { importFeed, importReviews, previewFeed } from '../services/imports/imports.ts'
-import { previewTable } from '../services/imports/reviewsCsv.ts'
+import {
+  draftImport,
+  dropImport,
+  importState,
+  listImports,
+  startImport,
+} from '../services/imports/imports.ts'
 import { handle } from './handle.ts'
 
+/** Files are sent as they are, read beside the server's thread, and brought in in the background. */
 export function importRoutes(app: Express, context: Context): void {
-  const shared = { right: 'import', large: true } as const
-  handle(app, routes.previewReviews, {
-    ...shared,
-    schema: previewReviewsSchema,
-    act: async ({ body }) => previewTable(body.csv),
+  handle(app, routes.imports, { act: ({ reader }) => listImports(context, reader) })
+  handle(app, routes.importDocument, {
+    text: true,
+    act: ({ reader, req, body }) => draftImport(context, reader, req.query, body),
   })
-  handle(app, routes.importReviews, {
-    ...shared,
-    schema: importReviewsSchema,
-    act: ({ reader, body }) => importReviews(context, reader, body),
+  handle(app, routes.importState, { act: ({ reader, id }) => importState(context, reader, id()) })
+  handle(app, routes.startImport, {
+    schema: startImportSchema,
+    act: ({ reader, id, body }) => startImport(context, reader, id(), body),
   })
-  handle(app, routes.previewFeed, {
-    ...shared,
-    schema: previewFeedSchema,
-    act: async ({ body }) => previewFeed(body.document),
-  })
-  handle(app, routes.importFeed, {
-    ...shared,
-    schema: importFeedSchema,
-    act: ({ reader, body }) => importFeed(context, reader, body),
+  handle(app, routes.dropImport, {
+    async act({ reader, id }) {
+      await dropImport(context, reader, id())
+      return undefined
+    },
   })
 }

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto'
 import type { NextFunction, Request, Response } from 'express'
 import { ValidationError, type AnySchema } from 'yup'
 import type { Logger } from 'pino'
-import { problemOf, type FieldProblem, type Problem } from '@murrabel/contract'
+import { boundProblems, problemOf, type ErrorCode, type FieldProblem, type Problem } from '@murrabel/contract'
+import { TooDeepError } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
 
 export function sendProblem(res: Response, problem: Problem): void {
@@ -11,8 +12,11 @@ export function sendProblem(res: Response, problem: Problem): void {
 
 /** Checks a body against its schema. @throws Refusal invalid with every field that is wrong */
 export async function checked<T>(schema: AnySchema, body: unknown): Promise<T> {
+  const given = body ?? {}
+  const problems = boundProblems(schema, given)
+  if (problems.length) throw new Refusal('invalid', { fields: problems })
   try {
-    return (await schema.validate(body ?? {}, { abortEarly: false, stripUnknown: true })) as T
+    return (await schema.validate(given, { abortEarly: false, stripUnknown: true })) as T
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
     throw new Refusal('invalid', { fields: fieldsOf(error) }, { cause: error })
@@ -20,7 +24,7 @@ export async function checked<T>(schema: AnySchema, body: unknown): Promise<T> {
 }
 
 const fieldsOf = (error: ValidationError): FieldProblem[] =>
-  (error.inner.length ? error.inner : [error]).map(({ path, type, message }) => ({
+  (error.inner.length ? error.inner : [error]).slice(0, 100).map(({ path, type, message }) => ({
     field: path ?? '',
     code: type ?? 'invalid',
     message,
@@ -30,13 +34,37 @@ const fieldsOf = (error: ValidationError): FieldProblem[] =>
 export function problemHandler(log: Logger) {
   return (error: unknown, _req: Request, res: Response, next: NextFunction): void => {
     if (res.headersSent) return next(error)
+    const code = codeOf(error)
     if (error instanceof Refusal) return sendProblem(res, problemOf(error.code, error.more))
-    const { type } = error as { type?: string }
-    if (type === 'entity.too.large') return sendProblem(res, problemOf('tooLarge'))
-    if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || error instanceof URIError)
-      return sendProblem(res, problemOf('unreadableBody'))
+    if (code) return sendProblem(res, problemOf(code))
     const instance = `urn:uuid:${randomUUID()}`
     log.error({ err: error, instance }, 'fault')
     sendProblem(res, problemOf('broken', { instance }))
   }
+}
+
+/** The refusal that an error of a library amounts to; null for a fault of ours. */
+function codeOf(error: unknown): ErrorCode | null {
+  const {
+    type,
+    status,
+    name = '',
+    original,
+  } = error as {
+    type?: string
+    status?: number
+    name?: string
+    original?: { code?: string }
+  }
+  if (type === 'entity.too.large') return 'tooLarge'
+  if (type?.startsWith('entity.') || type?.startsWith('encoding.') || type?.startsWith('charset.'))
+    return 'unreadableBody'
+  if (type?.startsWith('request.')) return 'unreadableBody'
+  if (error instanceof URIError || error instanceof TooDeepError) return 'unreadableBody'
+  if (status === 404) return 'notFound'
+  if (typeof status === 'number' && status >= 400 && status < 500) return 'unreadableBody'
+  if (original?.code === '57014') return 'tooMuch'
+  if (/^Sequelize(Connection|HostNotFound|HostNotReachable|AccessDenied)/.test(name)) return 'databaseAway'
+  if (original?.code?.startsWith('57P') || original?.code?.startsWith('08')) return 'databaseAway'
+  return null
 }

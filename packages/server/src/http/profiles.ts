@@ -14,6 +14,7 @@ import {
   listProfiles,
   takeGranted,
 } from '../services/profiles/profiles.ts'
+import { listApart, tryApartAgain } from '../services/entries/itemsApart.ts'
 import { exportOpml, importOpml } from '../services/profiles/opml.ts'
 import { handle } from './handle.ts'
 
@@ -22,12 +23,10 @@ export function profileRoutes(app: Express, context: Context): void {
   handle(app, routes.profiles, { act: ({ reader }) => listProfiles(context, reader) })
   handle(app, routes.connect, {
     schema: connectSchema,
-    right: 'setUp',
     act: async ({ reader, body }) => ({ redirect: await startOAuth(context, reader, body.network) }),
   })
   handle(app, routes.connectFeed, {
     schema: feedSchema,
-    right: 'setUp',
     act: ({ reader, body }) => connectFeed(context, reader, body),
   })
   handle(app, routes.exportFeeds, {
@@ -40,31 +39,28 @@ export function profileRoutes(app: Express, context: Context): void {
   })
   handle(app, routes.importFeeds, {
     schema: fileSchema,
-    right: 'setUp',
-    large: true,
     act: ({ reader, body }) => importOpml(context, reader, body.file),
   })
   handle(app, routes.connectSearch, {
     schema: connectSchema,
-    right: 'setUp',
     act: ({ reader, body }) => connectSearch(context, reader, body.network),
   })
   handle(app, routes.disconnect, {
-    right: 'setUp',
     act: ({ reader, id }) => disconnectProfile(context, reader, id()),
   })
   handle(app, routes.collectNow, {
-    right: 'setUp',
     act: async ({ reader, id }) => {
       await collectNow(context, reader, id())
       return undefined
     },
   })
+  handle(app, routes.itemsApart, { act: ({ reader, id }) => listApart(context, reader, id()) })
+  handle(app, routes.tryApartAgain, { act: ({ reader, id }) => tryApartAgain(context, reader, id()) })
   // The browser's way back from a network: it ends on a page in either case.
   app.get(callbackPath, async (req, res) => {
     const reader = res.locals.reader as Reader | undefined
     if (!reader) return res.redirect('/sign-in')
-    if (!may(reader, 'setUp')) throw new Refusal('notAllowed')
+    if (!may(reader, 'setUp', 'brand')) throw new Refusal('notAllowed')
     try {
       const granted = await finishOAuth(
         context,

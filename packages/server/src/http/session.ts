@@ -1,20 +1,24 @@
-import { rateLimit } from 'express-rate-limit'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
-import { problemOf, routes, signInSchema, type SignIn } from '@murrabel/contract'
-import { closeSession, readerOf, sessionDays } from '../access/sessions.ts'
+import { routes, signInSchema, type SignIn } from '@murrabel/contract'
+import { closeSession, hashOf, readerOf, sessionDays } from '../access/sessions.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
 import { brandAnswer } from '../services/brand/brandAnswer.ts'
 import { signIn } from '../services/brand/signIn.ts'
 import { handle } from './handle.ts'
-import { checked, sendProblem } from './problems.ts'
+import { checked } from './problems.ts'
 
 const cookieName = 'murrabel_session'
 
-function tokenOf(req: Request): string | null {
+/** The session's token; none for a cookie that is broken or can be none of ours. */
+export function tokenOf(req: Request): string | null {
   const pair = (req.headers.cookie ?? '').split(/;\s*/).find((part) => part.startsWith(`${cookieName}=`))
-  return pair ? decodeURIComponent(pair.slice(cookieName.length + 1)) : null
+  const token = pair?.slice(cookieName.length + 1) ?? ''
+  return /^[\w-]{20,100}$/.test(token) ? token : null
 }
+
+/** By what a session is known to other processes. */
+export const sessionHash = (token: string): string => hashOf(token).toString('hex')
 
 /** Puts who asks into `res.locals.reader`. */
 export function readSession({ db }: Context) {
@@ -43,23 +47,21 @@ export function sessionRoutes(app: Express, context: Context): void {
     secure: context.config.publicAddress.startsWith('https:'),
     path: '/',
   }
-  const limiter = rateLimit({
-    windowMs: 60_000,
-    limit: 20,
-    standardHeaders: true,
-    legacyHeaders: false,
-    skipSuccessfulRequests: true,
-    handler: (_req, res) => sendProblem(res, problemOf('tooMany')),
-  })
-  app.post(routes.signIn.path, limiter, express.json({ limit: '10kb' }), async (req, res) => {
-    const token = await signIn(context, await checked<SignIn>(signInSchema, req.body))
+  app.post(routes.signIn.path, express.json({ limit: '10kb' }), async (req, res) => {
+    const draft = await checked<SignIn>(signInSchema, req.body)
+    const token = await signIn(context, draft, { address: req.ip ?? '' })
     res.cookie(cookieName, token, { ...options, maxAge: sessionDays * 86_400_000 })
     const reader = await readerOf(context.db, token)
     res.json(await brandAnswer(context, reader!))
   })
   app.delete(routes.signOut.path, async (req, res) => {
     const token = tokenOf(req)
-    if (token) await closeSession(context.db, token)
+    if (token)
+      await context.db.inTransaction(async (tx) => {
+        await closeSession(context.db, token, tx)
+        // Streams of this session end with it, in whichever process they are.
+        await context.live.end(sessionHash(token), tx)
+      })
     res.clearCookie(cookieName, options)
     res.status(204).end()
   })

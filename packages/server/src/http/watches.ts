@@ -9,6 +9,7 @@ import {
   tunerSchema,
   watchSchema,
 } from '@murrabel/contract'
+import { parseJson } from '../connectors/index.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
 import { exportWatches, importWatches } from '../services/watches/exchange.ts'
@@ -44,43 +45,34 @@ export function watchRoutes(app: Express, context: Context): void {
   })
   handle(app, routes.importWatches, {
     schema: fileSchema,
-    right: 'watch',
-    large: true,
     act: ({ reader, body }) => importWatches(context, reader, parsed(body.file)),
   })
   handle(app, routes.createWatch, {
     schema: watchSchema,
-    right: 'watch',
     act: ({ reader, body }) => createWatch(context, reader, body),
   })
   handle(app, routes.updateWatch, {
     schema: watchSchema,
-    right: 'watch',
     act: ({ reader, id, body }) => updateWatch(context, reader, id(), body),
   })
   handle(app, routes.pauseWatch, {
     schema: pausedSchema,
-    right: 'watch',
     act: ({ reader, id, body }) => pauseWatch(context, reader, id(), body.paused),
   })
   handle(app, routes.copyWatch, {
-    right: 'watch',
     act: ({ reader, id }) => copyWatch(context, reader, id()),
   })
   handle(app, routes.markHits, {
     schema: marksSchema,
-    right: 'watch',
     async act({ reader, id, body }) {
       await markHits(context, reader, id(), body.marks)
       return undefined
     },
   })
   handle(app, routes.restoreWatch, {
-    right: 'watch',
     act: ({ reader, id }) => restoreWatch(context, reader, id()),
   })
   handle(app, routes.deleteWatch, {
-    right: 'watch',
     act: async ({ reader, id }) => {
       await deleteWatch(context, reader, id())
       return undefined
@@ -93,16 +85,13 @@ function groupRoutes(app: Express, context: Context): void {
   handle(app, routes.groups, { act: ({ reader }) => listGroups(context, reader) })
   handle(app, routes.createGroup, {
     schema: groupSchema,
-    right: 'watch',
     act: ({ reader, body }) => saveGroup(context, reader, null, body),
   })
   handle(app, routes.updateGroup, {
     schema: groupSchema,
-    right: 'watch',
     act: ({ reader, id, body }) => saveGroup(context, reader, id(), body),
   })
   handle(app, routes.deleteGroup, {
-    right: 'watch',
     act: async ({ reader, id }) => {
       await deleteGroup(context, reader, id())
       return undefined
@@ -112,7 +101,7 @@ function groupRoutes(app: Express, context: Context): void {
 
 function parsed(file: string): unknown {
   try {
-    return JSON.parse(file)
+    return parseJson(file)
   } catch {
     throw new Refusal('watchesUnreadable')
   }

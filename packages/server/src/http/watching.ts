@@ -21,18 +21,15 @@ export function watchingRoutes(app: Express, context: Context): void {
   handle(app, routes.rivals, { act: ({ reader, req }) => rivals(context, reader, req.query) })
   handle(app, routes.addPublicProfile, {
     schema: publicProfileSchema,
-    right: 'watch',
     act: ({ reader, body }) => addPublicProfile(context, reader, body),
   })
   handle(app, routes.removePublicProfile, {
-    right: 'watch',
     act: ({ reader, id }) => removePublicProfile(context, reader, id()),
   })
   handle(app, routes.voices, { act: ({ reader, req }) => voices(context, reader, req.query) })
   handle(app, routes.voice, { act: ({ reader, id }) => voiceCard(context, reader, id()) })
   handle(app, routes.changeVoice, {
     schema: voiceSchema,
-    right: 'answer',
     act: ({ reader, id, body }) => changeVoice(context, reader, id(), body),
   })
 }

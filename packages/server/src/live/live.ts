@@ -1,56 +1,60 @@
 import { EventEmitter } from 'node:events'
-import pg from 'pg'
-import type { Logger } from 'pino'
 import type { LiveEvent } from '@murrabel/contract'
 import type { Database, Tx } from '../store/database.ts'
+import type { Listener } from '../store/listener.ts'
 
-const channel = 'murrabel_live'
+export const liveChannel = 'murrabel_live'
 /** PostgreSQL takes 8000 bytes a notice; a longer list of threads says "look again" instead. */
 const threadLimit = 500
 
+/** What travels between processes: an event of a brand, or the end of a session. */
+type Notice = { brandId: number; event: LiveEvent } | { ended: string }
+
 export interface Live {
+  /** Whether events are heard right now. */
+  readonly connected: boolean
   /** Tells every open browser of the brand, from whichever process; with a transaction, when it commits. */
   tell(brandId: number, event: LiveEvent, tx?: Tx): Promise<void>
+  /** Ends the streams of a session, in whichever process they are. @param session the session's hash, in hexadecimal */
+  end(session: string, tx?: Tx): Promise<void>
   listen(brandId: number, on: (event: LiveEvent) => void): () => void
-  close(): Promise<void>
+  onEnd(session: string, act: () => void): () => void
 }
 
-/** Live updates across processes by LISTEN and NOTIFY; the listening connection is made again when it breaks. */
-export async function startLive(db: Database, log: Logger): Promise<Live> {
-  const emitter = new EventEmitter()
-  emitter.setMaxListeners(0)
-  let client: pg.Client | null = null
-  let closed = false
-
-  async function connect(): Promise<void> {
-    const next = new pg.Client({ connectionString: db.url })
-    next.on('notification', ({ payload }) => {
-      const { brandId, event } = JSON.parse(payload ?? '{}') as { brandId: number; event: LiveEvent }
-      emitter.emit(String(brandId), event)
-    })
-    next.on('error', (error) => {
-      log.warn({ err: error }, 'live connection lost')
-      if (!closed) setTimeout(() => void connect().catch(() => {}), 500).unref()
-    })
-    await next.connect()
-    await next.query(`LISTEN ${channel}`)
-    client = next
+/** Live updates across processes by LISTEN and NOTIFY. After a lost connection every browser is told to load afresh. */
+export function startLive(db: Database, listener: Listener): Live {
+  const brands = new EventEmitter()
+  const sessions = new EventEmitter()
+  brands.setMaxListeners(0)
+  sessions.setMaxListeners(0)
+  listener.on(liveChannel, (payload) => {
+    const notice = JSON.parse(payload) as Notice
+    if ('ended' in notice) sessions.emit(notice.ended)
+    else brands.emit(String(notice.brandId), notice.event)
+  })
+  listener.onReconnect(() => {
+    for (const brand of brands.eventNames()) brands.emit(brand, { kind: 'afresh' } satisfies LiveEvent)
+  })
+  const send = async (notice: Notice, tx: Tx): Promise<void> =>
+    void (await db.rows('SELECT pg_notify($1, $2)', [liveChannel, JSON.stringify(notice)], tx))
+  const hear = (emitter: EventEmitter, name: string, on: (...args: never[]) => void) => {
+    emitter.on(name, on as () => void)
+    return () => void emitter.off(name, on as () => void)
   }
-  await connect()
-
   return {
-    async tell(brandId, event, tx) {
-      const short =
-        'threads' in event && event.threads.length > threadLimit ? { ...event, threads: [] } : event
-      await db.rows('SELECT pg_notify($1, $2)', [channel, JSON.stringify({ brandId, event: short })], tx)
+    get connected() {
+      return listener.connected
     },
-    listen(brandId, on) {
-      emitter.on(String(brandId), on)
-      return () => emitter.off(String(brandId), on)
-    },
-    async close() {
-      closed = true
-      await client?.end()
-    },
+    tell: (brandId, event, tx) =>
+      send(
+        {
+          brandId,
+          event: 'threads' in event && event.threads.length > threadLimit ? { ...event, threads: [] } : event,
+        },
+        tx,
+      ),
+    end: (session, tx) => send({ ended: session }, tx),
+    listen: (brandId, on) => hear(brands, String(brandId), on),
+    onEnd: (session, act) => hear(sessions, session, act),
   }
 }

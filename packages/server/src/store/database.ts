@@ -16,11 +16,21 @@ export interface Database {
   close(): Promise<void>
 }
 
-export function openDatabase(url: string, { poolSize = 10 }: { poolSize?: number } = {}): Database {
+/** Longest wait for a free connection: then the database counts as away. */
+const acquireMs = 15_000
+
+/**
+ * @param options.statementMs longest time of one statement; 0: any
+ */
+export function openDatabase(
+  url: string,
+  { poolSize = 10, statementMs = 0 }: { poolSize?: number; statementMs?: number } = {},
+): Database {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
-    pool: { max: poolSize, idle: 10_000 },
+    pool: { max: poolSize, idle: 10_000, acquire: acquireMs },
+    dialectOptions: { keepAlive: true, ...(statementMs ? { statement_timeout: statementMs } : {}) },
     define: { underscored: true, timestamps: false },
   })
   const rows = <T extends object>(sql: string, bind: unknown[] = [], tx?: Tx) =>

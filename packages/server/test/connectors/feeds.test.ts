@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { FeedError, parseFeed } from '../../src/connectors/index.ts'
 import { itemOfEntry } from '../../src/connectors/news/index.ts'
-import { decodeEntities, plain } from '../../src/connectors/news/parseFeed.ts'
+import { htmlText } from '../../src/connectors/index.ts'
 import { decodeBody } from '../../src/connectors/shared/networkHttp.ts'
 
 const rss = `<?xml version="1.0"?><rss version="2.0"><channel><title>Sound Courier</title>
@@ -29,7 +29,7 @@ describe('parseFeed', () => {
     expect(feed.entries[0]).toEqual({
       id: 'g1',
       title: 'A & B',
-      text: 'One\nTwo',
+      text: 'One\n\nTwo',
       author: '',
       at: Date.parse('2026-11-24T09:00:00Z'),
       url: 'https://a.example/1',
@@ -63,9 +63,9 @@ describe('parseFeed', () => {
   ])('%s is refused', (_, document) => expect(() => parseFeed(document)).toThrow(FeedError))
 })
 
-test('an article without a date counts from when it was seen, one from the future from now', () => {
+test('an article without a date is undated, one from the future counts from now', () => {
   const entry = { id: 'x', title: 't', text: '', author: '', at: null }
-  expect(itemOfEntry(entry, { id: 'f', title: 'F' }, 1000).at).toBe(1000)
+  expect(itemOfEntry(entry, { id: 'f', title: 'F' }, 1000).at).toBeNaN()
   expect(itemOfEntry({ ...entry, at: 9999 }, { id: 'f', title: 'F' }, 1000).at).toBe(1000)
   expect(
     itemOfEntry({ ...entry, id: 'y'.repeat(500) }, { id: 'f', title: 'F' }, 1000).outsideId,
@@ -86,6 +86,7 @@ test.each([
 ])('bytes: %s', (_, bytes, type, expected) => expect(decodeBody(bytes, type)).toContain(expected))
 
 test('plain text of HTML, entities decoded once', () => {
-  expect(plain('<div>a&nbsp;&amp;lt;b</div><style>x{}</style>c')).toBe('a &lt;b\nc')
-  expect(decodeEntities('&#233;&#xe9;&unknown;&#9999999;')).toBe('éé&unknown;&#9999999;')
+  expect(htmlText('<div>a&nbsp;&amp;lt;b</div><style>x{}</style>c')).toBe('a &lt;b\nc')
+  expect(htmlText('&#233;&#xe9;&unknown;')).toBe('éé&unknown;')
+  expect(htmlText('<p>one<br>two</p><script>three</script><p>four <3 five')).toBe('one\ntwo\n\nfour <3 five')
 })

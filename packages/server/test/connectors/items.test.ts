@@ -65,13 +65,20 @@ describe('pages: ActivityStreams 2.0', () => {
     ['another activity', note({}, 'Like')],
     ['another object', note({ type: 'Image' })],
     ['no text', note({ content: undefined })],
+  ])('%s is left out', (_, activity) => expect(pagesItem(activity, profile)).toBeNull())
+  test.each([
     ['no date', { ...note({ published: undefined }), published: undefined }],
     ['a broken date', { ...note({ published: 'soon' }), published: 'soon' }],
-  ])('%s is left out', (_, activity) => expect(pagesItem(activity, profile)).toBeNull())
+  ])('with %s it is undated', (_, activity) => expect(pagesItem(activity, profile)?.at).toBeNaN())
+  test('content is HTML unless it says that it is plain', () => {
+    const content = '<p>Tea &amp; <b>rain</b></p><p>&lt;3</p><script>x</script>'
+    expect(pagesItem(note({ content }), profile)?.text).toBe('Tea & rain\n\n<3')
+    expect(pagesItem(note({ content, mediaType: 'text/plain' }), profile)?.text).toBe(content)
+  })
   test('what a webhook carries is read the same way, and nonsense is nothing', () => {
     const receive = connectorOf('pages')!.receive!
-    expect(receive(profile, { data: note() }).map((i) => i.outsideId)).toEqual(['n4'])
-    expect(receive(profile, {})).toEqual([])
+    expect(receive(profile, { data: note() }).items.map((i) => i.outsideId)).toEqual(['n4'])
+    expect(receive(profile, {})).toEqual({ items: [], unread: [] })
   })
 })
 
@@ -151,8 +158,9 @@ describe('maps: schema.org', () => {
     ['another thing', item({ '@type': 'Event' })],
     ['no author', item({ author: undefined })],
     ['no id', item({ '@id': undefined })],
-    ['no date', item({ dateCreated: undefined })],
   ])('%s is left out', (_, given) => expect(mapsItem(given, profile)).toBeNull())
+  test('without a date it is undated', () =>
+    expect(mapsItem(item({ dateCreated: undefined }), profile)?.at).toBeNaN())
 })
 
 test.each([

@@ -12,7 +12,7 @@ import {
   RateBudget,
   TooLargeError,
 } from '../../src/connectors/index.ts'
-import { afterFailure } from '../../src/services/sending/outbox.ts'
+import { afterFailure } from '../../src/services/actions/act.ts'
 
 test.each([
   [200, null, null],
@@ -33,13 +33,15 @@ test.each([
 )
 
 test.each([
-  ['refused', 1, { state: 'failed' }],
-  ['gone', 1, { state: 'failed' }],
-  ['keyExpired', 99, { state: 'waiting', waitMs: 300_000 }],
-  ['transient', 1, { state: 'waiting', waitMs: 2000 }],
-  ['transient', 8, { state: 'failed' }],
-] as const)('a reply that met "%s" at try %i', (kind, attempts, expected) =>
-  expect(afterFailure({ kind, waitMs: null }, attempts, 1)).toEqual(expected),
+  ['refused', true, false, { kind: 'give up', uncertain: false }],
+  ['gone', true, false, { kind: 'give up', uncertain: false }],
+  ['keyExpired', false, true, { kind: 'wait', waitMs: 300_000, uncertain: false }],
+  ['rateLimited', false, true, { kind: 'wait', waitMs: 1000, uncertain: false }],
+  ['transient', true, false, { kind: 'try again', uncertain: true }],
+  ['transient', false, false, { kind: 'try again', uncertain: false }],
+  ['transient', true, true, { kind: 'give up', uncertain: true }],
+] as const)('an action that met "%s" (reached: %s, last: %s)', (kind, reached, last, expected) =>
+  expect(afterFailure({ kind, waitMs: null, reached }, { last })).toEqual(expected),
 )
 
 test('backoff doubles, has jitter, and is capped', () => {

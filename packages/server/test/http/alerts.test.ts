@@ -90,7 +90,17 @@ async function collect(): Promise<void> {
 }
 /** Alerts are looked at every twenty seconds; here the next look is due at once. */
 async function lookNow(): Promise<void> {
-  await world.server.context.db.rows('UPDATE alerts SET checked_at = NULL')
+  const { db, due } = world.server.context
+  const rows = await db.rows<{ subject: string }>(`SELECT subject FROM due_work WHERE kind = 'checkAlert'`)
+  await due.ask(rows.map(({ subject }) => ({ kind: 'checkAlert' as const, subject, owner: 'brand 1' })))
+}
+/** What went out by mail goes out again. */
+async function mailAgain(): Promise<void> {
+  const { db, due } = world.server.context
+  const rows = await db.rows<{ id: number }>(
+    `UPDATE alert_deliveries SET state = 'waiting', attempts = 0 WHERE way = 'email' RETURNING id`,
+  )
+  await due.ask(rows.map(({ id }) => ({ kind: 'deliver' as const, subject: id, owner: 'mail' })))
 }
 const events = async (id: number) => (await call<AlertEventAnswer[]>('GET', `/api/alerts/${id}/events`)).body
 
@@ -185,8 +195,8 @@ describe('an alert that is on', () => {
     }
     expect(verified.data.text).toBe('1 entry new.')
     for (const [address, format] of [
-      [alert.atom, 'atom'],
-      [alert.json, 'json'],
+      [alert.atom!, 'atom'],
+      [alert.json!, 'json'],
     ] as const) {
       const feed = parseFeed(await (await fetch(address)).text())
       expect(feed).toMatchObject({ format, entries: [{ title: '1 entry new.' }] })
@@ -202,15 +212,13 @@ describe('an alert that is on', () => {
   test('a mail that the server refuses for good is named; one it cannot take now is tried again', async () => {
     const { db } = world.server.context
     world.mailroom.refuseWith(550)
-    await db.rows(`UPDATE alert_deliveries SET state = 'waiting', next_at = now() WHERE way = 'email'`)
+    await mailAgain()
     await until(
       async () =>
         (await call<AlertAnswer[]>('GET', '/api/alerts')).body[0]?.lastFailure?.includes('tamsin@') ?? false,
     )
     world.mailroom.refuseWith(451)
-    await db.rows(
-      `UPDATE alert_deliveries SET state = 'waiting', attempts = 0, next_at = now() WHERE way = 'email'`,
-    )
+    await mailAgain()
     await until(
       async () =>
         (
@@ -236,6 +244,11 @@ describe('an alert that is on', () => {
     await lookNow()
     for (let i = 0; i < 9; i++) post(`Skerrivane now, ${i * 31}`)
     await collect()
+    await until(
+      async () =>
+        (await call<{ count: number }>('GET', '/api/entries/count?unit=entries&phrase=skerrivane%20now')).body
+          .count === 9,
+    )
     await settled(world)
     await lookNow()
     await until(async () => (await events(more.id)).length === 1)
@@ -249,26 +262,36 @@ describe('an alert that is on', () => {
     expect((await events(more.id)).map((e) => e.kind)).toEqual(['end', 'begin'])
   })
 
-  test('is read by nobody without its token, nor after it is deleted', async () => {
-    expect((await fetch(alert.atom.replace(/feeds\/..../, 'feeds/xxxx'))).status).toBe(404)
+  test('is read by nobody without its token, nor after it is deleted or its address was renewed', async () => {
+    expect((await fetch(alert.atom!.replace(/feeds\/..../, 'feeds/xxxx'))).status).toBe(404)
     await call('DELETE', `/api/alerts/${alert.id}`)
-    expect((await fetch(alert.atom)).status).toBe(404)
-    await call('POST', `/api/alerts/${alert.id}/restore`)
-    expect((await fetch(alert.atom)).status).toBe(200)
+    expect((await fetch(alert.atom!)).status).toBe(404)
+    // A secret that was given up stays dead, also when the alert comes back; a new one is made on demand.
+    const restored = await call<AlertAnswer>('POST', `/api/alerts/${alert.id}/restore`)
+    expect(restored.body.atom).toBeNull()
+    expect((await fetch(alert.atom!)).status).toBe(404)
+    const first = (await call<FeedAddresses>('POST', `/api/alerts/${alert.id}/feed`)).body
+    const second = (await call<FeedAddresses>('POST', `/api/alerts/${alert.id}/feed`)).body
+    expect([(await fetch(first.atom!)).status, (await fetch(second.atom!)).status]).toEqual([404, 200])
+    expect((await call<FeedAddresses>('DELETE', `/api/alerts/${alert.id}/feed`)).body).toEqual({
+      atom: null,
+      json: null,
+    })
+    expect((await fetch(second.atom!)).status).toBe(404)
   })
 })
 
 test('the feed of a watch is valid, holds no private message, and its address can be made anew', async () => {
   const { body } = await call<FeedAddresses>('POST', `/api/watches/${watch.id}/feed`)
-  const feed = parseFeed(await (await fetch(body.atom)).text())
+  const feed = parseFeed(await (await fetch(body.atom!)).text())
   expect(feed.title).toBe('Skerrivane: Skerrivane Ferries')
   expect(feed.entries.length).toBeGreaterThan(40)
-  expect(parseFeed(await (await fetch(body.json)).text()).entries.map((e) => e.id)).toEqual(
+  expect(parseFeed(await (await fetch(body.json!)).text()).entries.map((e) => e.id)).toEqual(
     feed.entries.map((e) => e.id),
   )
   const again = (await call<FeedAddresses>('POST', `/api/watches/${watch.id}/feed`)).body
-  expect((await fetch(body.atom)).status).toBe(404)
-  expect((await fetch(again.atom)).status).toBe(200)
+  expect((await fetch(body.atom!)).status).toBe(404)
+  expect((await fetch(again.atom!)).status).toBe(200)
 })
 
 describe('lists of feeds', () => {

@@ -42,7 +42,7 @@ describe('keys of profiles', () => {
         r.body.find((p) => p.network === 'lanternpage'),
       )
     await until(async () => (await profile())?.status === 'expired')
-    expect((await threadOf('lost a green rucksack')).entries.at(-1)?.outbox?.state).toBe('waiting')
+    expect((await threadOf('lost a green rucksack')).entries.at(-1)?.action?.state).toBe('waiting')
     expect(await world.connect(owner, 'lanternpage')).toMatch(/connected=/)
     await until(() =>
       world.lanternpage.state.streams

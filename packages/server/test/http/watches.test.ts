@@ -57,7 +57,7 @@ describe('watches', () => {
   test.each([
     [{}, 'nothingAsked'],
     [{ anyOf: [{ text: '*' }] }, 'termEmpty'],
-    [{ anyOf: Array.from({ length: 10_000 }, (_, i) => ({ text: `term ${i}` })) }, 'tooManyTerms'],
+    [{ anyOf: Array.from({ length: 900 }, (_, i) => ({ text: `term ${i}` })) }, 'tooManyTerms'],
   ])('a watch that cannot work is refused: %#', async (bad, code) => {
     const { status, body } = await specialist<Problem>('POST', '/api/watches', { name: 'x', query: bad })
     expect([status, body.fields?.[0]?.code]).toEqual([422, code])

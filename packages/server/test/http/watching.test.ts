@@ -303,7 +303,7 @@ test('voices: who spoke, how often, and no critic of a single complaint', async 
     note: 'Writes for the Courier',
     kept: true,
   })
-  expect(before.body).toEqual({ standing: null, note: '', kept: false })
+  expect(before.body).toMatchObject({ standing: null, note: '', kept: false })
   const kept = await get<VoicesAnswer>(`/api/voices?unit=entries&time=all&keptVoices=1`)
   expect(kept.voices.map((v) => [v.id, v.standing])).toEqual([[oneOff.id, 'press']])
   const rowan = await world.signIn('rowan')

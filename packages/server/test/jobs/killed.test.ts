@@ -101,7 +101,8 @@ describe('a job worker that is killed', () => {
     const worker = startWorkerProcess(world.config)
     await until(
       async () =>
-        (await db.one<{ n: number }>(`SELECT count(*) AS n FROM outbox WHERE state = 'sent'`))?.n === 3,
+        (await db.one<{ n: number }>(`SELECT count(*) AS n FROM outside_actions WHERE state = 'sent'`))?.n ===
+        3,
       { seconds: 25 },
     )
     await worker.kill()
@@ -132,7 +133,7 @@ describe('a job worker that is killed', () => {
       async () =>
         (
           await db.one<{ n: number }>(
-            `SELECT count(*) AS n FROM outbox WHERE text = 'Once only' AND state = 'sent'`,
+            `SELECT count(*) AS n FROM outside_actions WHERE payload->>'text' = 'Once only' AND state = 'sent'`,
           )
         )?.n === 1,
       { seconds: 25 },

@@ -2,16 +2,19 @@ import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { migrate, openDatabase, type Database } from '@murrabel/server'
 import type { CollectedItem } from '../../src/connectors/index.ts'
+import { dueWork } from '../../src/jobs/due/dueWork.ts'
 import { ingest, type IngestProfile } from '../../src/services/entries/ingest.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 
 let database: TestDatabase
 let db: Database
+let parts: Parameters<typeof ingest>[0]
 const profile: IngestProfile = { id: 1, brandId: 1, placeId: null, channel: 'pages', network: 'n' }
 
 beforeAll(async () => {
   database = await freshDatabase()
   db = openDatabase(database.url)
+  parts = { db, due: dueWork(db), now: () => Date.UTC(2026, 10, 25) }
   await migrate(db)
   await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'UTC')`)
   await db.rows(
@@ -30,7 +33,7 @@ const item = (outsideId: string, more: Partial<CollectedItem> = {}): CollectedIt
   direction: 'in',
   author: { outsideId: `a-${outsideId}`, name: `Author of ${outsideId}` },
   text: `text of ${outsideId}`,
-  at: 1_000_000,
+  at: Date.UTC(2026, 0, 1),
   raw: { id: outsideId },
   ...more,
 })
@@ -60,7 +63,10 @@ describe('threads', () => {
 
   test('each comment under a post is one, with what answers it', async () => {
     await clear()
-    expect(await ingest({ db }, profile, [post, top, answer, deep, other])).toEqual({ added: 5, changed: 0 })
+    expect(await ingest(parts, profile, [post, top, answer, deep, other])).toMatchObject({
+      added: 5,
+      changed: 0,
+    })
     expect(await shape()).toEqual(whole)
   })
 
@@ -70,10 +76,10 @@ describe('threads', () => {
       fc.asyncProperty(order, fc.integer({ min: 1, max: 4 }), async (items, size) => {
         await clear()
         // The post is ours and older than all of them; what answers it may come in any order.
-        await ingest({ db }, profile, [post])
-        for (let i = 0; i < items.length; i += size) await ingest({ db }, profile, items.slice(i, i + size))
+        await ingest(parts, profile, [post])
+        for (let i = 0; i < items.length; i += size) await ingest(parts, profile, items.slice(i, i + size))
         for (let i = 0; i < items.length; i += size)
-          expect((await ingest({ db }, profile, items.slice(i, i + size))).added).toBe(0)
+          expect((await ingest(parts, profile, items.slice(i, i + size))).added).toBe(0)
         expect(await shape()).toEqual(whole)
       }),
       { numRuns: 24 },
@@ -87,18 +93,18 @@ describe('threads', () => {
       `INSERT INTO tags (id, brand_id, name) OVERRIDING SYSTEM VALUE VALUES (1, 1, 'ramp'), (2, 1, 'galley')`,
     )
     // What answers a comment came before it, and was worked on by itself.
-    await ingest({ db }, profile, [post, deep])
+    await ingest(parts, profile, [post, deep])
     await db.rows(
       `INSERT INTO thread_tags (thread_id, tag_id) SELECT t.id, n FROM threads t CROSS JOIN generate_series(1, 2) n JOIN entries e ON e.thread_id = t.id WHERE e.outside_id = 'deep'`,
     )
     await db.rows(
       `UPDATE threads SET given_to = 7 WHERE id = (SELECT thread_id FROM entries WHERE outside_id = 'deep')`,
     )
-    await ingest({ db }, profile, [top])
+    await ingest(parts, profile, [top])
     await db.rows(
       `INSERT INTO thread_tags (thread_id, tag_id) SELECT thread_id, 1 FROM entries WHERE outside_id = 'top'`,
     )
-    await ingest({ db }, profile, [answer])
+    await ingest(parts, profile, [answer])
     const held = await db.rows<{ givenTo: number; tags: number[] }>(
       `SELECT t.given_to AS "givenTo", array_agg(g.tag_id ORDER BY g.tag_id) AS tags FROM threads t JOIN thread_tags g ON g.thread_id = t.id GROUP BY 1`,
     )
@@ -109,8 +115,8 @@ describe('threads', () => {
     await clear()
     const message = (id: string, direction: 'in' | 'out') =>
       item(id, { threadId: 'conversation/1', kind: 'message', private: true, direction })
-    await ingest({ db }, profile, [message('m1', 'in'), message('m2', 'out')])
-    await ingest({ db }, profile, [message('m3', 'in')])
+    await ingest(parts, profile, [message('m1', 'in'), message('m2', 'out')])
+    await ingest(parts, profile, [message('m3', 'in')])
     expect(await shape()).toEqual([{ thread: 'conversation/1', title: null, entries: 'm1,m2,m3' }])
   })
 })
@@ -118,20 +124,26 @@ describe('threads', () => {
 describe('entries', () => {
   test('an item that stands twice on a page is kept once, the later one', async () => {
     await clear()
-    await ingest({ db }, profile, [item('x', { text: 'first' }), item('x', { text: 'second' })])
+    await ingest(parts, profile, [item('x', { text: 'first' }), item('x', { text: 'second' })])
     expect(await db.rows('SELECT text FROM entries')).toEqual([{ text: 'second' }])
   })
   test('an edited text is read again, an equal one is not', async () => {
     await db.rows('UPDATE entries SET analysed_at = now()')
-    expect(await ingest({ db }, profile, [item('x', { text: 'second' })])).toEqual({ added: 0, changed: 0 })
-    expect(await ingest({ db }, profile, [item('x', { text: 'third' })])).toEqual({ added: 0, changed: 1 })
+    expect(await ingest(parts, profile, [item('x', { text: 'second' })])).toMatchObject({
+      added: 0,
+      changed: 0,
+    })
+    expect(await ingest(parts, profile, [item('x', { text: 'third' })])).toMatchObject({
+      added: 0,
+      changed: 1,
+    })
     expect(await db.rows('SELECT text, analysed_at AS read FROM entries')).toEqual([
       { text: 'third', read: null },
     ])
   })
   test('a NUL, a text without end and an odd rating do no harm', async () => {
     await clear()
-    await ingest({ db }, profile, [
+    await ingest(parts, profile, [
       item('nul', { text: 'a\u0000b' }),
       item('long', { text: 'x'.repeat(200_000) }),
       item('half', { rating: 4.5, kind: 'review' }),
@@ -148,7 +160,7 @@ describe('entries', () => {
   test('what must be true together with them is undone with them', async () => {
     await clear()
     await expect(
-      ingest({ db }, profile, [item('y')], async () => {
+      ingest(parts, profile, [item('y')], async () => {
         throw new Error('the cursor could not be kept')
       }),
     ).rejects.toThrow('cursor')
@@ -156,29 +168,45 @@ describe('entries', () => {
   })
   test('two pages of one profile at once are stored one after the other', async () => {
     await clear()
-    await Promise.all([1, 2, 3, 4].map(() => ingest({ db }, profile, [post, top, answer])))
+    await Promise.all([1, 2, 3, 4].map(() => ingest(parts, profile, [post, top, answer])))
     expect(await db.rows('SELECT count(*) AS n FROM entries')).toEqual([{ n: 3 }])
   })
 })
 
-test('our own reply that comes back before it is confirmed takes the place of the waiting one', async () => {
-  await clear()
-  await ingest({ db }, profile, [post, top])
-  const thread = await db.one<{ id: number }>(`SELECT id FROM threads WHERE outside_id = 'comment/top'`)
-  const own = await db.one<{ id: number }>(
-    `INSERT INTO entries (brand_id, profile_id, thread_id, direction, kind, channel, text, at) VALUES (1, 1, $1, 'out', 'comment', 'pages', 'Sorry', now()) RETURNING id`,
-    [thread!.id],
-  )
+describe('our own reply that comes back', () => {
   const key = '7b1d7a1e-3a55-4ad7-9d0b-6c0a1b1f0001'
-  await db.rows(
-    `INSERT INTO outbox (brand_id, profile_id, thread_id, entry_id, key, text) VALUES (1, 1, $1, $2, $3, 'Sorry')`,
-    [thread!.id, own!.id, key],
-  )
-  await ingest({ db }, profile, [
-    item('reply', { parentId: 'top', direction: 'out', text: 'Sorry', replyKey: key }),
-  ])
-  expect(
-    await db.rows(`SELECT outside_id AS id FROM entries WHERE direction = 'out' AND text = 'Sorry'`),
-  ).toEqual([{ id: 'reply' }])
-  expect(await db.rows('SELECT state FROM outbox')).toEqual([{ state: 'sent' }])
+  test.each([
+    ['waiting', false],
+    ['sending', false],
+    ['failed', true],
+    ['cancelled', true],
+  ])('stands, although it was %s here', async (state, withdrawn) => {
+    await clear()
+    await ingest(parts, profile, [post, top])
+    const thread = await db.one<{ id: number }>(`SELECT id FROM threads WHERE outside_id = 'comment/top'`)
+    const own = await db.one<{ id: number }>(
+      `INSERT INTO entries (brand_id, profile_id, thread_id, direction, kind, channel, text, at, withdrawn) VALUES (1, 1, $1, 'out', 'comment', 'pages', 'Sorry', now(), $2) RETURNING id`,
+      [thread!.id, withdrawn],
+    )
+    await db.rows(
+      `INSERT INTO outside_actions (brand_id, profile_id, thread_id, entry_id, kind, key, target, payload, cause, state) VALUES (1, 1, $1, $2, 'reply', $3, '{}', '{"text":"Sorry"}', 'colleague', $4)`,
+      [thread!.id, own!.id, key, state],
+    )
+    const reply = item('reply', {
+      parentId: 'top',
+      direction: 'out',
+      text: 'Sorry',
+      replyKey: key.toUpperCase(),
+    })
+    await ingest(parts, profile, [reply])
+    await ingest(parts, profile, [reply])
+    expect(
+      await db.rows(
+        `SELECT outside_id AS id, withdrawn FROM entries WHERE direction = 'out' AND text = 'Sorry'`,
+      ),
+    ).toEqual([{ id: 'reply', withdrawn: false }])
+    expect(await db.rows('SELECT state, uncertain FROM outside_actions')).toEqual([
+      { state: 'sent', uncertain: false },
+    ])
+  })
 })

@@ -11,7 +11,15 @@ import {
   type Press,
   type Wherabout,
 } from '@murrabel/standins'
-import { createBrand, openDatabase, start, type BrandSeed, type Config, type Server } from '@murrabel/server'
+import {
+  configDefaults,
+  createBrand,
+  openDatabase,
+  start,
+  type BrandSeed,
+  type Config,
+  type Server,
+} from '@murrabel/server'
 import { freshDatabase, type TestDatabase } from './database.ts'
 import { freePort } from './freePort.ts'
 import { until } from './until.ts'
@@ -69,9 +77,12 @@ export function caller(address: string, cookie: string): Caller {
       headers: {
         origin: address,
         cookie,
-        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(body === undefined
+          ? {}
+          : { 'content-type': typeof body === 'string' ? 'text/plain' : 'application/json' }),
       },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      // A text is sent as it is: a file, or a body that is none.
+      body: body === undefined || typeof body === 'string' ? body : JSON.stringify(body),
     })
     const text = await response.text()
     const type = response.headers.get('content-type') ?? ''
@@ -111,6 +122,7 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
   ])
   const port = await freePort()
   const config: Config = {
+    ...configDefaults,
     databaseUrl: database.url,
     port,
     publicAddress: `http://127.0.0.1:${port}`,
@@ -189,7 +201,8 @@ export async function settled({ server }: TestWorld): Promise<void> {
   const { db } = server.context
   await until(async () => {
     const open = await db.one<{ n: number }>(
-      `SELECT (SELECT count(*) FROM entries WHERE analysed_at IS NULL) + (SELECT count(*) FROM profiles WHERE status = 'collecting') AS n`,
+      `SELECT (SELECT count(*) FROM entries WHERE analysed_at IS NULL) + (SELECT count(*) FROM profiles WHERE status = 'collecting')
+         + (SELECT count(*) FROM due_work WHERE kind IN ('analyse', 'import') AND state = 'due') AS n`,
     )
     return open?.n === 0
   })

@@ -1,15 +1,16 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile } from '../contract.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
+import { lastPart } from '../shared/activity.ts'
 import { everyPage, linkWithin } from '../shared/publicPages.ts'
+import { listOf, readParts } from '../shared/readParts.ts'
 import type { Business, DataFeed, FeedItem, RatingsPage, Thing } from './schemaOrg.ts'
 
-const lastPart = (id: string) => id.split('/').pop() ?? id
 const typeIsBusiness = (type: string | undefined) => type === 'LocalBusiness' || type === 'Organization'
 
 /** A schema.org Review, Question or Comment as an item; null for what is none of them or lacks its date. */
 export function itemOf({ item, dateCreated }: FeedItem, profile: ConnectorProfile): CollectedItem | null {
   const at = Date.parse(item.dateCreated ?? dateCreated ?? '')
-  if (Number.isNaN(at) || !item['@id'] || !item.author) return null
+  if (!item['@id'] || !item.author) return null
   const own = typeIsBusiness(item.author['@type']) && lastPart(item.author['@id'] ?? '') === profile.outsideId
   const shared = {
     outsideId: lastPart(item['@id']),
@@ -94,7 +95,7 @@ export const mapsConnector: Connector = {
       followers: [],
       posts: [],
       ratings: pages.flatMap(({ dataFeedElement }) =>
-        dataFeedElement.flatMap(({ dateCreated, item }) => {
+        listOf<FeedItem>(dataFeedElement).flatMap(({ dateCreated, item }) => {
           const [at, rating] = [Date.parse(dateCreated ?? ''), ratingOf(item)]
           return Number.isNaN(at) || rating === undefined ? [] : [{ at, rating }]
         }),
@@ -107,7 +108,7 @@ export const mapsConnector: Connector = {
       { token: profile.accessToken },
     )
     return {
-      items: feed.dataFeedElement.flatMap((element) => itemOf(element, profile) ?? []),
+      ...readParts(listOf<FeedItem>(feed.dataFeedElement), (element) => itemOf(element, profile)),
       cursor: feed.cursor,
       more: feed.more,
       total: feed.numberOfItems,
@@ -128,10 +129,12 @@ export const mapsConnector: Connector = {
     return { outsideId: item.outsideId, url: item.url, at: item.at }
   },
   receive(profile, body) {
-    const data = (body as { data?: FeedItem }).data
-    const item = data?.item ? itemOf(data, profile) : null
-    return item ? [item] : []
+    const { data } = body as { data?: FeedItem }
+    return readParts(data?.item ? [data] : [], (element) => itemOf(element, profile))
   },
+  // Kept raw is the thing itself.
+  readPart: (profile, raw) =>
+    itemOf('item' in (raw as object) ? (raw as FeedItem) : { item: raw as Thing }, profile),
   async subscribe(profile, subscription, http) {
     await http.json(`${base(profile)}/subscriptions`, {
       method: 'POST',

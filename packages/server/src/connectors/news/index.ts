@@ -3,11 +3,11 @@ import robotsParser from 'robots-parser'
 import type { CollectedItem, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
 import { InnerAddressError } from '../shared/innerAddress.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
-import { parseFeed, type FeedEntry } from './parseFeed.ts'
+import type { FeedEntry } from './parsedFeed.ts'
 
 export const feedMaxBytes = 10_000_000
 
-/** An article as an item. Without a date it counts from when it was first seen, `now`. */
+/** An article as an item. Without a date it counts from when it was first seen. */
 export function itemOfEntry(
   entry: FeedEntry,
   source: { id: string; title: string },
@@ -30,7 +30,7 @@ export function itemOfEntry(
     author: { outsideId: `${source.id}#${author}`, name: author },
     title: entry.title || undefined,
     text: entry.text,
-    at: Math.min(entry.at ?? now, now),
+    at: entry.at === null ? Number.NaN : Math.min(entry.at, now),
     url: entry.url,
     raw: entry,
   }
@@ -61,6 +61,9 @@ async function mayFetch(profile: ConnectorProfile, known: FeedCursor, now: numbe
     return { at: now, allowed: robotsParser(address, body).isAllowed(profile.address, userAgent) !== false }
   } catch (error) {
     if (error instanceof InnerAddressError) throw error
+    // A host that does not answer here will not answer for the feed either: one wait for both.
+    if (error instanceof NetworkFailure && (error.kind === 'transient' || error.kind === 'rateLimited'))
+      throw error
     return { at: now, allowed: true }
   }
 }
@@ -76,10 +79,11 @@ export const newsConnector: Connector = {
     live: false,
     oauth: false,
   },
-  async collect(profile: ConnectorProfile, cursor, http) {
+  async collect(profile: ConnectorProfile, cursor, http, tools) {
     const known = cursor ? (JSON.parse(cursor) as FeedCursor) : {}
     const now = Date.now()
-    if (known.notBefore && now < known.notBefore) return { items: [], cursor: cursor ?? '{}', more: false }
+    if (known.notBefore && now < known.notBefore)
+      return { items: [], unread: [], cursor: cursor ?? '{}', more: false }
     const robots = await mayFetch(profile, known, now, http)
     if (!robots.allowed)
       throw new NetworkFailure('refused', 'the robots.txt of this site asks not to fetch this feed')
@@ -101,13 +105,14 @@ export const newsConnector: Connector = {
         robots,
       } satisfies FeedCursor)
     const fresh = (answer.maxAgeSeconds ?? 0) * 1000
-    if (answer.status === 304) return { items: [], cursor: next(fresh), more: false }
-    const feed = parseFeed(answer.body)
+    if (answer.status === 304) return { items: [], unread: [], cursor: next(fresh), more: false }
+    const feed = await tools.parseFeed(answer.body)
     const items = feed.entries.map((entry) =>
       itemOfEntry(entry, { id: profile.address, title: feed.title }, now),
     )
     return {
       items,
+      unread: [],
       cursor: next(Math.max(fresh, (feed.ttlMinutes ?? 0) * 60_000)),
       more: false,
       total: items.length,

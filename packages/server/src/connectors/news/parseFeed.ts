@@ -1,23 +1,8 @@
 import { XMLParser } from 'fast-xml-parser'
-
-export interface FeedEntry {
-  id: string
-  title: string
-  /** Plain text. */
-  text: string
-  author: string
-  /** Epoch milliseconds; null when the feed gives none. */
-  at: number | null
-  url?: string
-}
-
-export interface ParsedFeed {
-  format: 'rss' | 'atom' | 'json'
-  title: string
-  entries: FeedEntry[]
-  /** Minutes the feed asks to be left alone (RSS 2.0, ttl); null when it does not. */
-  ttlMinutes: number | null
-}
+import { decodeXML } from 'entities'
+import { htmlText } from '../shared/htmlText.ts'
+import { parseJson as parseDeepJson } from '../shared/parseJson.ts'
+import type { FeedEntry, ParsedFeed } from './parsedFeed.ts'
 
 export class FeedError extends Error {
   override readonly name = 'FeedError'
@@ -78,7 +63,7 @@ const list = (value: unknown): Node[] =>
     : (Array.isArray(value) ? value : [value]).filter((v): v is Node => typeof v === 'object' && v !== null)
 
 function textOf(value: unknown): string {
-  if (typeof value === 'string') return decodeEntities(value)
+  if (typeof value === 'string') return decodeXML(value)
   if (value && typeof value === 'object')
     return textOf((value as Node)['#text'] ?? (value as Node).name ?? '')
   return value === undefined || value === null ? '' : String(value)
@@ -86,11 +71,11 @@ function textOf(value: unknown): string {
 
 function rssEntry(item: Node): FeedEntry {
   const url = textOf(item.link) || undefined
-  const title = plain(textOf(item.title))
+  const title = htmlText(textOf(item.title))
   return {
     id: textOf(item.guid) || url || title,
     title,
-    text: plain(textOf(item['content:encoded']) || textOf(item.description)),
+    text: htmlText(textOf(item['content:encoded']) || textOf(item.description)),
     author: textOf(item['dc:creator']) || textOf(item.author),
     at: time(textOf(item.pubDate) || textOf(item['dc:date'])),
     url,
@@ -100,12 +85,12 @@ function rssEntry(item: Node): FeedEntry {
 function atomEntry(entry: Node): FeedEntry {
   const links = list(entry.link)
   const link = links.find((l) => !l['@rel'] || l['@rel'] === 'alternate') ?? links[0]
-  const url = link ? decodeEntities(String(link['@href'] ?? '')) : undefined
-  const title = plain(textOf(entry.title))
+  const url = link ? decodeXML(String(link['@href'] ?? '')) : undefined
+  const title = htmlText(textOf(entry.title))
   return {
     id: textOf(entry.id) || url || title,
     title,
-    text: plain(textOf(entry.content) || textOf(entry.summary)),
+    text: htmlText(textOf(entry.content) || textOf(entry.summary)),
     author: list(entry.author)
       .map((a) => textOf(a.name))
       .filter(Boolean)
@@ -118,7 +103,7 @@ function atomEntry(entry: Node): FeedEntry {
 function parseJson(document: string): ParsedFeed {
   let feed: Node
   try {
-    feed = JSON.parse(document) as Node
+    feed = parseDeepJson(document) as Node
   } catch (error) {
     throw new FeedError('not valid JSON', { cause: error })
   }
@@ -136,7 +121,7 @@ function parseJson(document: string): ParsedFeed {
       text:
         typeof item.content_text === 'string'
           ? item.content_text
-          : plain(textOf(item.content_html) || textOf(item.summary)),
+          : htmlText(textOf(item.content_html) || textOf(item.summary)),
       author: [...list(item.authors), ...list(item.author)]
         .map((a) => textOf(a.name))
         .filter(Boolean)
@@ -150,48 +135,4 @@ function parseJson(document: string): ParsedFeed {
 function time(text: string): number | null {
   const at = Date.parse(text)
   return text === '' || Number.isNaN(at) ? null : at
-}
-
-const named: Record<string, string> = {
-  amp: '&',
-  lt: '<',
-  gt: '>',
-  quot: '"',
-  apos: "'",
-  nbsp: ' ',
-  hellip: '…',
-  ndash: '–',
-  mdash: '—',
-  rsquo: '’',
-  lsquo: '‘',
-  ldquo: '“',
-  rdquo: '”',
-  eacute: 'é',
-  egrave: 'è',
-  ecirc: 'ê',
-  agrave: 'à',
-  ccedil: 'ç',
-}
-
-export function decodeEntities(text: string): string {
-  return text.replace(/&(#x[0-9a-f]{1,6}|#\d{1,7}|[a-z]{1,8});/gi, (whole, name: string) => {
-    if (name[0] !== '#') return named[name.toLowerCase()] ?? whole
-    const code =
-      name[1] === 'x' || name[1] === 'X' ? Number.parseInt(name.slice(2), 16) : Number(name.slice(1))
-    return code > 0 && code <= 0x10ffff ? String.fromCodePoint(code) : whole
-  })
-}
-
-/** HTML as plain text: scripts and styles dropped, block ends as line ends. */
-export function plain(html: string): string {
-  return decodeEntities(
-    html
-      .replace(/<(script|style)\b[^>]*>[\s\S]*?<\/\1\s*>/gi, ' ')
-      .replace(/<\/(?:p|div|li|h[1-6]|blockquote)\s*>|<br\s*\/?>/gi, '\n')
-      .replace(/<[^>]{0,2000}>/g, ' '),
-  )
-    .replace(/[ \t]+/g, ' ')
-    .replace(/ ?\n ?/g, '\n')
-    .replace(/\n{2,}/g, '\n\n')
-    .trim()
 }

@@ -14,6 +14,8 @@ export interface Activity {
     id: string
     url?: string
     content?: string
+    /** Of the content; HTML where nothing is said. */
+    mediaType?: string
     attributedTo: Actor
     published?: string
     inReplyTo?: string

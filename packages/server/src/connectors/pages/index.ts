@@ -1,9 +1,10 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
+import { activityText, lastPart } from '../shared/activity.ts'
 import { everyPage, linkWithin } from '../shared/publicPages.ts'
+import { listOf, readParts } from '../shared/readParts.ts'
 import type { Activity, ActivityPage, Actor, Followers, PublicActor, PublicPosts } from './activityStreams.ts'
 
-const lastPart = (id: string) => id.split('/').pop() ?? id
 const isPublic = (activity: Activity) => (activity.object.to ?? []).some((to) => to.endsWith('#Public'))
 
 /** A private conversation is a thread; so is each comment under a post, with what answers it. */
@@ -19,7 +20,6 @@ export function itemOf(activity: Activity, profile: ConnectorProfile): Collected
   const { object } = activity
   if (activity.type !== 'Create' || object?.type !== 'Note' || typeof object.content !== 'string') return null
   const at = Date.parse(object.published ?? activity.published ?? '')
-  if (Number.isNaN(at)) return null
   const own = lastPart(object.attributedTo.id) === profile.outsideId
   return {
     outsideId: lastPart(object.id),
@@ -27,7 +27,7 @@ export function itemOf(activity: Activity, profile: ConnectorProfile): Collected
     kind: object.context ? 'message' : 'comment',
     direction: own ? 'out' : 'in',
     author: authorOf(object.attributedTo),
-    text: object.content,
+    text: activityText(object),
     at,
     url: object.url,
     reach: object.views,
@@ -88,7 +88,9 @@ export const pagesConnector: Connector = {
           : [],
       ),
       posts: pages
-        .flatMap((page) => page.orderedItems.map(({ published }) => Date.parse(published ?? '')))
+        .flatMap((page) =>
+          listOf<{ published?: string }>(page.orderedItems).map((post) => Date.parse(post?.published ?? '')),
+        )
         .filter((at) => !Number.isNaN(at)),
       ratings: [],
     }
@@ -99,7 +101,7 @@ export const pagesConnector: Connector = {
       { token: profile.accessToken },
     )
     return {
-      items: page.orderedItems.flatMap((activity) => itemOf(activity, profile) ?? []),
+      ...readParts(listOf<Activity>(page.orderedItems), (activity) => itemOf(activity, profile)),
       cursor: page.cursor,
       more: page.next !== undefined,
       total: page.totalItems,
@@ -115,6 +117,7 @@ export const pagesConnector: Connector = {
         object: {
           type: 'Note',
           content: action.text,
+          mediaType: 'text/plain',
           inReplyTo: `${profile.address}/notes/${action.entryId}`,
         },
       },
@@ -124,10 +127,10 @@ export const pagesConnector: Connector = {
     return { outsideId: item.outsideId, url: item.url, at: item.at }
   },
   receive(profile, body) {
-    const data = (body as { data?: Activity }).data
-    const item = data ? itemOf(data, profile) : null
-    return item ? [item] : []
+    const { data } = body as { data?: Activity }
+    return readParts(data ? [data] : [], (activity) => itemOf(activity, profile))
   },
+  readPart: (profile, raw) => itemOf(raw as Activity, profile),
   async subscribe(profile, subscription, http) {
     await http.json(hookUrl(profile), { method: 'POST', token: profile.accessToken, body: subscription })
   },

@@ -5,7 +5,9 @@ import ipaddr from 'ipaddr.js'
 export function isInnerAddress(address: string): boolean {
   try {
     const parsed = ipaddr.process(address)
-    return parsed.range() !== 'unicast'
+    if (parsed.range() !== 'unicast') return true
+    // Of IPv6 only what is handed out for the internet (RFC 4291: 2000::/3): older notations hide inner IPv4 addresses.
+    return parsed.kind() === 'ipv6' && (parsed.toByteArray()[0]! & 0xe0) !== 0x20
   } catch {
     return true
   }
@@ -21,7 +23,7 @@ export function checkAddress(url: URL, allowed: readonly string[]): void {
     throw new InnerAddressError(`${url.protocol} addresses are not fetched`)
   if (url.username || url.password) throw new InnerAddressError('addresses with a user name are not fetched')
   if (allowed.includes(url.host)) return
-  const host = url.hostname.replace(/^\[|\]$/g, '')
+  const host = url.hostname.replace(/^\[|\]$|\.$/g, '')
   if (
     host === 'localhost' ||
     host.endsWith('.localhost') ||

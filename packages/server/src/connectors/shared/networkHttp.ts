@@ -1,7 +1,8 @@
 import { Agent, fetch } from 'undici'
 import type { NetworkHttp } from '../contract.ts'
 import { checkAddress, guardedLookup, InnerAddressError } from './innerAddress.ts'
-import { backoffMs, classify, NetworkFailure } from './outcome.ts'
+import { backoffMs, classify, mayHaveReached, NetworkFailure } from './outcome.ts'
+import { parseJson } from './parseJson.ts'
 import type { RateBudget } from './rateBudget.ts'
 
 export interface NetworkHttpOptions {
@@ -16,11 +17,15 @@ export interface NetworkHttpOptions {
   log?: (message: string, detail: Record<string, unknown>) => void
 }
 
+/** Bytes of an answer in JSON, and of what a failure says about itself. */
+const jsonBytes = 16_000_000
+const errorBytes = 64_000
+
 const sleep = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
 
 /** Wraps requests to one network: budget, time-out, retry with backoff and jitter, classes of failure, a log line each. */
 export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
-  const { budget, tries = 4, timeoutMs = 15_000, maxWaitMs = 5_000, guard, log = () => {} } = options
+  const { budget, tries = 2, timeoutMs = 15_000, maxWaitMs = 5_000, guard, log = () => {} } = options
   const allowedHosts = guard?.allowed.map((each) => new URL(`http://${each}`).hostname) ?? []
   const dispatcher = guard ? new Agent({ connect: { lookup: guardedLookup(allowedHosts) } }) : new Agent()
 
@@ -61,13 +66,16 @@ export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
       const failure = classify(response.status, response.headers.get('retry-after'), Date.now())
       if (!failure) return response
       if (failure.kind === 'rateLimited') budget.pause(failure.waitMs ?? 1000)
-      const text = await response.text()
+      const text = await readLimited(response, errorBytes).catch(() => '')
       throw new NetworkFailure(failure.kind, `${response.status} ${titleOf(text)}`.trim(), failure.waitMs)
     } catch (error) {
       if (error instanceof NetworkFailure) throw error
       const inner = error instanceof InnerAddressError ? error : (error as Error).cause
       if (inner instanceof InnerAddressError) throw inner
-      throw new NetworkFailure('transient', `no answer: ${(error as Error).message}`, null, { cause: error })
+      throw new NetworkFailure('transient', `no answer: ${(error as Error).message}`, null, {
+        cause: error,
+        reached: mayHaveReached(error),
+      })
     }
   }
 
@@ -117,8 +125,13 @@ export function networkHttp(options: NetworkHttpOptions): NetworkHttp {
         body: body === undefined ? undefined : JSON.stringify(body),
       })
       try {
-        return (await response.json()) as T
+        return parseJson(await readLimited(response, jsonBytes)) as T
       } catch (error) {
+        if (error instanceof TooLargeError)
+          throw new NetworkFailure('refused', 'the answer is larger than can be taken', null, {
+            cause: error,
+            reached: true,
+          })
         throw new NetworkFailure('transient', 'the answer broke off or is not JSON', null, { cause: error })
       }
     },

@@ -1,4 +1,6 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
+import { activityText, lastPart } from './activity.ts'
+import { listOf, readParts } from './readParts.ts'
 
 /** An ActivityStreams 2.0 Create of a public post, as the search interfaces of open networks give it. */
 export interface PublicActivity {
@@ -10,6 +12,7 @@ export interface PublicActivity {
     url?: string
     name?: string
     content?: string
+    mediaType?: string
     published?: string
     attributedTo: { id: string; name?: string; preferredUsername?: string }
     /** The post at the head of its thread. */
@@ -24,7 +27,6 @@ interface SearchPage {
   next?: string
 }
 
-const lastPart = (id: string) => id.split('/').pop() ?? id
 const objectTypes = new Set(['Note', 'Image', 'Video', 'Page', 'Article'])
 
 /** A public post as a mention; null for what is no text of anybody. */
@@ -33,7 +35,6 @@ export function mentionOf(activity: PublicActivity): CollectedItem | null {
   if (activity.type !== 'Create' || !objectTypes.has(object?.type) || typeof object.content !== 'string')
     return null
   const at = Date.parse(object.published ?? activity.published ?? '')
-  if (Number.isNaN(at) || !object.attributedTo?.id) return null
   const author = object.attributedTo
   return {
     outsideId: lastPart(object.id),
@@ -48,7 +49,7 @@ export function mentionOf(activity: PublicActivity): CollectedItem | null {
       url: author.id,
     },
     title: object.name,
-    text: object.content,
+    text: activityText(object),
     at,
     url: object.url ?? object.id,
     reach: object.views,
@@ -86,6 +87,7 @@ export function searchConnector(channel: string): Connector {
       oauth: false,
       search: true,
     },
+    readPart: (_profile, raw) => mentionOf(raw as PublicActivity),
     async collect(
       profile: ConnectorProfile,
       cursor: string | null,
@@ -93,14 +95,15 @@ export function searchConnector(channel: string): Connector {
     ): Promise<CollectedPage> {
       const { read, todo } = nextRound(cursor, profile.terms ?? [])
       const [term, ...rest] = todo
-      if (term === undefined) return { items: [], cursor: JSON.stringify({ read, todo: [] }), more: false }
+      if (term === undefined)
+        return { items: [], unread: [], cursor: JSON.stringify({ read, todo: [] }), more: false }
       const address = new URL(`${profile.address}/api/search`)
       address.searchParams.set('q', term)
       address.searchParams.set('after', read[term] ?? '0')
       const page = await http.json<SearchPage>(address.href)
       const left = page.next === undefined ? rest : todo
       return {
-        items: page.orderedItems.flatMap((activity) => mentionOf(activity) ?? []),
+        ...readParts(listOf<PublicActivity>(page.orderedItems), mentionOf),
         cursor: JSON.stringify({ read: { ...read, [term]: page.cursor }, todo: left } satisfies SearchCursor),
         more: left.length > 0,
       }

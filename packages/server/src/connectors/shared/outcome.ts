@@ -3,15 +3,36 @@ export type FailureKind = 'transient' | 'rateLimited' | 'keyExpired' | 'refused'
 /** A request to a network that did not succeed. */
 export class NetworkFailure extends Error {
   override readonly name = 'NetworkFailure'
+  /** The network may have done what was asked, although it never said so. */
+  readonly reached: boolean
   constructor(
     readonly kind: FailureKind,
     message: string,
     /** Milliseconds to wait, when the network says how long. */
     readonly waitMs: number | null = null,
-    options?: ErrorOptions,
+    { reached = kind === 'transient', ...options }: ErrorOptions & { reached?: boolean } = {},
   ) {
     super(message, options)
+    this.reached = reached
   }
+}
+
+/** Codes of failures before anything was sent. */
+const neverSent = new Set([
+  'ECONNREFUSED',
+  'ENOTFOUND',
+  'EAI_AGAIN',
+  'UND_ERR_CONNECT_TIMEOUT',
+  'EHOSTUNREACH',
+  'ENETUNREACH',
+])
+
+/** Whether a failed request may have reached the other side. */
+export function mayHaveReached(error: unknown): boolean {
+  for (let each = error as { code?: string; cause?: unknown } | undefined; each;)
+    if (each.code && neverSent.has(each.code)) return false
+    else each = each.cause as typeof each
+  return true
 }
 
 /**
@@ -32,11 +53,14 @@ export function classify(
   return { kind: 'refused', waitMs: null }
 }
 
+/** No network may send us away for longer than a day. */
+const longestWaitMs = 86_400_000
+
 function waitOf(retryAfter: string | null, now: number): number {
   if (!retryAfter) return 1000
-  if (/^\d+$/.test(retryAfter)) return Number(retryAfter) * 1000
+  if (/^\d+$/.test(retryAfter)) return Math.min(longestWaitMs, Number(retryAfter) * 1000)
   const date = Date.parse(retryAfter)
-  return Number.isNaN(date) ? 1000 : Math.max(0, date - now)
+  return Number.isNaN(date) ? 1000 : Math.min(longestWaitMs, Math.max(0, date - now))
 }
 
 /** Exponential backoff with full jitter: up to base * 2^attempt, capped. `random` is 0 to 1. */

@@ -14,7 +14,12 @@ import { seal, unseal } from '../../access/seal.ts'
 import { checkAddress, InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { audit } from '../brand/audit.ts'
+import { record } from '../log/record.ts'
+import { brandOwner, type DueWork } from '../../jobs/due/dueWork.ts'
+import type { Tx } from '../../store/database.ts'
+import { checkEdition } from '../../store/queries/edition.ts'
+import { Where } from '../../store/queries/where.ts'
+import { feedAddresses } from './feedAddresses.ts'
 import { lensContext } from '../entries/askedLens.ts'
 import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
 import { tellingText } from './alertText.ts'
@@ -98,7 +103,7 @@ function checkWebhook({ config }: Context, address: string): void {
   try {
     checkAddress(new URL(address), config.allowedInnerAddresses)
   } catch (error) {
-    if (!(error instanceof InnerAddressError)) throw error
+    if (!(error instanceof InnerAddressError) && !(error instanceof TypeError)) throw error
     throw new Refusal('invalid', {
       fields: [
         {
@@ -113,51 +118,77 @@ function checkWebhook({ config }: Context, address: string): void {
 }
 
 interface AlertRow extends Omit<AlertAnswer, 'atom' | 'json' | 'webhookSecret'> {
-  feedToken: string
+  feedToken: string | null
   secret: Buffer | null
 }
 
-const columns = `a.id, a.name, a.lens, a.condition, a.quiet_minutes AS "quietMinutes", a.in_app AS "inApp", a.emails, a.webhook, a.active, a.open,
+const columns = `a.id, a.name, a.lens, a.condition, a.quiet_minutes AS "quietMinutes", a.in_app AS "inApp", a.emails, a.webhook, a.active, a.open, a.edition,
   a.told_at AS "toldAt", a.feed_token AS "feedToken", a.webhook_secret_sealed AS secret,
   (SELECT count(*) FROM alert_events v WHERE v.alert_id = a.id AND v.kind = 'begin') AS tellings,
   (SELECT d.error FROM alert_deliveries d JOIN alert_events v ON v.id = d.event_id WHERE v.alert_id = a.id AND d.state = 'failed' ORDER BY d.id DESC LIMIT 1) AS "lastFailure"`
 
-const answerOf = (
+/** To whom and where it tells is known to those who may change it. */
+function answerOf(
   { config }: Pick<Context, 'config'>,
   reader: Reader,
   { feedToken, secret, ...row }: AlertRow,
-): AlertAnswer => ({
-  ...row,
-  webhookSecret: secret && may(reader, 'watch') ? unseal(secret, config.sealingKey) : null,
-  atom: `${config.publicAddress}/feeds/${feedToken}.atom`,
-  json: `${config.publicAddress}/feeds/${feedToken}.json`,
-})
+): AlertAnswer {
+  if (!may(reader, 'watch'))
+    return {
+      ...row,
+      emails: [],
+      webhook: null,
+      lastFailure: null,
+      webhookSecret: null,
+      atom: null,
+      json: null,
+    }
+  return {
+    ...row,
+    webhookSecret: secret && unseal(secret, config.sealingKey),
+    ...feedAddresses(config, feedToken),
+  }
+}
+
+/**
+ * Which alerts a reader may know of. An alert tells what its maker may see: whoever is limited to places or profiles knows
+ * only their own.
+ */
+export function seenAlerts(where: Where, reader: Reader): void {
+  where.add(`a.brand_id = ${where.bind(reader.brandId)} AND a.deleted_at IS NULL`)
+  if (reader.placeIds || reader.profileIds) where.add(`a.created_by = ${where.bind(reader.colleagueId)}`)
+}
+
+function alertRows({ db }: Pick<Context, 'db'>, reader: Reader, id?: number): Promise<AlertRow[]> {
+  const where = new Where()
+  seenAlerts(where, reader)
+  if (id !== undefined) where.add(`a.id = ${where.bind(id)}`)
+  return db.rows<AlertRow>(
+    `SELECT ${columns} FROM alerts a WHERE ${where.toString()} ORDER BY a.name COLLATE "und-x-icu", a.id`,
+    where.values,
+  )
+}
 
 export async function listAlerts(
   context: Pick<Context, 'db' | 'config'>,
   reader: Reader,
 ): Promise<AlertAnswer[]> {
-  const rows = await context.db.rows<AlertRow>(
-    `SELECT ${columns} FROM alerts a WHERE a.brand_id = $1 AND a.deleted_at IS NULL ORDER BY a.name COLLATE "und-x-icu", a.id`,
-    [reader.brandId],
-  )
-  return rows.map((row) => answerOf(context, reader, row))
+  return (await alertRows(context, reader)).map((row) => answerOf(context, reader, row))
 }
 
-async function alertAnswer(
+/** @throws Refusal notFound when it is not there, or not the reader's */
+export async function alertAnswer(
   context: Pick<Context, 'db' | 'config'>,
   reader: Reader,
   id: number,
 ): Promise<AlertAnswer> {
-  const row = await context.db.one<AlertRow>(
-    `SELECT ${columns} FROM alerts a WHERE a.id = $1 AND a.brand_id = $2 AND a.deleted_at IS NULL`,
-    [id, reader.brandId],
-  )
+  const [row] = await alertRows(context, reader, id)
   if (!row) throw new Refusal('notFound')
   return answerOf(context, reader, row)
 }
 
-const secretToken = () => randomBytes(24).toString('base64url')
+/** Not to be guessed. */
+export const secretToken = () => randomBytes(24).toString('base64url')
 /** As Standard Webhooks writes a secret. */
 const webhookSecret = () => `whsec_${randomBytes(24).toString('base64')}`
 
@@ -167,7 +198,8 @@ export async function saveAlert(
   id: number | null,
   draft: AlertDraft,
 ): Promise<AlertAnswer> {
-  const { db, config, live } = context
+  const { db, config, live, due } = context
+  if (id !== null) await alertAnswer(context, reader, id)
   await check(context, reader, draft)
   const values = [
     draft.name,
@@ -182,12 +214,13 @@ export async function saveAlert(
     reader.brandId,
   ]
   const saved = await db.inTransaction(async (tx) => {
+    if (id !== null) await checkEdition({ db }, 'alerts', { id, brandId: reader.brandId }, draft.edition, tx)
     const row = await db.one<{ id: number }>(
       id === null
         ? `INSERT INTO alerts (name, lens, condition, quiet_minutes, in_app, emails, webhook, active, created_by, brand_id, feed_token)
            VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) RETURNING id`
         : // A changed condition begins afresh: what was open of the old one is no event of the new.
-          `UPDATE alerts SET name = $1, quiet_minutes = $4, in_app = $5, emails = $6, webhook = $7, active = $8, created_by = $9,
+          `UPDATE alerts SET name = $1, quiet_minutes = $4, in_app = $5, emails = $6, webhook = $7, active = $8, created_by = $9, edition = edition + 1,
              open = open AND lens = $2 AND condition = $3::jsonb, lens = $2, condition = $3 WHERE brand_id = $10 AND id = $11 AND deleted_at IS NULL RETURNING id`,
       [...values, id ?? secretToken()],
       tx,
@@ -199,27 +232,44 @@ export async function saveAlert(
         [row.id, seal(webhookSecret(), config.sealingKey)],
         tx,
       )
-    await audit(db, reader, id === null ? 'createAlert' : 'updateAlert', `alert ${row.id}`, { ...draft }, tx)
+    await lookSoon(due, reader.brandId, row.id, draft.active, tx)
+    await record(
+      db,
+      reader,
+      { kind: id === null ? 'createAlert' : 'updateAlert', on: ['alert', row.id], detail: { ...draft } },
+      tx,
+    )
     await live.tell(reader.brandId, { kind: 'alerts' }, tx)
     return row.id
   })
   return alertAnswer(context, reader, saved)
 }
 
+const lookSoon = (due: DueWork, brandId: number, id: number, active: boolean, tx: Tx): Promise<void> =>
+  active
+    ? due.ask({ kind: 'checkAlert', subject: id, owner: brandOwner(brandId) }, tx)
+    : due.drop('checkAlert', [id], tx)
+
+/** Deletes an alert or brings it back. Its secret addresses are dead from then on: they stay so when it comes back. */
 export async function setAlertDeleted(
   context: Context,
   reader: Reader,
   id: number,
   deleted: boolean,
 ): Promise<void> {
-  const { db, live } = context
-  const rows = await db.rows(
-    `UPDATE alerts SET deleted_at = CASE WHEN $3 THEN now() END, open = false WHERE id = $1 AND brand_id = $2 AND (deleted_at IS NULL) = $3 RETURNING id`,
-    [id, reader.brandId, deleted],
-  )
-  if (!rows.length) throw new Refusal('notFound')
-  await audit(db, reader, deleted ? 'deleteAlert' : 'restoreAlert', `alert ${id}`)
-  await live.tell(reader.brandId, { kind: 'alerts' })
+  const { db, live, due } = context
+  await db.inTransaction(async (tx) => {
+    const row = await db.one<{ active: boolean }>(
+      `UPDATE alerts SET deleted_at = CASE WHEN $3 THEN now() END, open = false, feed_token = NULL, edition = edition + 1
+       WHERE id = $1 AND brand_id = $2 AND (deleted_at IS NULL) = $3 AND ($4 OR created_by = $5) RETURNING active`,
+      [id, reader.brandId, deleted, !reader.placeIds && !reader.profileIds, reader.colleagueId],
+      tx,
+    )
+    if (!row) throw new Refusal('notFound')
+    await lookSoon(due, reader.brandId, id, !deleted && row.active, tx)
+    await record(db, reader, { kind: deleted ? 'deleteAlert' : 'restoreAlert', on: ['alert', id] }, tx)
+    await live.tell(reader.brandId, { kind: 'alerts' }, tx)
+  })
 }
 
 export async function restoreAlert(context: Context, reader: Reader, id: number): Promise<AlertAnswer> {
@@ -255,11 +305,12 @@ export const eventAnswer = ({ id, alertId, alert, kind, at, detail }: EventRow):
 })
 
 export async function alertEvents(
-  { db }: Pick<Context, 'db'>,
+  context: Pick<Context, 'db' | 'config'>,
   reader: Reader,
   id: number,
 ): Promise<AlertEventAnswer[]> {
-  const rows = await db.rows<EventRow>(
+  await alertAnswer(context, reader, id)
+  const rows = await context.db.rows<EventRow>(
     `SELECT v.id, v.alert_id AS "alertId", a.name AS alert, v.kind, v.at, v.detail FROM alert_events v JOIN alerts a ON a.id = v.alert_id
      WHERE a.id = $1 AND a.brand_id = $2 ORDER BY v.id DESC LIMIT 100`,
     [id, reader.brandId],

@@ -10,6 +10,7 @@ import { blankLens, printLens, type Lens } from '@murrabel/core/lens'
 import { readerOfMember } from '../../access/sessions.ts'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
+import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Tx } from '../../store/database.ts'
 import { lensContext } from '../entries/askedLens.ts'
 import { phrasesOfLens } from '../watches/phrases.ts'
@@ -19,7 +20,7 @@ import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
 import { tellingText } from './alertText.ts'
 
 /** How often an alert is looked at. */
-const everySeconds = 20
+const everyMs = 20_000
 const hour = 3_600_000
 const day = 24 * hour
 /** Entries older than this when they come in are history and no news. */
@@ -39,40 +40,27 @@ interface DueAlert {
   webhook: string | null
 }
 
-/** Looks at every alert that is due; safe to run in several processes. Returns whether something was told. */
-export async function checkAlerts(context: Context): Promise<boolean> {
-  let told = false
-  for (;;) {
-    const outcome = await checkOne(context)
-    if (outcome === null) return told
-    told ||= outcome
-  }
-}
-
-/** Takes one due alert, looks at it and stores what it tells together with what it now knows; null when none is due. */
-function checkOne(context: Context): Promise<boolean | null> {
+/** Looks at one alert and stores what it tells together with what it now knows. */
+export function checkAlert(context: Context, id: number): Promise<WorkOutcome> {
   const { db } = context
+  const again = { againInMs: everyMs }
   return db.inTransaction(async (tx) => {
-    const now = new Date(context.now())
     const alert = await db.one<DueAlert>(
-      `UPDATE alerts a SET checked_at = $1 WHERE a.id = (
-         SELECT id FROM alerts WHERE active AND deleted_at IS NULL AND coalesce(checked_at, '-infinity') < $1::timestamptz - $2::int * interval '1 second'
-         ORDER BY checked_at NULLS FIRST, id LIMIT 1 FOR UPDATE SKIP LOCKED)
+      `UPDATE alerts a SET checked_at = $2 WHERE a.id = $1 AND a.active AND a.deleted_at IS NULL
        RETURNING a.id, a.brand_id AS "brandId", a.lens, a.condition, a.quiet_minutes AS "quietMinutes", a.open, a.told_at AS "toldAt",
          a.created_at AS "createdAt", a.created_by AS "createdBy", a.emails, a.webhook`,
-      [now, everySeconds],
+      [id, new Date(context.now())],
       tx,
     )
-    if (!alert) return null
+    if (!alert) return 'done'
     // An alert sees what its maker may see; without a maker it sees nothing.
     const reader = alert.createdBy === null ? null : await readerOfMember(db, alert.createdBy, alert.brandId)
-    if (!reader) return false
+    if (!reader) return again
     const telling = tellsOfEntries(alert.condition)
       ? await lookAtEntries(context, reader, alert, alert.condition, tx)
       : await lookAtHours(context, reader, alert, tx)
-    if (!telling) return false
-    await store(context, reader, alert, telling, tx)
-    return true
+    if (telling) await store(context, reader, alert, telling, tx)
+    return again
   })
 }
 
@@ -143,7 +131,7 @@ async function store(
   telling: Telling,
   tx: Tx,
 ): Promise<void> {
-  const { db, live } = context
+  const { db, live, due } = context
   const detail = await detailOf(context, reader, alert, telling)
   const event = await db.one<{ id: number }>(
     'INSERT INTO alert_events (alert_id, brand_id, kind, at, detail) VALUES ($1, $2, $3, $4, $5) RETURNING id',
@@ -154,14 +142,20 @@ async function store(
     ...alert.emails.map((target) => ({ way: 'email', target })),
     ...(alert.webhook ? [{ way: 'webhook', target: alert.webhook }] : []),
   ]
-  for (const { way, target } of targets)
-    await db.rows(
-      'INSERT INTO alert_deliveries (event_id, way, target) VALUES ($1, $2, $3)',
+  for (const { way, target } of targets) {
+    const delivery = await db.one<{ id: number }>(
+      'INSERT INTO alert_deliveries (event_id, way, target) VALUES ($1, $2, $3) RETURNING id',
       [event!.id, way, target],
       tx,
     )
+    await due.ask({ kind: 'deliver', subject: delivery!.id, owner: receiverOf(target) }, tx)
+  }
   await live.tell(alert.brandId, { kind: 'alerts' }, tx)
 }
+
+/** Those that take turns: the host behind an address, so that one that hangs keeps no other waiting. */
+const receiverOf = (target: string): string =>
+  URL.canParse(target) ? new URL(target).host : (target.split('@').pop() ?? target)
 
 /** Hours of entries that a telling leads to. */
 function hoursOf({ condition }: DueAlert, { kind }: Telling): number {

@@ -1,11 +1,16 @@
 import nodemailer from 'nodemailer'
 import { Webhook } from 'standardwebhooks'
 import { unseal } from '../../access/seal.ts'
-import { backoffMs, InnerAddressError, NetworkFailure } from '../../connectors/index.ts'
+import { InnerAddressError, NetworkFailure } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
+import { cleanText } from '@murrabel/core/text'
+import { workRules } from '../../jobs/due/kinds.ts'
+import { errorText, type WorkOutcome } from '../../jobs/due/next.ts'
+import type { Piece } from '../../jobs/due/runner.ts'
 import type { EventDetail } from './alerts.ts'
 
-const maxAttempts = 8
+/** A mail server that does not answer is not waited for any longer. */
+const smtpTimeoutMs = 20_000
 
 interface Delivery {
   id: number
@@ -22,48 +27,34 @@ interface Delivery {
   secret: Buffer | null
 }
 
-/** Sends what alerts have to tell, under a lease; a mail keeps its id when it is tried again. Returns how many were tried. */
-export async function deliverAlerts(context: Context): Promise<number> {
-  for (let tried = 0; ; tried++) {
-    const delivery = await claim(context)
-    if (!delivery) return tried
-    await deliver(context, delivery)
-  }
-}
-
-function claim({ db, config }: Context): Promise<Delivery | undefined> {
-  return db.one<Delivery>(
-    `WITH due AS MATERIALIZED (SELECT id FROM alert_deliveries WHERE state IN ('waiting', 'sending') AND next_at <= now() ORDER BY next_at, id LIMIT 1 FOR UPDATE SKIP LOCKED)
-     UPDATE alert_deliveries d SET state = 'sending', attempts = d.attempts + 1, next_at = now() + $1::int * interval '1 second'
-     FROM due, alert_events v, alerts a, brands b WHERE d.id = due.id AND v.id = d.event_id AND a.id = v.alert_id AND b.id = v.brand_id
+/** Sends one thing that an alert has to tell; a mail keeps its id when it is tried again. */
+export async function deliverAlert(context: Context, { id, attempts }: Piece): Promise<WorkOutcome> {
+  const { db } = context
+  const delivery = await db.one<Delivery>(
+    `UPDATE alert_deliveries d SET state = 'sending', attempts = d.attempts + 1
+     FROM alert_events v, alerts a, brands b WHERE d.id = $1 AND d.state IN ('waiting', 'sending') AND v.id = d.event_id AND a.id = v.alert_id AND b.id = v.brand_id
      RETURNING d.id, d.event_id AS "eventId", d.way, d.target, d.attempts, v.kind, v.at, v.detail, a.id AS "alertId", a.name AS alert, b.name AS brand,
        a.webhook_secret_sealed AS secret`,
-    [config.leaseSeconds],
+    [id],
   )
-}
-
-async function deliver(context: Context, delivery: Delivery): Promise<void> {
-  const { db, log } = context
+  if (!delivery) return 'done'
   try {
     if (delivery.way === 'email') await mail(context, delivery)
     else await hook(context, delivery)
-    await db.rows("UPDATE alert_deliveries SET state = 'sent', sent_at = now(), error = NULL WHERE id = $1", [
-      delivery.id,
-    ])
   } catch (error) {
-    const final = isFinal(error) || delivery.attempts >= maxAttempts
-    const reason = error instanceof Error ? error.message : String(error)
-    log.warn({ err: error, delivery: delivery.id }, 'alert not delivered')
-    await db.rows(
-      `UPDATE alert_deliveries SET state = $2, error = $3, next_at = now() + $4::int * interval '1 millisecond' WHERE id = $1`,
-      [
-        delivery.id,
-        final ? 'failed' : 'waiting',
-        `${delivery.target}: ${reason}`.slice(0, 500),
-        Math.round(backoffMs(delivery.attempts, Math.random(), { baseMs: 1000 })),
-      ],
-    )
+    const final = isFinal(error) || attempts >= workRules.deliver.tries
+    await db.rows(`UPDATE alert_deliveries SET state = $2, error = $3 WHERE id = $1 AND state = 'sending'`, [
+      id,
+      final ? 'failed' : 'waiting',
+      cleanText(`${delivery.target}: ${errorText(error)}`, 500),
+    ])
+    if (final) return 'done'
+    throw error
   }
+  await db.rows("UPDATE alert_deliveries SET state = 'sent', sent_at = now(), error = NULL WHERE id = $1", [
+    id,
+  ])
+  return 'done'
 }
 
 /** Refused for good: trying again would change nothing. */
@@ -78,7 +69,13 @@ function isFinal(error: unknown): boolean {
 async function mail({ config }: Context, delivery: Delivery): Promise<void> {
   const { detail, alert, brand, kind, eventId, id } = delivery
   if (!config.smtpUrl) throw new NetworkFailure('refused', 'no mail server is set')
-  const transport = nodemailer.createTransport(config.smtpUrl)
+  const transport = nodemailer.createTransport({
+    url: config.smtpUrl,
+    connectionTimeout: smtpTimeoutMs,
+    greetingTimeout: smtpTimeoutMs,
+    socketTimeout: smtpTimeoutMs,
+    dnsTimeout: smtpTimeoutMs,
+  })
   const link = config.publicAddress + detail.link
   const lines = [
     detail.text,

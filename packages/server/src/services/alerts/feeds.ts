@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto'
 import { Feed } from 'feed'
 import { blankLens, type Lens } from '@murrabel/core/lens'
 import { shortened } from '@murrabel/core/text'
@@ -8,29 +7,48 @@ import { readerOfMember } from '../../access/sessions.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { entryPage } from '../../store/queries/entryPage.ts'
-import { audit } from '../brand/audit.ts'
+import { record } from '../log/record.ts'
 import { lensContext } from '../entries/askedLens.ts'
-import type { EventRow } from './alerts.ts'
+import { alertAnswer, secretToken, type EventRow } from './alerts.ts'
+import { feedAddresses } from './feedAddresses.ts'
 
 const shown = 50
 
-/** Makes the secret addresses of a watch's feeds, new ones each time: the old are valid no more. */
+/** Makes the secret addresses of a watch's feeds, new ones each time, or switches them off: the old are valid no more. */
 export async function watchFeed(
   { db, config }: Pick<Context, 'db' | 'config'>,
   reader: Reader,
   watchId: number,
+  on: boolean,
 ): Promise<FeedAddresses> {
-  const token = randomBytes(24).toString('base64url')
-  const rows = await db.rows(
-    'UPDATE watches SET feed_token = $3, feed_by = $4 WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id',
-    [watchId, reader.brandId, token, reader.colleagueId],
-  )
-  if (!rows.length) throw new Refusal('notFound')
-  await audit(db, reader, 'watchFeed', `watch ${watchId}`)
-  return {
-    atom: `${config.publicAddress}/feeds/${token}.atom`,
-    json: `${config.publicAddress}/feeds/${token}.json`,
-  }
+  const token = on ? secretToken() : null
+  await db.inTransaction(async (tx) => {
+    const rows = await db.rows(
+      'UPDATE watches SET feed_token = $3, feed_by = $4 WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id',
+      [watchId, reader.brandId, token, on ? reader.colleagueId : null],
+      tx,
+    )
+    if (!rows.length) throw new Refusal('notFound')
+    await record(db, reader, { kind: on ? 'watchFeed' : 'watchFeedOff', on: ['watch', watchId] }, tx)
+  })
+  return feedAddresses(config, token)
+}
+
+/** The same of an alert's feeds. */
+export async function alertFeedAddresses(
+  context: Pick<Context, 'db' | 'config'>,
+  reader: Reader,
+  alertId: number,
+  on: boolean,
+): Promise<FeedAddresses> {
+  const { db, config } = context
+  await alertAnswer(context, reader, alertId)
+  const token = on ? secretToken() : null
+  await db.inTransaction(async (tx) => {
+    await db.rows('UPDATE alerts SET feed_token = $2 WHERE id = $1', [alertId, token], tx)
+    await record(db, reader, { kind: on ? 'alertFeed' : 'alertFeedOff', on: ['alert', alertId] }, tx)
+  })
+  return feedAddresses(config, token)
 }
 
 /** A feed by its secret token, as Atom or JSON Feed. @throws Refusal when no alert or watch has this token (any more) */

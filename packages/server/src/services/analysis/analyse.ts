@@ -1,6 +1,8 @@
 import { loadLanguages } from '@murrabel/core/text'
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
+import { isOfTheData } from '../../store/failures.ts'
+import { setApart } from '../entries/setApart.ts'
 import { hoursOf, leadsOf, refreshThreads } from '../threads/refresh.ts'
 import { readEntry, storedSpans, tsvectorText, type EntryReading, type ReadableEntry } from './readEntry.ts'
 import { storedPrint, StoryShelf } from './storyShelf.ts'
@@ -24,11 +26,6 @@ interface Read extends EntryReading {
 
 export const analysisBatch = 500
 
-export interface Analysis {
-  /** Reads everything that has not been read yet; returns how many entries that were. */
-  run(): Promise<number>
-}
-
 /** What is kept from batch to batch. */
 interface Books {
   watches: Map<number, WatchBook>
@@ -36,59 +33,111 @@ interface Books {
   teaching: TeachingBook
 }
 
+type Parts = Pick<Context, 'db' | 'live' | 'now'>
+
+/** Reads everything of one brand that has not been read yet. */
+export type Analysis = (brandId: number, signal?: AbortSignal) => Promise<void>
+
 /**
  * Reads stored entries in batches: language, sentiment, aspects, story, watches, then thread and due time, in one
  * transaction a batch and with one notice at its end. What a crash leaves behind is found again by its missing
- * `analysed_at`.
+ * `analysed_at`. A batch that fails is halved until the culprit stands alone; that entry is set apart unread.
  */
-export function createAnalysis(context: Pick<Context, 'db' | 'live' | 'now'>): Analysis {
+export function createAnalysis(context: Parts): Analysis {
   const books: Books = { watches: new Map(), stories: new Map(), teaching: new TeachingBook() }
-  let running: Promise<number> | null = null
-  let again = false
-
-  async function drain(): Promise<number> {
+  return async (brandId, signal) => {
     await loadLanguages()
-    let total = 0
     for (;;) {
-      again = false
-      const done = await batch(context, books)
-      total += done
-      if (done === 0 && !again) return total
+      signal?.throwIfAborted()
+      const ids = await unreadIds(context.db, brandId)
+      if (!ids.length) return
+      await readHalves(context, books, brandId, ids)
     }
-  }
-
-  return {
-    run() {
-      again = true
-      running ??= drain().finally(() => (running = null))
-      return running
-    },
   }
 }
 
-async function batch({ db, live, now }: Pick<Context, 'db' | 'live' | 'now'>, books: Books): Promise<number> {
+async function unreadIds(db: Database, brandId: number): Promise<number[]> {
+  const rows = await db.rows<{ id: number }>(
+    'SELECT id FROM entries WHERE brand_id = $1 AND analysed_at IS NULL ORDER BY id LIMIT $2',
+    [brandId, analysisBatch],
+  )
+  return rows.map(({ id }) => id)
+}
+
+async function readHalves(
+  parts: Parts,
+  books: Books,
+  brandId: number,
+  ids: readonly number[],
+): Promise<void> {
+  try {
+    await readBatch(parts, books, brandId, ids)
+  } catch (error) {
+    // What was kept in memory may know of what was rolled back.
+    books.watches.delete(brandId)
+    books.stories.delete(brandId)
+    if (!isOfTheData(error)) throw error
+    if (ids.length === 1) return leaveUnread(parts, brandId, ids[0]!, error)
+    const middle = ids.length >> 1
+    await readHalves(parts, books, brandId, ids.slice(0, middle))
+    await readHalves(parts, books, brandId, ids.slice(middle))
+  }
+}
+
+function readBatch(parts: Parts, books: Books, brandId: number, ids: readonly number[]): Promise<void> {
+  const { db } = parts
   return db.inTransaction(async (tx) => {
     const pending = await db.rows<Pending>(
       // Materialised: a plan that asked the picking query more than once would lock more each time.
-      `WITH picked AS MATERIALIZED (SELECT id FROM entries WHERE analysed_at IS NULL ORDER BY id LIMIT $1 FOR NO KEY UPDATE SKIP LOCKED)
+      `WITH picked AS MATERIALIZED (SELECT id FROM entries WHERE id = ANY($1::bigint[]) AND analysed_at IS NULL ORDER BY id FOR NO KEY UPDATE SKIP LOCKED)
        SELECT e.id, e.brand_id AS "brandId", e.profile_id AS "profileId", e.thread_id AS "threadId", e.direction, e.channel, e.title, e.text,
          e.rating, e.at, e.private, coalesce(a.handle, a.name) AS voice
-       FROM picked JOIN entries e ON e.id = picked.id LEFT JOIN accounts a ON a.id = e.account_id`,
-      [analysisBatch],
+       FROM picked JOIN entries e ON e.id = picked.id LEFT JOIN accounts a ON a.id = e.account_id ORDER BY e.id`,
+      [ids],
       tx,
     )
-    if (!pending.length) return 0
-    const brands = [...new Set(pending.map((p) => p.brandId))].sort((a, b) => a - b)
-    for (const brandId of brands) {
-      const own = pending.filter((p) => p.brandId === brandId)
-      await readBrand({ db, live, now }, books, brandId, own, tx)
-    }
-    return pending.length
+    if (pending.length) await readBrand(parts, books, brandId, pending, tx)
+  })
+}
+
+/** An entry that cannot be read is shown as it came, unread, and named at its profile; everything else goes on. */
+async function leaveUnread(
+  { db, live, now }: Parts,
+  brandId: number,
+  id: number,
+  reason: unknown,
+): Promise<void> {
+  await db.inTransaction(async (tx) => {
+    const entry = await db.one<{ profileId: number; outsideId: string | null; threadId: number }>(
+      `UPDATE entries SET analysed_at = $2, language = 'und', search = ''::tsvector WHERE id = $1
+       RETURNING profile_id AS "profileId", outside_id AS "outsideId", thread_id AS "threadId"`,
+      [id, new Date(now())],
+      tx,
+    )
+    if (!entry) return
+    const { message, original } = reason as Error & { original?: Error }
+    await setApart(
+      db,
+      { id: entry.profileId, brandId },
+      [
+        {
+          outsideId: entry.outsideId ?? `entry ${id}`,
+          stage: 'analyse',
+          entryId: id,
+          raw: undefined,
+          reason: original?.message ?? message,
+        },
+      ],
+      tx,
+    )
+    await refreshThreads(db, [entry.threadId], await hoursOf(db, brandId, tx), now(), tx)
+    await live.tell(brandId, { kind: 'profiles' }, tx)
+    await live.tell(brandId, { kind: 'entries', threads: [entry.threadId], count: 1 }, tx)
   })
 }
 
 async function readBrand(
-  { db, live, now }: Pick<Context, 'db' | 'live' | 'now'>,
+  { db, live, now }: Parts,
   books: Books,
   brandId: number,
   pending: readonly Pending[],
@@ -116,7 +165,7 @@ async function readBrand(
     tx,
   )
   const threads = [...new Set(pending.map((p) => p.threadId))]
-  await refreshThreads(db, threads, await hoursOf(db, brandId, tx), tx)
+  await refreshThreads(db, threads, await hoursOf(db, brandId, tx), now(), tx)
   await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
 }
 

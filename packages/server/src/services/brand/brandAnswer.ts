@@ -1,5 +1,5 @@
 import type { BrandAnswer, ColleagueAnswer, PlaceAnswer } from '@murrabel/contract'
-import type { Reader } from '../../access/reader.ts'
+import { isLimited, type Reader } from '../../access/reader.ts'
 import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -22,8 +22,8 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
       [reader.brandId, reader.placeIds],
     ),
     db.rows<{ channel: string; n: number }>(
-      'SELECT channel, count(*) AS n FROM profiles WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2)) GROUP BY 1 ORDER BY 1',
-      [reader.brandId, reader.profileIds],
+      'SELECT channel, count(*) AS n FROM profiles WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2)) AND ($3::int[] IS NULL OR place_id = ANY($3)) GROUP BY 1 ORDER BY 1',
+      [reader.brandId, reader.profileIds, reader.placeIds],
     ),
     listWatches(context, reader),
     listGroups(context, reader),
@@ -34,7 +34,7 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
   ])
   if (!brand || !me) throw new Refusal('notSignedIn')
   return {
-    me: { id: me.id, name: me.name, email: me.email, role: reader.role },
+    me: { id: me.id, name: me.name, email: me.email, role: reader.role, limited: isLimited(reader) },
     brand: { id: brand.id, name: brand.name, zone: brand.zone },
     places,
     colleagues,

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import type { Lens } from '@murrabel/core/lens'
 import { limits, type EntryRow } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -12,7 +13,9 @@ export async function* exportRows(
   reader: Reader,
   query: Record<string, unknown>,
 ): AsyncGenerator<EntryRow[]> {
-  const lens = lensOf(query)
+  const asked = lensOf(query)
+  // Ranked by how telling it is, a list would have to be ranked anew for every page.
+  const lens: Lens = asked.order === 'telling' ? { ...asked, order: 'newest' } : asked
   const context = await lensContext(parts, reader)
   let after: PageKey | null = null
   for (let count = 0; count < limits.exportRows;) {
@@ -20,7 +23,7 @@ export async function* exportRows(
     count += page.rows.length
     yield page.rows
     if (!page.next) return
-    after = parseKey(page.next)
+    after = parseKey(page.next, lens.order)
   }
 }
 
@@ -40,9 +43,18 @@ export const exportColumns = [
   'url',
 ] as const
 
-/** Spreadsheets run cells that begin so as formulas; an apostrophe before them makes them text. */
-const safeCell = (value: unknown) =>
-  typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value
+/**
+ * Spreadsheets run cells that begin so as formulas, also after a separator that they take for the end of a cell, and in
+ * their full-width forms; an apostrophe before them makes them text.
+ */
+const formula = /(^|[;\t|])(?=[\s"']*[=+\-@\uff1d\uff0b\uff0d\uff20])/g
+// A number may have its sign.
+const signedNumber = /^[+-]?\d+(?:[.,]\d+)?$/
+
+export const safeCell = (value: unknown): unknown =>
+  typeof value !== 'string' || signedNumber.test(value)
+    ? value
+    : value.replace(/\r/g, '').replace(formula, "$1'")
 
 export function csvOf(rows: readonly EntryRow[], { header }: { header: boolean }): string {
   const data = rows.map((row) =>

@@ -1,7 +1,13 @@
-import type { CollectedItem } from '../../connectors/index.ts'
+import { createHash } from 'node:crypto'
+import type { CollectedItem, UnreadPart } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
+import { brandOwner } from '../../jobs/due/dueWork.ts'
 import type { Database, Tx } from '../../store/database.ts'
+import { isOfTheData } from '../../store/failures.ts'
 import type { IngestProfile } from './ingestProfile.ts'
+import { confirmOwn } from '../actions/confirmOwn.ts'
+import { cleanItem, cleanJson, type CleanItem } from './cleanItem.ts'
+import { apartOf, noLongerApart, setApart, type Apart } from './setApart.ts'
 import { joinOrphans, resolveThreads, threadIds } from './ingestThreads.ts'
 
 export type { IngestProfile }
@@ -9,38 +15,129 @@ export type { IngestProfile }
 export interface IngestResult {
   /** Entries that were not there before. */
   added: number
-  /** Entries whose text is another than before. */
+  /** Entries whose text, title or rating is another than before. */
   changed: number
+  /** Items that could not be taken and were set apart. */
+  apart: number
 }
 
-/** Runs in the transaction that stores the items: what must be true together with them, such as the cursor. */
+/** Runs in the transaction that stores the last of the items: what must be true together with them, such as the cursor. */
 export type Together = (tx: Tx, result: IngestResult) => Promise<void>
+
+type Parts = Pick<Context, 'db' | 'now' | 'due'>
 
 /**
  * Stores a page of items in one transaction: raw items kept, accounts and threads found or made, entries put in under
- * their (profile, outside id) key. Anything repeated changes nothing. One page of a profile is stored at a time.
+ * their (profile, outside id) key. Anything repeated changes nothing. One page of a profile is stored at a time. When
+ * something among them cannot be stored, the page is halved until the culprit stands alone; that one is set apart with its
+ * reason, everything else goes in.
  */
 export async function ingest(
-  { db }: Pick<Context, 'db'>,
+  parts: Parts,
   profile: IngestProfile,
   given: readonly CollectedItem[],
   together: Together = async () => {},
+  unread: readonly UnreadPart[] = [],
 ): Promise<IngestResult> {
+  const { items, apart } = cleanAll(given, parts.now())
+  const aside = [...unread.map(apartOf), ...apart]
+  const none: IngestResult = { added: 0, changed: 0, apart: aside.length }
+  const last = (tx: Tx, result: IngestResult) =>
+    setApart(parts.db, profile, aside, tx).then(() => together(tx, result))
+  try {
+    return await storeTogether(parts, profile, items, none, last)
+  } catch (error) {
+    if (!isOfTheData(error)) throw error
+    const result = await storeHalves(parts, profile, items, error)
+    return storeTogether(parts, profile, [], { ...result, apart: result.apart + aside.length }, last)
+  }
+}
+
+function cleanAll(given: readonly CollectedItem[], now: number): { items: CleanItem[]; apart: Apart[] } {
   // Later ones win: a network may name the same thing twice on a page.
-  const items = [...new Map(given.map((item) => [item.outsideId, item])).values()]
+  const items = new Map<string, CleanItem>()
+  const apart: Apart[] = []
+  for (const item of given)
+    try {
+      const clean = cleanItem(item, now)
+      items.delete(clean.outsideId)
+      items.set(clean.outsideId, clean)
+    } catch (error) {
+      const outsideId =
+        typeof item.outsideId === 'string' && item.outsideId ? item.outsideId : hashOf(item.raw)
+      apart.push({ outsideId, stage: 'read', raw: item.raw, reason: (error as Error).message })
+    }
+  return { items: [...items.values()], apart }
+}
+
+const hashOf = (raw: unknown) =>
+  createHash('sha256')
+    .update(cleanJson(raw, 10_000_000) ?? '')
+    .digest('hex')
+
+async function storeHalves(
+  parts: Parts,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  reason: unknown,
+): Promise<IngestResult> {
+  const none: IngestResult = { added: 0, changed: 0, apart: 0 }
+  if (!items.length) throw reason
+  if (items.length === 1) {
+    const { outsideId, raw } = items[0]!
+    const { message, original } = reason as Error & { original?: Error }
+    await setApart(parts.db, profile, [
+      { outsideId, stage: 'store', raw, reason: original?.message ?? message },
+    ])
+    return { ...none, apart: 1 }
+  }
+  const middle = items.length >> 1
+  let sum = none
+  for (const half of [items.slice(0, middle), items.slice(middle)]) {
+    const stored = await storeTogether(parts, profile, half, none, async () => {}).catch((error: unknown) => {
+      if (!isOfTheData(error)) throw error
+      return storeHalves(parts, profile, half, error)
+    })
+    sum = {
+      added: sum.added + stored.added,
+      changed: sum.changed + stored.changed,
+      apart: sum.apart + stored.apart,
+    }
+  }
+  return sum
+}
+
+function storeTogether(
+  { db, due, now }: Parts,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  base: IngestResult,
+  together: Together,
+): Promise<IngestResult> {
   return db.inTransaction(async (tx) => {
     await db.rows('SELECT pg_advisory_xact_lock(41, $1)', [profile.id], tx)
-    await keepRaw(db, profile, items, tx)
-    const own = await confirmOwn(db, profile, items, tx)
-    const known = await knownTexts(db, profile, items, tx)
-    const fresh = items.filter((item) => !known.has(item.outsideId) && !own.has(item.outsideId))
-    const altered = items.filter(
-      (item) => known.has(item.outsideId) && known.get(item.outsideId) !== item.text,
-    )
-    if (altered.length) await changeTexts(db, profile, altered, tx)
-    if (fresh.length) await addEntries(db, profile, fresh, tx)
-    const result = { added: fresh.length, changed: altered.length }
+    let { added, changed } = base
+    if (items.length) {
+      await keepRaw(db, profile, items, tx)
+      const own = await confirmOwn({ db, now }, profile, items, tx)
+      const known = await knownEntries(db, profile, items, tx)
+      const fresh = items.filter((item) => !known.has(item.outsideId) && !own.has(item.outsideId))
+      const altered = items.filter((item) => isChanged(item, known.get(item.outsideId)))
+      if (altered.length) await changeEntries(db, profile, altered, tx)
+      if (fresh.length) await addEntries(db, profile, fresh, tx)
+      await noLongerApart(
+        db,
+        profile.id,
+        items.map((item) => item.outsideId),
+        tx,
+      )
+      added += fresh.length
+      changed += altered.length
+    }
+    const result = { added, changed, apart: base.apart }
     await together(tx, result)
+    if (added || changed)
+      await due.ask({ kind: 'analyse', subject: profile.brandId, owner: brandOwner(profile.brandId) }, tx)
     return result
   })
 }
@@ -48,69 +145,61 @@ export async function ingest(
 async function keepRaw(
   db: Database,
   profile: IngestProfile,
-  items: readonly CollectedItem[],
+  items: readonly CleanItem[],
   tx: Tx,
 ): Promise<void> {
   await db.rows(
     `INSERT INTO raw_items AS r (profile_id, outside_id, payload) SELECT $1, * FROM unnest($2::text[], $3::jsonb[])
      ON CONFLICT (profile_id, outside_id) DO UPDATE SET payload = excluded.payload WHERE r.payload IS DISTINCT FROM excluded.payload`,
-    [profile.id, items.map((i) => i.outsideId), items.map((i) => JSON.stringify(i.raw))],
+    [profile.id, items.map((i) => i.outsideId), items.map((i) => i.kept ?? 'null')],
     tx,
   )
 }
 
-/** Our own replies that come back before their sending was confirmed: the waiting entry gets its outside id. */
-async function confirmOwn(
-  db: Database,
-  profile: IngestProfile,
-  items: readonly CollectedItem[],
-  tx: Tx,
-): Promise<Set<string>> {
-  const keyed = items.filter(
-    (item) => item.direction === 'out' && item.replyKey && /^[0-9a-f-]{36}$/i.test(item.replyKey),
-  )
-  if (!keyed.length) return new Set()
-  const rows = await db.rows<{ outsideId: string }>(
-    `WITH back AS (SELECT * FROM unnest($2::uuid[], $3::text[], $4::text[]) AS b (key, outside_id, url)),
-       sent AS (UPDATE outbox o SET state = 'sent', error = NULL, sent_at = coalesce(o.sent_at, now()) FROM back
-         WHERE o.key = back.key AND o.profile_id = $1 RETURNING o.entry_id, back.outside_id, back.url)
-     UPDATE entries e SET outside_id = sent.outside_id, url = coalesce(sent.url, e.url) FROM sent
-     WHERE e.id = sent.entry_id RETURNING sent.outside_id AS "outsideId"`,
-    [
-      profile.id,
-      keyed.map((i) => i.replyKey),
-      keyed.map((i) => i.outsideId),
-      keyed.map((i) => i.url ?? null),
-    ],
-    tx,
-  )
-  return new Set(rows.map((r) => r.outsideId))
+interface KnownEntry {
+  outsideId: string
+  text: string
+  title: string | null
+  rating: number | null
 }
 
-async function knownTexts(
+async function knownEntries(
   db: Database,
   profile: IngestProfile,
-  items: readonly CollectedItem[],
+  items: readonly CleanItem[],
   tx: Tx,
-): Promise<Map<string, string>> {
-  const rows = await db.rows<{ outsideId: string; text: string }>(
-    `SELECT outside_id AS "outsideId", text FROM entries WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
+): Promise<Map<string, KnownEntry>> {
+  const rows = await db.rows<KnownEntry>(
+    `SELECT outside_id AS "outsideId", text, title, rating FROM entries WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
     [profile.id, items.map((i) => i.outsideId)],
     tx,
   )
-  return new Map(rows.map((r) => [r.outsideId, r.text]))
+  return new Map(rows.map((r) => [r.outsideId, r]))
 }
 
-async function changeTexts(
+/** Whether a person changed what they wrote; what the network leaves out stays as it was. */
+const isChanged = (item: CleanItem, known: KnownEntry | undefined): boolean =>
+  known !== undefined &&
+  (item.text !== known.text ||
+    (item.title ?? known.title) !== known.title ||
+    (item.rating !== undefined && Math.fround(item.rating) !== Math.fround(known.rating ?? 0)))
+
+async function changeEntries(
   db: Database,
   profile: IngestProfile,
-  items: readonly CollectedItem[],
+  items: readonly CleanItem[],
   tx: Tx,
 ): Promise<void> {
   await db.rows(
-    `UPDATE entries e SET text = n.text, rating = coalesce(n.rating, e.rating), analysed_at = NULL
-     FROM unnest($2::text[], $3::text[], $4::real[]) AS n (outside_id, text, rating) WHERE e.profile_id = $1 AND e.outside_id = n.outside_id`,
-    [profile.id, items.map((i) => i.outsideId), items.map((i) => i.text), items.map((i) => i.rating ?? null)],
+    `UPDATE entries e SET text = n.text, title = coalesce(n.title, e.title), rating = coalesce(n.rating, e.rating), analysed_at = NULL
+     FROM unnest($2::text[], $3::text[], $4::text[], $5::real[]) AS n (outside_id, text, title, rating) WHERE e.profile_id = $1 AND e.outside_id = n.outside_id`,
+    [
+      profile.id,
+      items.map((i) => i.outsideId),
+      items.map((i) => i.text),
+      items.map((i) => i.title ?? null),
+      items.map((i) => i.rating ?? null),
+    ],
     tx,
   )
 }
@@ -118,17 +207,17 @@ async function changeTexts(
 async function addEntries(
   db: Database,
   profile: IngestProfile,
-  items: readonly CollectedItem[],
+  items: readonly CleanItem[],
   tx: Tx,
 ): Promise<void> {
   const accounts = await accountIds(db, profile, items, tx)
   const resolved = await resolveThreads(db, profile, items, tx)
   const { threadNames } = resolved
   const threads = await threadIds(db, profile, items, resolved, tx)
-  const column = <T>(of: (item: CollectedItem) => T) => items.map(of)
+  const column = <T>(of: (item: CleanItem) => T) => items.map(of)
   await db.rows(
-    `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id, direction, kind, title, text, rating, at, url, reach, private, paid)
-     SELECT $1, $2, $3, $4, * FROM unnest($5::bigint[], $6::bigint[], $7::text[], $8::text[], $9::text[], $10::text[], $11::text[], $12::real[], $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[])
+    `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id, direction, kind, title, text, rating, at, url, reach, private, paid, undated)
+     SELECT $1, $2, $3, $4, * FROM unnest($5::bigint[], $6::bigint[], $7::text[], $8::text[], $9::text[], $10::text[], $11::text[], $12::real[], $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[], $18::bool[])
      ON CONFLICT (profile_id, outside_id) DO NOTHING`,
     [
       profile.brandId,
@@ -141,27 +230,24 @@ async function addEntries(
       column((i) => i.direction),
       column((i) => i.kind),
       column((i) => i.title ?? null),
-      column((i) => clean(i.text)),
+      column((i) => i.text),
       column((i) => i.rating ?? null),
       column((i) => new Date(i.at)),
       column((i) => i.url ?? null),
-      column((i) => Math.min(i.reach ?? 0, 2_000_000_000)),
+      column((i) => i.reach ?? 0),
       column((i) => i.private ?? false),
       column((i) => i.paid ?? false),
+      column((i) => i.undated),
     ],
     tx,
   )
   await joinOrphans(db, profile, resolved.orphans, tx)
 }
 
-/** PostgreSQL takes no NUL in text. */
-// eslint-disable-next-line no-control-regex -- NUL is what is meant
-const clean = (text: string) => text.replace(/\u0000/g, '').slice(0, 100_000)
-
 async function accountIds(
   db: Database,
   profile: IngestProfile,
-  items: readonly CollectedItem[],
+  items: readonly CleanItem[],
   tx: Tx,
 ): Promise<Map<string, number>> {
   const authors = new Map(items.map((i) => [i.author.outsideId, i.author]))

@@ -1,5 +1,5 @@
-import type { CollectedItem } from '../../connectors/index.ts'
 import type { Database, Tx } from '../../store/database.ts'
+import type { CleanItem } from './cleanItem.ts'
 import type { IngestProfile } from './ingestProfile.ts'
 
 /** Characters of a post that are kept beside the comments on it. */
@@ -22,7 +22,7 @@ export interface ResolvedThreads {
 export async function resolveThreads(
   db: Database,
   profile: IngestProfile,
-  items: readonly CollectedItem[],
+  items: readonly CleanItem[],
   tx: Tx,
 ): Promise<ResolvedThreads> {
   const parents = items.flatMap((i) => i.parentId ?? [])
@@ -38,7 +38,7 @@ export async function resolveThreads(
   const orphans = new Map<string, string>()
   const here = new Map(items.map((item) => [item.outsideId, item]))
   const open = new Set<string>()
-  const resolve = (item: CollectedItem): void => {
+  const resolve = (item: CleanItem): void => {
     // Parents on the same page come first; one that answers itself in a ring is taken as it stands.
     if (threadOf.has(item.outsideId) || open.has(item.outsideId)) return
     open.add(item.outsideId)
@@ -55,7 +55,7 @@ export async function resolveThreads(
   return { threadNames: threadOf, posts, orphans }
 }
 
-function threadFor(item: CollectedItem, threadOf: ReadonlyMap<string, string>): string {
+function threadFor(item: CleanItem, threadOf: ReadonlyMap<string, string>): string {
   if (item.parentId === undefined) return item.threadId
   const parent = threadOf.get(item.parentId)
   if (parent === undefined) return `comment/${item.parentId}`
@@ -92,8 +92,13 @@ export async function joinOrphans(
       [lost, home],
       tx,
     )
-    await db.rows('UPDATE outbox SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
-    await db.rows('UPDATE thread_events SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
+    await db.rows('UPDATE outside_actions SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
+    // They belonged to the other thread's versions: told here, but not to be undone.
+    await db.rows(
+      `UPDATE events SET thread_id = $2, before = NULL, subject_id = CASE WHEN subject = 'thread' THEN $2 ELSE subject_id END WHERE thread_id = $1`,
+      [lost, home],
+      tx,
+    )
     await db.rows(
       'INSERT INTO thread_tags (thread_id, tag_id) SELECT $2, tag_id FROM thread_tags WHERE thread_id = $1 ON CONFLICT DO NOTHING',
       [lost, home],
@@ -112,7 +117,7 @@ export async function joinOrphans(
 export async function threadIds(
   db: Database,
   profile: IngestProfile,
-  items: readonly CollectedItem[],
+  items: readonly CleanItem[],
   { threadNames, posts }: ResolvedThreads,
   tx: Tx,
 ): Promise<Map<string, number>> {

@@ -9,7 +9,7 @@ import {
 } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { Refusal } from '../../problem.ts'
+import { wholePart, wrongPart } from '../askedParts.ts'
 import { lensContext, lensOf } from './askedLens.ts'
 import { tellingPage } from './tellingPage.ts'
 import { entryCount } from '../../store/queries/entryCount.ts'
@@ -26,12 +26,9 @@ export async function listEntries(
   query: Record<string, unknown>,
 ): Promise<EntryPage> {
   const lens = lensOf(query)
-  const after = typeof query.after === 'string' ? parseKey(query.after) : null
-  if (query.after !== undefined && !after)
-    throw new Refusal('invalid', {
-      fields: [{ field: 'after', code: 'unknown', message: 'This is no place in the list.' }],
-    })
-  const limit = Math.min(limits.pageRows, Math.max(1, Number(query.limit ?? 50) || 50))
+  const after = typeof query.after === 'string' ? parseKey(query.after, lens.order) : null
+  if (query.after !== undefined && !after) throw wrongPart('after', 'This is no place in the list.')
+  const limit = wholePart(query, 'limit', { least: 1, most: limits.pageRows, usual: 50 })
   const context = await lensContext(parts, reader)
   if (lens.order === 'telling') return tellingPage(parts, reader, { lens, context, after, limit })
   const page = await entryPage(parts.db, { lens, context, reader, after, limit })

@@ -1,134 +1,141 @@
-import { randomBytes } from 'node:crypto'
-import { shortened } from '@murrabel/core/text'
-import type { FeedPreview, ImportAnswer, ImportReviewsDraft } from '@murrabel/contract'
+import { cleanLine, cleanText } from '@murrabel/core/text'
+import type {
+  FeedPreview,
+  ImportPreview,
+  ImportState,
+  RowProblem,
+  StartImportDraft,
+} from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
-import { FeedError, itemOfEntry, parseFeed, type CollectedItem } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
+import { brandOwner } from '../../jobs/due/dueWork.ts'
 import { Refusal } from '../../problem.ts'
-import { audit } from '../brand/audit.ts'
-import { ingest, type IngestProfile } from '../entries/ingest.ts'
-import { readReviews } from './reviewsCsv.ts'
+import { wrongPart } from '../askedParts.ts'
+import { record } from '../log/record.ts'
 
-/** Rows stored in one transaction. */
-const batch = 1000
+interface ImportRow extends Omit<ImportState, 'at' | 'reviews' | 'feed'> {
+  at: Date
+  settings: { reviews?: ImportPreview | null; feed?: FeedPreview | null }
+  problems: RowProblem[]
+}
 
-/** Brings in a table of reviews. The good rows are kept, the bad ones told; the same file again adds nothing. */
-export async function importReviews(
-  context: Context,
-  reader: Reader,
-  { name, csv, mapping }: ImportReviewsDraft,
-): Promise<ImportAnswer> {
-  const { db, now } = context
-  const brand = await db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId])
-  const places = await db.rows<{ id: number; name: string }>(
-    'SELECT id, name FROM places WHERE brand_id = $1',
+const columns = `id, kind, name, state, settings, done, total, added, known, refused, problems, error, changed_at AS at`
+
+const answerOf = ({ settings, at, ...row }: ImportRow): ImportState => ({
+  ...row,
+  at: at.toISOString(),
+  // A file that is in is told by its result.
+  reviews: row.state === 'draft' ? (settings.reviews ?? null) : null,
+  feed: row.state === 'draft' ? (settings.feed ?? null) : null,
+})
+
+/** Files brought in lately, the newest first. */
+export async function listImports({ db }: Pick<Context, 'db'>, reader: Reader): Promise<ImportState[]> {
+  const rows = await db.rows<ImportRow>(
+    `SELECT ${columns} FROM imports WHERE brand_id = $1 AND state <> 'draft' ORDER BY id DESC LIMIT 20`,
     [reader.brandId],
   )
-  const read = readReviews(csv, mapping, {
-    zone: brand?.zone ?? 'UTC',
-    places: places.map((p) => p.name),
-    now: now(),
-  })
-  let added = 0
-  for (const placeName of new Set(read.items.map((i) => i.place))) {
-    const place = places.find((p) => p.name === placeName) ?? null
-    const items = read.items.filter((i) => i.place === placeName)
-    // A profile belongs to one place, so that counts by place can be kept by profile.
-    added += await store(context, reader, { name, channel: 'import', place, items })
-  }
-  await audit(db, reader, 'importReviews', name, { added, refused: read.problems.length })
-  return {
-    added,
-    known: read.items.length - added,
-    refused: read.problems.length,
-    problems: read.problems.slice(0, 500),
-  }
+  return rows.map(answerOf)
 }
 
-function readFeed(document: string): ReturnType<typeof parseFeed> {
+/** @throws Refusal notFound */
+export async function importState(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  id: number,
+): Promise<ImportState> {
+  const row = await db.one<ImportRow>(`SELECT ${columns} FROM imports WHERE id = $1 AND brand_id = $2`, [
+    id,
+    reader.brandId,
+  ])
+  if (!row) throw new Refusal('notFound')
+  return answerOf(row)
+}
+
+/** Characters of a file; a text in the database takes a gigabyte, a person's patience less. */
+const longestDocument = 25_000_000
+
+/** Keeps a file and reads what it holds; nothing is brought in yet. A file that cannot be read is not kept. */
+export async function draftImport(
+  context: Context,
+  reader: Reader,
+  query: Record<string, unknown>,
+  document: string,
+): Promise<ImportState> {
+  const { db, fileWorker } = context
+  const kind = query.kind
+  if (kind !== 'reviews' && kind !== 'feed')
+    throw wrongPart('kind', 'Say whether it holds reviews or a feed.')
+  const name = typeof query.name === 'string' ? cleanLine(query.name, 80) : ''
+  if (!name) throw wrongPart('name', 'Give the import a name.')
+  const text = cleanText(document, longestDocument)
+  if (!text.trim())
+    throw new Refusal('invalid', {
+      fields: [{ field: 'document', code: 'required', message: 'The file is empty.' }],
+    })
+  const row = await db.one<{ id: number }>(
+    `INSERT INTO imports (brand_id, colleague_id, kind, name, document) VALUES ($1, $2, $3, $4, $5) RETURNING id`,
+    [reader.brandId, reader.colleagueId, kind, name, text],
+  )
   try {
-    return parseFeed(document)
+    const preview = await fileWorker.ask({ kind: 'preview', importId: row!.id })
+    await db.rows('UPDATE imports SET settings = $2 WHERE id = $1', [row!.id, JSON.stringify(preview)])
   } catch (error) {
-    if (!(error instanceof FeedError)) throw error
-    throw new Refusal(
-      'feedUnreadable',
-      { fields: [{ field: 'document', code: 'unreadable', message: `The file is ${error.message}.` }] },
-      { cause: error },
+    await db.rows('DELETE FROM imports WHERE id = $1', [row!.id])
+    throw error
+  }
+  return importState(context, reader, row!.id)
+}
+
+/** Begins to bring a file in, in the background. */
+export async function startImport(
+  context: Context,
+  reader: Reader,
+  id: number,
+  draft: StartImportDraft,
+): Promise<ImportState> {
+  const { db, due, live } = context
+  await db.inTransaction(async (tx) => {
+    const row = await db.one<{ state: string; kept: boolean; reviews: ImportPreview | null }>(
+      `SELECT state, document IS NOT NULL AS kept, settings->'reviews' AS reviews FROM imports WHERE id = $1 AND brand_id = $2 FOR UPDATE`,
+      [id, reader.brandId],
+      tx,
     )
-  }
+    if (!row) throw new Refusal('notFound')
+    if (row.state !== 'draft' || !row.kept) throw new Refusal('importRunning')
+    if (row.reviews) checkColumns(row.reviews, draft)
+    await db.rows(
+      `UPDATE imports SET state = 'running', settings = settings || $2::jsonb, problems = '[]', refused = 0, error = NULL, changed_at = now() WHERE id = $1`,
+      [id, JSON.stringify({ ask: draft })],
+      tx,
+    )
+    await due.drop('import', [id], tx)
+    await due.ask({ kind: 'import', subject: id, owner: brandOwner(reader.brandId) }, tx)
+    await record(db, reader, { kind: 'startImport', on: ['import', id] }, tx)
+    await live.tell(reader.brandId, { kind: 'profiles' }, tx)
+  })
+  return importState(context, reader, id)
 }
 
-/** What a feed file holds, before it is brought in. */
-export function previewFeed(document: string): FeedPreview {
-  const { format, title, entries } = readFeed(document)
-  return {
-    format,
-    title,
-    entries: entries.length,
-    undated: entries.filter((entry) => entry.at === null).length,
-    sample: entries.slice(0, 5).map((entry) => ({
-      title: entry.title || shortened(entry.text, 80),
-      at: entry.at === null ? null : new Date(entry.at).toISOString(),
-    })),
-  }
+function checkColumns({ columns: known }: ImportPreview, { mapping }: StartImportDraft): void {
+  const fields = Object.entries(mapping)
+    .filter(([, name]) => name !== null && !known.some((column) => column.name === name))
+    .map(([field, name]) => ({
+      field: `mapping.${field}`,
+      code: 'unknown',
+      message: `The table has no column "${name}".`,
+      value: name ?? undefined,
+    }))
+  if (fields.length) throw new Refusal('invalid', { fields })
 }
 
-/** Brings in the articles of a feed file. */
-export async function importFeed(
-  context: Context,
-  reader: Reader,
-  { name, document }: { name: string; document: string },
-): Promise<ImportAnswer> {
-  const feed = readFeed(document)
-  const items = feed.entries.map((entry) =>
-    itemOfEntry(entry, { id: `file:${name}`, title: feed.title || name }, context.now()),
+/** Throws a draft away. */
+export async function dropImport({ db }: Pick<Context, 'db'>, reader: Reader, id: number): Promise<void> {
+  const rows = await db.rows(
+    `DELETE FROM imports WHERE id = $1 AND brand_id = $2 AND state = 'draft' RETURNING id`,
+    [id, reader.brandId],
   )
-  const added = await store(context, reader, { name, channel: 'news', place: null, items })
-  const undated = feed.entries.flatMap((entry, i) =>
-    entry.at === null
-      ? [
-          {
-            line: i + 1,
-            field: 'at',
-            reason: 'the article has no date; today was put in its place',
-            value: shortened(entry.title, 80),
-          },
-        ]
-      : [],
-  )
-  await audit(context.db, reader, 'importFeed', name, { added })
-  return { added, known: items.length - added, refused: 0, problems: undated.slice(0, 500) }
-}
-
-interface Store {
-  name: string
-  channel: string
-  place: { id: number; name: string } | null
-  items: CollectedItem[]
-}
-
-async function store(
-  context: Context,
-  reader: Reader,
-  { name, channel, place, items }: Store,
-): Promise<number> {
-  const profile = await context.db.one<IngestProfile>(
-    `INSERT INTO profiles AS p (brand_id, place_id, channel, network, outside_id, name, status, hook_token) VALUES ($1, $2, $3, 'file', $4, $5, 'connected', $6)
-     ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET collected_at = now()
-     RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network`,
-    [
-      reader.brandId,
-      place?.id ?? null,
-      channel,
-      `${name}|${place?.name ?? ''}`,
-      place ? `${name}, ${place.name}` : name,
-      randomBytes(18).toString('base64url'),
-    ],
-  )
-  let added = 0
-  for (let i = 0; i < items.length; i += batch)
-    added += (await ingest(context, profile!, items.slice(i, i + batch))).added
-  context.jobs.nudge('analyse')
-  await context.live.tell(reader.brandId, { kind: 'profiles' })
-  return added
+  if (rows.length) return
+  await importState({ db }, reader, id)
+  throw new Refusal('importRunning')
 }

@@ -1,10 +1,10 @@
 import { Webhook, WebhookVerificationError } from 'standardwebhooks'
 import { unseal } from '../../access/seal.ts'
-import { connectorOf } from '../../connectors/index.ts'
+import { connectorOf, parseJson, type ReadParts } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { ingest } from '../entries/ingest.ts'
-import { addressOf } from './keys.ts'
+import { connectorProfile } from './keys.ts'
 
 export interface Delivery {
   token: string
@@ -29,29 +29,45 @@ export async function receiveHook(context: Context, { token, body, headers }: De
     if (error instanceof WebhookVerificationError) throw new Refusal('signatureWrong', {}, { cause: error })
     throw new Refusal('unreadableBody', {}, { cause: error })
   }
-  const items = connector.receive(
-    { id: profile.id, outsideId: profile.outsideId, address: addressOf(context, profile), accessToken: '' },
-    parse(body),
+  const { items, unread } = readBody(() =>
+    connector.receive!(connectorProfile(context, profile), parse(body)),
   )
   const id = headers['webhook-id'] ?? ''
   const seen = await db.one('SELECT 1 FROM deliveries WHERE profile_id = $1 AND delivery_id = $2', [
     profile.id,
     id,
   ])
-  if (seen || !items.length) return
-  await ingest(context, profile, items, async (tx) => {
-    await db.rows(
-      'INSERT INTO deliveries (profile_id, delivery_id) VALUES ($1, $2) ON CONFLICT DO NOTHING',
-      [profile.id, id],
-      tx,
-    )
-  })
-  context.jobs.nudge('analyse')
+  if (seen || !(items.length || unread.length)) return
+  await ingest(
+    context,
+    profile,
+    items,
+    async (tx) => {
+      await db.rows(
+        'INSERT INTO deliveries (profile_id, delivery_id) VALUES ($1, $2) ON CONFLICT DO NOTHING',
+        [profile.id, id],
+        tx,
+      )
+    },
+    unread,
+  )
+}
+
+/** What a delivery holds, whatever its shape is. */
+function readBody(read: () => ReadParts): ReadParts {
+  try {
+    return read()
+  } catch (error) {
+    if (error instanceof Refusal) throw error
+    throw new Refusal('unreadableBody', {}, { cause: error })
+  }
 }
 
 function parse(body: string): unknown {
   try {
-    return JSON.parse(body)
+    const read = parseJson(body)
+    if (typeof read === 'object' && read !== null) return read
+    throw new Error('no object')
   } catch (error) {
     throw new Refusal('unreadableBody', {}, { cause: error })
   }

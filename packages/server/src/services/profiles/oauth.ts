@@ -6,6 +6,8 @@ import { Refusal } from '../../problem.ts'
 import type { ProfileKey } from './profileKey.ts'
 
 const flowMinutes = 10
+/** A network that does not answer is not waited for any longer. */
+const timeoutMs = 10_000
 export const callbackPath = '/oauth/callback'
 
 export function networkOf({ config }: Pick<Context, 'config'>, name: string): NetworkConfig {
@@ -16,6 +18,7 @@ export function networkOf({ config }: Pick<Context, 'config'>, name: string): Ne
 
 /** Plain http is spoken to networks on this machine alone. */
 const insecure = (network: NetworkConfig) => ({
+  signal: () => AbortSignal.timeout(timeoutMs),
   [oauth.allowInsecureRequests]: network.address.startsWith('http://127.0.0.1'),
 })
 
@@ -24,7 +27,6 @@ async function discover(network: NetworkConfig): Promise<oauth.AuthorizationServ
     const issuer = new URL(network.address)
     const response = await oauth.discoveryRequest(issuer, {
       algorithm: 'oauth2',
-      signal: () => AbortSignal.timeout(10_000),
       ...insecure(network),
     })
     return await oauth.processDiscoveryResponse(issuer, response)

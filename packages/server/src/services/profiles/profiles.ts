@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto'
+import { cleanLine, cleanUrl } from '@murrabel/core/text'
 import type { NetworkAnswer, ProfileAnswer, ProfileStatus } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { seal, unseal } from '../../access/seal.ts'
@@ -7,13 +8,15 @@ import {
   FeedError,
   InnerAddressError,
   NetworkFailure,
-  parseFeed,
   TooLargeError,
   type OutsideProfile,
 } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { audit } from '../brand/audit.ts'
+import { record } from '../log/record.ts'
+import { profileOwner } from '../actions/decide.ts'
+import { readersProfile } from './readersProfile.ts'
+import { collectOwner } from './collect.ts'
 import { withProfileKey } from './keys.ts'
 import { sealKey, type ProfileKey } from './profileKey.ts'
 import type { Tx } from '../../store/database.ts'
@@ -27,7 +30,8 @@ interface ProfileRow extends Omit<ProfileAnswer, 'capabilities' | 'collectedAt'>
 export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader): Promise<ProfileAnswer[]> {
   const rows = await db.rows<ProfileRow>(
     `SELECT p.id, p.channel, p.network, p.name, p.place_id AS "placeId", p.url, p.status, p.history_done AS "historyDone", p.history_total AS "historyTotal",
-       coalesce(r.n, 0) AS entries, p.collected_at AS "collectedAt", p.error
+       coalesce(r.n, 0) AS entries, (SELECT count(*) FROM items_apart i WHERE i.profile_id = p.id) AS apart,
+        p.collected_at AS "collectedAt", p.error
      FROM profiles p LEFT JOIN (SELECT profile_id, sum(n) AS n FROM rollups WHERE brand_id = $1 GROUP BY 1) r ON r.profile_id = p.id
      WHERE p.brand_id = $1 AND ($2::int[] IS NULL OR p.id = ANY($2)) AND ($3::int[] IS NULL OR p.place_id = ANY($3)) ORDER BY p.channel, p.id`,
     [reader.brandId, reader.profileIds, reader.placeIds],
@@ -54,8 +58,9 @@ async function profileAnswer(context: Context, reader: Reader, id: number): Prom
 
 export async function listNetworks({ db, config }: Context, reader: Reader): Promise<NetworkAnswer[]> {
   const counts = await db.rows<{ network: string; n: number }>(
-    `SELECT network, count(*) AS n FROM profiles WHERE brand_id = $1 AND status <> 'disconnected' GROUP BY 1`,
-    [reader.brandId],
+    `SELECT network, count(*) AS n FROM profiles WHERE brand_id = $1 AND status <> 'disconnected'
+       AND ($2::int[] IS NULL OR id = ANY($2)) AND ($3::int[] IS NULL OR place_id = ANY($3)) GROUP BY 1`,
+    [reader.brandId, reader.profileIds, reader.placeIds],
   )
   return config.networks.map(({ network, name, channel }) => ({
     network,
@@ -90,7 +95,6 @@ export async function takeGranted(
     await subscribe(context, id)
     ids.push(id)
   }
-  await context.jobs.collect(ids)
   await context.live.tell(reader.brandId, { kind: 'profiles' })
   return ids
 }
@@ -104,10 +108,15 @@ interface PutProfile {
 
 /** The profile and its place: a listing that bears a place's name belongs to that place. */
 async function putProfile(
-  { db, config }: Context,
+  { db, config, due }: Context,
   reader: Reader,
-  { channel, network, outside, key }: PutProfile,
+  { channel, network, outside: given, key }: PutProfile,
 ): Promise<number> {
+  const outside = {
+    outsideId: cleanLine(given.outsideId, 300),
+    name: cleanLine(given.name, 120) || network,
+    url: cleanUrl(given.url) ?? null,
+  }
   return db.inTransaction(async (tx) => {
     const place = await db.one<{ id: number }>(
       'SELECT id FROM places WHERE brand_id = $1 AND position(lower(name) in lower($2)) > 0 ORDER BY length(name) DESC LIMIT 1',
@@ -127,20 +136,33 @@ async function putProfile(
         network,
         outside.outsideId,
         outside.name,
-        outside.url ?? null,
+        outside.url,
         key ? sealKey(key, config.sealingKey) : null,
         randomBytes(18).toString('base64url'),
         seal(secret, config.sealingKey),
       ],
       tx,
     )
-    // Replies that waited for the key go out now.
-    await db.rows(
-      `UPDATE outbox SET next_at = now() WHERE profile_id = $1 AND state = 'waiting'`,
+    await due.ask(
+      { kind: 'collect', subject: row!.id, owner: collectOwner({ network, outsideId: outside.outsideId }) },
+      tx,
+    )
+    // What waited for the key goes out now.
+    const waiting = await db.rows<{ id: number }>(
+      `SELECT id FROM outside_actions WHERE profile_id = $1 AND state = 'waiting'`,
       [row!.id],
       tx,
     )
-    await audit(db, reader, 'connectProfile', `profile ${row!.id}`, { name: outside.name, network }, tx)
+    await due.ask(
+      waiting.map(({ id }) => ({ kind: 'act' as const, subject: id, owner: profileOwner(row!.id) })),
+      tx,
+    )
+    await record(
+      db,
+      reader,
+      { kind: 'connectProfile', on: ['profile', row!.id], detail: { name: outside.name, network } },
+      tx,
+    )
     return row!.id
   })
 }
@@ -174,16 +196,23 @@ export async function connectSearch(
     outside: { outsideId: searchId, name: known.name, url: known.address },
     key: null,
   })
-  await context.jobs.collect([id])
   await context.live.tell(reader.brandId, { kind: 'profiles' })
   return profileAnswer(context, reader, id)
 }
 
 /** Searches again soon, because a watch asks for something new. */
-export async function searchSoon({ db }: Pick<Context, 'db'>, brandId: number, tx: Tx): Promise<void> {
-  await db.rows(
-    `UPDATE profiles SET status = 'collecting', collected_at = NULL WHERE brand_id = $1 AND outside_id = $2 AND status = 'connected'`,
+export async function searchSoon(
+  { db, due }: Pick<Context, 'db' | 'due'>,
+  brandId: number,
+  tx: Tx,
+): Promise<void> {
+  const rows = await db.rows<{ id: number; network: string }>(
+    `UPDATE profiles SET status = 'collecting' WHERE brand_id = $1 AND outside_id = $2 AND status IN ('connected', 'collecting', 'failing') RETURNING id, network`,
     [brandId, searchId],
+    tx,
+  )
+  await due.ask(
+    rows.map(({ id, network }) => ({ kind: 'collect' as const, subject: id, owner: network })),
     tx,
   )
 }
@@ -209,7 +238,6 @@ export async function connectFeed(
     outside: { outsideId: url.href, name: name?.trim() || title || url.host, url: url.href },
     key: null,
   })
-  await context.jobs.collect([id])
   await context.live.tell(reader.brandId, { kind: 'profiles' })
   return profileAnswer(context, reader, id)
 }
@@ -228,7 +256,8 @@ async function readFeedTitle(context: Context, address: string): Promise<string>
     )
   try {
     const { body } = await http.text(address, { headers: { accept: '*/*' }, maxBytes: 10_000_000 })
-    return parseFeed(body).title.trim().slice(0, 80)
+    const { title } = await context.fileWorker.ask({ kind: 'feed', document: body })
+    return cleanLine(title, 80)
   } catch (error) {
     if (error instanceof InnerAddressError)
       throw refused('feedAddress', `${error.message}; only public addresses are fetched.`, error)
@@ -247,23 +276,32 @@ export async function disconnectProfile(
   reader: Reader,
   id: number,
 ): Promise<ProfileAnswer> {
-  const { db, models, live } = context
-  const profile = await models.Profile.findOne({ where: { id, brandId: reader.brandId } })
-  if (!profile) throw new Refusal('notFound')
+  const { db, live, due } = context
+  const profile = await readersProfile(context, reader, id)
   const connector = connectorOf(profile.channel)
   if (connector?.unsubscribe && profile.status === 'connected')
     await withProfileKey(context, id, (p, http) => connector.unsubscribe!(p, http)).catch(() => {})
-  await profile.update({ status: 'disconnected' satisfies ProfileStatus, keySealed: null, error: null })
-  await audit(db, reader, 'disconnectProfile', `profile ${id}`)
-  await live.tell(reader.brandId, { kind: 'profiles' })
+  await db.inTransaction(async (tx) => {
+    await profile.update(
+      { status: 'disconnected' satisfies ProfileStatus, keySealed: null, error: null },
+      { transaction: tx },
+    )
+    await due.drop('collect', [id], tx)
+    await record(db, reader, { kind: 'disconnectProfile', on: ['profile', id] }, tx)
+    await live.tell(reader.brandId, { kind: 'profiles' }, tx)
+  })
   return profileAnswer(context, reader, id)
 }
 
 /** Fetches now what the schedule would fetch later. */
 export async function collectNow(context: Context, reader: Reader, id: number): Promise<void> {
-  const profile = await context.models.Profile.findOne({ where: { id, brandId: reader.brandId } })
-  if (!profile) throw new Refusal('notFound')
+  const profile = await readersProfile(context, reader, id)
   if (profile.status === 'expired') throw new Refusal('profileBroken')
-  if (profile.status === 'failing') await profile.update({ status: 'collecting', error: null })
-  await context.jobs.collect([id])
+  if (profile.status === 'disconnected') throw new Refusal('profileDisconnected')
+  await context.db.inTransaction(async (tx) => {
+    if (profile.status === 'failing')
+      await profile.update({ status: 'collecting', error: null }, { transaction: tx })
+    // Not only brought forward: a wait after failures is over as well.
+    await context.due.ask({ kind: 'collect', subject: id, owner: collectOwner(profile) }, tx)
+  })
 }

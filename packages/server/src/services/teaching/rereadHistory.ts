@@ -2,7 +2,9 @@ import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { storeAspects } from '../analysis/analyse.ts'
 import { readMood, storedSpans, type Mood } from '../analysis/readEntry.ts'
-import { loadTeaching } from '../analysis/teachingBook.ts'
+import { loadTeaching, type Teaching } from '../analysis/teachingBook.ts'
+import type { WorkOutcome } from '../../jobs/due/next.ts'
+import type { Piece } from '../../jobs/due/runner.ts'
 import { lockMentions } from '../analysis/watchBook.ts'
 import { hoursOf, refreshThreads } from '../threads/refresh.ts'
 
@@ -19,70 +21,99 @@ interface Stored {
   corrected: boolean
 }
 
-/** Brands whose history is not yet read with what they taught last. */
-export async function brandsToReread(db: Database): Promise<number[]> {
-  const rows = await db.rows<{ id: number }>(
-    'SELECT brand_id AS id FROM teaching WHERE history_done < history_total',
-  )
-  return rows.map(({ id }) => id)
+/** How far a run has come, and with which teaching. */
+interface Reached {
+  version: number
+  total: number
+  below: number
+  done: number
 }
 
+type Parts = Pick<Context, 'db' | 'live' | 'now'>
+
 /**
- * Reads the moods of a brand's whole history again, newest first, a step a transaction, with its progress stored and
- * told. What a person has judged stays. A newer teaching ends the run; its own run does the work again.
+ * Reads the sentiment of a brand's whole history again, newest first, a step a transaction, with its progress stored and
+ * told. What a person has judged stays. A newer teaching ends the run, and the next one begins with it. Taken up by another
+ * worker, a run goes on where it stopped.
  */
-export async function rereadHistory(
-  { db, live }: Pick<Context, 'db' | 'live'>,
-  brandId: number,
-): Promise<void> {
-  const start = await db.one<{ version: number; total: number; top: number }>(
-    `SELECT version, history_total AS total, (SELECT coalesce(max(id), 0) FROM entries WHERE brand_id = $1) AS top FROM teaching WHERE brand_id = $1`,
+export async function rereadHistory(parts: Parts, piece: Piece): Promise<WorkOutcome> {
+  const { db, live } = parts
+  let from = piece.progress as Reached | null
+  for (;;) {
+    const wanted = await beginning(db, piece.id)
+    if (!wanted) return 'done'
+    const teaching = await loadTeaching(db, piece.id, wanted.version)
+    let reached: Reached | null = from?.version === wanted.version ? from : wanted
+    while (reached) {
+      piece.signal.throwIfAborted()
+      reached = await readStep(parts, piece, teaching, reached)
+    }
+    from = null
+    await live.tell(piece.id, { kind: 'watches' })
+  }
+}
+
+/** Where a run begins; null when the history has been read with what was taught last. */
+async function beginning(db: Database, brandId: number): Promise<Reached | null> {
+  const row = await db.one<{ version: number; total: number; top: number }>(
+    `SELECT version, history_total AS total, (SELECT coalesce(max(id), 0) FROM entries WHERE brand_id = $1) AS top
+     FROM teaching WHERE brand_id = $1 AND history_done < history_total`,
     [brandId],
   )
-  if (!start) return
-  const teaching = await loadTeaching(db, brandId, start.version)
-  let below = start.top + 1
-  let done = 0
-  for (let finished = false; !finished;) {
-    const current = await db.inTransaction(async (tx) => {
-      await lockMentions(db, brandId, tx)
-      const asked = await db.rows(
-        'SELECT 1 FROM teaching WHERE brand_id = $1 AND version = $2 FOR NO KEY UPDATE',
-        [brandId, start.version],
-        tx,
-      )
-      if (!asked.length) return false
-      const entries = await db.rows<Stored>(
-        `SELECT id, thread_id AS "threadId", title, text, rating, language, sentiment, corrected_by IS NOT NULL AS corrected FROM entries
-         WHERE brand_id = $1 AND direction = 'in' AND analysed_at IS NOT NULL AND id < $2 ORDER BY id DESC LIMIT $3`,
-        [brandId, below, step],
-        tx,
-      )
-      finished = entries.length < step
-      below = entries[entries.length - 1]?.id ?? 0
-      done += entries.length
-      const reads = entries.map((entry) => ({
-        entry,
-        ...readMood({ ...entry, direction: 'in' }, entry.language ?? 'und', teaching),
-      }))
-      await store(db, brandId, reads, tx)
-      await db.rows(
-        'UPDATE teaching SET history_done = $2 WHERE brand_id = $1',
-        [brandId, finished ? start.total : Math.min(done, start.total - 1)],
-        tx,
-      )
-      await live.tell(brandId, { kind: 'teaching' }, tx)
-      return true
-    })
-    if (!current) return
+  return row ? { version: row.version, total: row.total, below: row.top + 1, done: 0 } : null
+}
+
+/** One step in one transaction; null at the end, or when there is a newer teaching. */
+function readStep(
+  { db, live, now }: Parts,
+  piece: Piece,
+  teaching: Teaching,
+  { version, total, below, done }: Reached,
+): Promise<Reached | null> {
+  const brandId = piece.id
+  return db.inTransaction(async (tx) => {
+    await lockMentions(db, brandId, tx)
+    const asked = await db.rows(
+      'SELECT 1 FROM teaching WHERE brand_id = $1 AND version = $2 FOR NO KEY UPDATE',
+      [brandId, version],
+      tx,
+    )
+    if (!asked.length) return null
+    const entries = await db.rows<Stored>(
+      `SELECT id, thread_id AS "threadId", title, text, rating, language, sentiment, corrected_by IS NOT NULL AS corrected FROM entries
+       WHERE brand_id = $1 AND direction = 'in' AND analysed_at IS NOT NULL AND id < $2 ORDER BY id DESC LIMIT $3`,
+      [brandId, below, step],
+      tx,
+    )
+    const finished = entries.length < step
+    const reads = entries.flatMap((entry) => moodOf(entry, teaching))
+    await store(db, brandId, reads, now(), tx)
+    const next = { version, total, below: entries[entries.length - 1]?.id ?? 0, done: done + entries.length }
+    await db.rows(
+      'UPDATE teaching SET history_done = $2 WHERE brand_id = $1',
+      [brandId, finished ? total : Math.min(next.done, Math.max(0, total - 1))],
+      tx,
+    )
+    await piece.keep(finished ? null : next, tx)
+    await live.tell(brandId, { kind: 'teaching' }, tx)
+    return finished ? null : next
+  })
+}
+
+/** What an entry says with this teaching; nothing for one that cannot be read, which stays as it is. */
+function moodOf(entry: Stored, teaching: Teaching): (Mood & { entry: Stored })[] {
+  try {
+    return [{ entry, ...readMood({ ...entry, direction: 'in' }, entry.language ?? 'und', teaching) }]
+  } catch {
+    return []
   }
-  await live.tell(brandId, { kind: 'watches' })
 }
 
 async function store(
   db: Database,
   brandId: number,
   reads: (Mood & { entry: Stored })[],
+  now: number,
   tx: Tx,
 ): Promise<void> {
   // A row that says what it said is not written: most of them.
@@ -107,6 +138,7 @@ async function store(
       db,
       [...new Set(moved.map((r) => r.entry.threadId))],
       await hoursOf(db, brandId, tx),
+      now,
       tx,
     )
 }

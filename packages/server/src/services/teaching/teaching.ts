@@ -6,10 +6,11 @@ import { checkQuery } from '@murrabel/core/watches'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import type { Database, Tx } from '../../store/database.ts'
+import type { Tx } from '../../store/database.ts'
 import { loadTeaching } from '../analysis/teachingBook.ts'
 import { readMood } from '../analysis/readEntry.ts'
-import { audit } from '../brand/audit.ts'
+import { newVersion } from './version.ts'
+import { record } from '../log/record.ts'
 
 interface TeachingRow {
   version: number
@@ -90,25 +91,15 @@ async function taught(
   what: string,
   change: (tx: Tx) => Promise<void>,
 ): Promise<TeachingAnswer> {
-  const { db, live, jobs } = context
+  const { db, live } = context
   await db.inTransaction(async (tx) => {
     await db.rows('SELECT 1 FROM teaching WHERE brand_id = $1 FOR UPDATE', [reader.brandId], tx)
     await change(tx)
-    await newVersion(db, reader.brandId, tx)
-    await audit(db, reader, what, `brand ${reader.brandId}`, {}, tx)
+    await newVersion(context, reader.brandId, tx)
+    await record(db, reader, { kind: what, on: ['brand', reader.brandId] }, tx)
     await live.tell(reader.brandId, { kind: 'teaching' }, tx)
   })
-  jobs.nudge('reread')
   return teachingAnswer(context, reader)
-}
-
-export async function newVersion(db: Database, brandId: number, tx: Tx): Promise<void> {
-  await db.rows(
-    `UPDATE teaching SET version = version + 1, history_done = 0,
-       history_total = (SELECT count(*) FROM entries WHERE brand_id = $1 AND direction = 'in') WHERE brand_id = $1`,
-    [brandId],
-    tx,
-  )
 }
 
 /** Puts a whole list in the place of the brand's own words. */
@@ -201,73 +192,4 @@ export async function tryReading(
     ownWords: words ? [...words] : teaching.ownWords,
   })
   return { label: reading.label, language, raw: reading.raw, spans: reading.spans }
-}
-
-/** Corrections looked at: the newest; older ones have had their say. */
-const lessonLimit = 5000
-
-/**
- * Learns from the corrections of a brand when there are new ones, and measures what was learnt on corrections held back.
- * Only a change of what is in use makes the history be read again.
- *
- * @returns whether there was anything new to learn from
- */
-export async function learnFromCorrections(
-  { db, live, now, textWorker }: Pick<Context, 'db' | 'live' | 'now' | 'textWorker'>,
-  brandId: number,
-  { anyway = false }: { anyway?: boolean } = {},
-): Promise<boolean> {
-  const seen = await correctionStamp(db, brandId)
-  const row = await db.one<{ seen: number; better: boolean | null; model: Model | null; wanted: boolean }>(
-    `SELECT corrections_seen AS seen, (figures->>'better')::boolean AS better, model, wanted FROM teaching WHERE brand_id = $1`,
-    [brandId],
-  )
-  if (!row || (row.seen === seen && !anyway)) return false
-  const teaching = await loadTeaching(db, brandId, 0)
-  const { model, contradicting, ...figures } = await textWorker.ask({
-    kind: 'lessons',
-    corrections: {
-      sql: `SELECT e.title, e.text, e.language, c.label FROM corrections c JOIN entries e ON e.id = c.entry_id
-        WHERE e.brand_id = $1 ORDER BY c.at DESC, c.entry_id, c.colleague_id LIMIT ${lessonLimit}`,
-      values: [brandId],
-    },
-    ownWords: teaching.ownWords,
-    stamp: seen,
-  })
-  await db.inTransaction(async (tx) => {
-    await db.rows(
-      'UPDATE teaching SET model = $2, figures = $3, corrections_seen = $4, learnt_at = $5 WHERE brand_id = $1',
-      [brandId, JSON.stringify(model), JSON.stringify({ ...figures, contradicting }), seen, new Date(now())],
-      tx,
-    )
-    const inUse = (better: boolean | null) => row.wanted && better === true
-    if (inUse(figures.better) || inUse(row.better)) await newVersion(db, brandId, tx)
-    await live.tell(brandId, { kind: 'teaching' }, tx)
-  })
-  return true
-}
-
-/** A number that changes with every correction given, changed or taken back. */
-async function correctionStamp(db: Database, brandId: number): Promise<number> {
-  const row = await db.one<{ stamp: number }>(
-    `SELECT (hashtext(string_agg(c.entry_id || c.label || c.colleague_id, ',' ORDER BY c.entry_id, c.colleague_id)))::int AS stamp
-     FROM corrections c JOIN entries e ON e.id = c.entry_id WHERE e.brand_id = $1`,
-    [brandId],
-  )
-  return row?.stamp ?? 0
-}
-
-/** Corrections often come many in a row: learning waits for a pause, but not for ever. */
-const restSeconds = 4
-const longestSeconds = 60
-
-/** Brands whose corrections have changed since they were last learnt from, and have rested for a while. */
-export async function brandsToLearn(db: Database): Promise<number[]> {
-  const rows = await db.rows<{ id: number }>(
-    `SELECT e.brand_id AS id FROM corrections c JOIN entries e ON e.id = c.entry_id JOIN teaching t ON t.brand_id = e.brand_id
-     WHERE c.at > coalesce(t.learnt_at, '-infinity') GROUP BY e.brand_id
-     HAVING max(c.at) < now() - $1::int * interval '1 second' OR min(c.at) < now() - $2::int * interval '1 second'`,
-    [restSeconds, longestSeconds],
-  )
-  return rows.map(({ id }) => id)
 }

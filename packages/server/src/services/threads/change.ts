@@ -4,14 +4,18 @@ import type { ThreadChangeAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { addAccess, Where } from '../../store/queries/where.ts'
+import { addAccess, mayAccess, Where } from '../../store/queries/where.ts'
 import type { Database, Tx } from '../../store/database.ts'
-import { audit } from '../brand/audit.ts'
+import { brandOwner } from '../../jobs/due/dueWork.ts'
+import type { WorkOutcome } from '../../jobs/due/next.ts'
+import { readerOfMember } from '../../access/sessions.ts'
+import { record, type Actor } from '../log/record.ts'
 
-type Parts = Pick<Context, 'db' | 'live' | 'now'>
+type Parts = Pick<Context, 'db' | 'live' | 'now' | 'due'>
 
 export interface LockedThread {
   id: number
+  brandId: number
   profileId: number
   placeId: number | null
   leadId: number | null
@@ -21,14 +25,15 @@ export interface LockedThread {
   givenTo: number | null
 }
 
+const lockedColumns = `t.id, t.brand_id AS "brandId", t.profile_id AS "profileId", t.place_id AS "placeId", t.lead_entry_id AS "leadId", t.version, t.state, t.set_aside_until AS "setAsideUntil", t.given_to AS "givenTo"`
+
 /** The thread, locked until the transaction ends. @throws Refusal notFound when it is not there or not the reader's */
 export async function lockThread(db: Database, reader: Reader, id: number, tx: Tx): Promise<LockedThread> {
   const where = new Where()
   addAccess(where, reader, 't')
   where.add(`t.id = ${where.bind(id)}`)
   const thread = await db.one<LockedThread>(
-    `SELECT t.id, t.profile_id AS "profileId", t.place_id AS "placeId", t.lead_entry_id AS "leadId", t.version, t.state, t.set_aside_until AS "setAsideUntil", t.given_to AS "givenTo"
-     FROM threads t WHERE ${where.toString()} FOR UPDATE`,
+    `SELECT ${lockedColumns} FROM threads t WHERE ${where.toString()} FOR UPDATE`,
     where.values,
     tx,
   )
@@ -36,25 +41,32 @@ export async function lockThread(db: Database, reader: Reader, id: number, tx: T
   return thread
 }
 
+/** The thread, locked, in nobody's name. */
+export const readThread = (db: Database, id: number, tx: Tx): Promise<LockedThread | undefined> =>
+  db.one<LockedThread>(`SELECT ${lockedColumns} FROM threads t WHERE t.id = $1 FOR UPDATE`, [id], tx)
+
 interface Change {
   kind: string
   detail?: object
-  state?: ThreadState
-  setAsideUntil?: Date | null
+  /** Where the state machine leads; left out: the state stays. */
+  next?: ThreadPosition
   givenTo?: number | null
+  /** It cannot be undone by taking the thread back. */
+  final?: boolean
 }
 
 /** Writes a change with what was before it, so that it can be explained and undone. */
 export async function writeChange(
-  { db, live }: Parts,
-  reader: Reader,
+  { db, live, due }: Parts,
+  actor: Actor,
   thread: LockedThread,
   change: Change,
   tx: Tx,
 ): Promise<ThreadChangeAnswer> {
+  const { state, setAsideUntil } = change.next ?? positionOf(thread)
   const next = {
-    state: change.state ?? thread.state,
-    setAsideUntil: change.setAsideUntil === undefined ? thread.setAsideUntil : change.setAsideUntil,
+    state,
+    setAsideUntil: setAsideUntil === null ? null : new Date(setAsideUntil),
     givenTo: change.givenTo === undefined ? thread.givenTo : change.givenTo,
     version: thread.version + 1,
   }
@@ -63,32 +75,38 @@ export async function writeChange(
     [thread.id, next.state, next.setAsideUntil, next.givenTo, next.version],
     tx,
   )
-  const event = await db.one<{ id: number }>(
-    'INSERT INTO thread_events (thread_id, colleague_id, kind, detail, before, version) VALUES ($1, $2, $3, $4, $5, $6) RETURNING id',
-    [
-      thread.id,
-      reader.colleagueId,
-      change.kind,
-      JSON.stringify(change.detail ?? {}),
-      JSON.stringify({ state: thread.state, setAsideUntil: thread.setAsideUntil, givenTo: thread.givenTo }),
-      next.version,
-    ],
+  if (setAsideUntil !== null)
+    await due.ask(
+      { kind: 'wake', subject: thread.id, owner: brandOwner(thread.brandId), at: setAsideUntil },
+      tx,
+    )
+  const [event] = await record(
+    db,
+    actor,
+    {
+      kind: change.kind,
+      on: ['thread', thread.id],
+      detail: change.detail,
+      before: change.final
+        ? undefined
+        : { state: thread.state, setAsideUntil: thread.setAsideUntil, givenTo: thread.givenTo },
+      version: next.version,
+    },
     tx,
   )
-  await audit(db, reader, change.kind, `thread ${thread.id}`, change.detail, tx)
-  await live.tell(reader.brandId, { kind: 'thread', threads: [thread.id] }, tx)
+  await live.tell(thread.brandId, { kind: 'thread', threads: [thread.id] }, tx)
   return {
     thread: { id: thread.id, ...next, setAsideUntil: next.setAsideUntil?.toISOString() ?? null },
-    eventId: event?.id ?? null,
+    eventId: event ?? null,
   }
 }
 
-const positionOf = ({ state, setAsideUntil }: LockedThread): ThreadPosition => ({
+export const positionOf = ({ state, setAsideUntil }: LockedThread): ThreadPosition => ({
   state,
   setAsideUntil: setAsideUntil?.getTime() ?? null,
 })
 
-const unchanged = (thread: LockedThread): ThreadChangeAnswer => ({
+export const unchanged = (thread: LockedThread): ThreadChangeAnswer => ({
   thread: {
     id: thread.id,
     state: thread.state,
@@ -118,15 +136,9 @@ export async function applyThreadEvent(
         })
       return unchanged(thread)
     }
-    const { state, setAsideUntil } = result.next
-    const until = setAsideUntil === null ? null : new Date(setAsideUntil)
-    return writeChange(
-      parts,
-      reader,
-      thread,
-      { kind: event.kind, state, setAsideUntil: until, detail: until ? { until } : {} },
-      tx,
-    )
+    const { next } = result
+    const detail = next.setAsideUntil === null ? {} : { until: new Date(next.setAsideUntil) }
+    return writeChange(parts, reader, thread, { kind: event.kind, next, detail }, tx)
   })
 }
 
@@ -140,19 +152,27 @@ export async function giveThread(
   return parts.db.inTransaction(async (tx) => {
     const thread = await lockThread(parts.db, reader, id, tx)
     if (thread.givenTo === to) return unchanged(thread)
-    if (to !== null) {
-      const member = await parts.db.one(
-        'SELECT 1 FROM memberships WHERE brand_id = $1 AND colleague_id = $2',
-        [reader.brandId, to],
-        tx,
-      )
-      if (!member)
-        throw new Refusal('invalid', {
-          fields: [{ field: 'to', code: 'unknown', message: 'There is no such colleague on this brand.' }],
-        })
-    }
+    if (to !== null) await checkReceiver(parts.db, thread, to, tx)
     return writeChange(parts, reader, thread, { kind: 'give', givenTo: to, detail: { to } }, tx)
   })
+}
+
+/** A thread is given only to somebody who can see it. */
+async function checkReceiver(db: Database, thread: LockedThread, to: number, tx: Tx): Promise<void> {
+  const receiver = await readerOfMember(db, to, thread.brandId, tx)
+  // Whoever is not on the brand is nobody here.
+  if (!receiver) throw new Refusal('notFound')
+  if (!mayAccess(receiver, thread))
+    throw new Refusal('invalid', {
+      fields: [
+        {
+          field: 'to',
+          code: 'cannotSee',
+          message:
+            'This colleague cannot see the thread: it belongs to a place or profile that is not theirs.',
+        },
+      ],
+    })
 }
 
 /** Takes a change back, if nothing newer was done to the thread. */
@@ -169,42 +189,38 @@ export async function undoThreadEvent(
       version: number
       before: { state: ThreadState; setAsideUntil: string | null; givenTo: number | null }
     }>(
-      'SELECT kind, version, before FROM thread_events WHERE id = $1 AND thread_id = $2 AND undone_at IS NULL',
+      `SELECT kind, version, before FROM events WHERE id = $1 AND thread_id = $2 AND subject = 'thread' AND before IS NOT NULL AND undone_at IS NULL`,
       [eventId, id],
       tx,
     )
     if (!event) throw new Refusal('notFound')
     if (event.version !== thread.version) throw new Refusal('undoTooLate')
-    await parts.db.rows('UPDATE thread_events SET undone_at = now() WHERE id = $1', [eventId], tx)
+    await parts.db.rows('UPDATE events SET undone_at = now() WHERE id = $1', [eventId], tx)
     const { state, setAsideUntil, givenTo } = event.before
-    const change = {
-      kind: 'undo',
-      state,
-      setAsideUntil: setAsideUntil ? new Date(setAsideUntil) : null,
-      givenTo,
-      detail: { undone: event.kind },
-    }
-    return writeChange(parts, reader, thread, change, tx)
+    const to = { state, setAsideUntil: setAsideUntil ? Date.parse(setAsideUntil) : null }
+    const moved = transition(positionOf(thread), { kind: 'undo', to }, parts.now())
+    return writeChange(
+      parts,
+      reader,
+      thread,
+      { kind: 'undo', next: moved.changed ? moved.next : undefined, givenTo, detail: { undone: event.kind } },
+      tx,
+    )
   })
 }
 
-/** Opens threads whose time has come; returns how many. */
-export async function wakeThreads({ db, live, now }: Parts): Promise<number> {
-  return db.inTransaction(async (tx) => {
-    const woken = await db.rows<{ id: number; brandId: number }>(
-      `UPDATE threads SET state = 'open', set_aside_until = NULL, version = version + 1
-       WHERE id IN (SELECT id FROM threads WHERE state = 'aside' AND set_aside_until <= $1 FOR UPDATE SKIP LOCKED) RETURNING id, brand_id AS "brandId"`,
-      [new Date(now())],
-      tx,
-    )
-    for (const { id, brandId } of woken) {
-      await db.rows(
-        `INSERT INTO thread_events (thread_id, kind, version) SELECT id, 'wake', version FROM threads WHERE id = $1`,
-        [id],
-        tx,
-      )
-      await live.tell(brandId, { kind: 'thread', threads: [id] }, tx)
-    }
-    return woken.length
+/** Opens a thread whose time has come; one that was set aside for longer is looked at again then. */
+export function wakeThread(parts: Parts, id: number): Promise<WorkOutcome> {
+  return parts.db.inTransaction(async (tx) => {
+    const thread = await readThread(parts.db, id, tx)
+    if (!thread) return 'done'
+    const moved = transition(positionOf(thread), { kind: 'wake' }, parts.now())
+    if (!moved.changed)
+      return moved.reason === 'tooEarly'
+        ? { againInMs: Math.max(0, thread.setAsideUntil!.getTime() - parts.now()) }
+        : 'done'
+    const system = { brandId: thread.brandId, actor: 'system' as const }
+    await writeChange(parts, system, thread, { kind: 'wake', next: moved.next }, tx)
+    return 'done'
   })
 }

@@ -4,14 +4,16 @@ import { Refusal } from '../../problem.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { addAccess, Where } from '../../store/queries/where.ts'
 import { lockMentions } from '../analysis/watchBook.ts'
-import { audit } from '../brand/audit.ts'
+import { brandOwner } from '../../jobs/due/dueWork.ts'
+import { recordAll } from '../log/record.ts'
+import { learnAfterMs } from '../teaching/learning.ts'
 import { hoursOf, refreshThreads } from './refresh.ts'
 
 type Label = 'positive' | 'neutral' | 'negative'
 
 /** Puts a person's judgement over the machine's; null gives the entry back to the machine. */
 export async function correctSentiment(
-  context: Pick<Context, 'db' | 'live'>,
+  context: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   entryId: number,
   label: Label | null,
@@ -23,7 +25,7 @@ export async function correctSentiment(
 
 /** The same for many at once; those the reader may not see are left out. Answers what each was before. */
 export async function correctMany(
-  { db, live }: Pick<Context, 'db' | 'live'>,
+  { db, live, now, due }: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   ids: readonly number[],
   label: Label | null,
@@ -39,7 +41,7 @@ export async function correctMany(
       where.values,
       tx,
     )
-    if (!entries.length) return []
+    if (!entries.length) throw new Refusal('notFound')
     const found = entries.map((e) => e.id)
     await remember(db, reader, found, label, tx)
     if (label === null)
@@ -55,9 +57,21 @@ export async function correctMany(
         tx,
       )
     const threads = [...new Set(entries.map((e) => e.threadId))]
-    await refreshThreads(db, threads, await hoursOf(db, reader.brandId, tx), tx)
-    for (const { id, sentiment } of entries)
-      await audit(db, reader, 'correctSentiment', `entry ${id}`, { before: sentiment, after: label }, tx)
+    await refreshThreads(db, threads, await hoursOf(db, reader.brandId, tx), now(), tx)
+    await recordAll(
+      db,
+      reader,
+      entries.map(({ id, threadId, sentiment }) => ({
+        kind: 'correctSentiment',
+        on: ['entry', id, threadId],
+        detail: { before: sentiment, after: label },
+      })),
+      tx,
+    )
+    const owner = brandOwner(reader.brandId)
+    if (label === null) await due.ask({ kind: 'analyse', subject: reader.brandId, owner }, tx)
+    // Corrections often come many in a row: learning waits for a pause.
+    await due.ask({ kind: 'learn', subject: reader.brandId, owner, at: now() + learnAfterMs }, tx)
     await live.tell(reader.brandId, { kind: 'thread', threads }, tx)
     return entries.map(({ id, sentiment }) => ({ id, before: sentiment }))
   })

@@ -4,7 +4,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { addAccess, Where } from '../../store/queries/where.ts'
 import type { Tx } from '../../store/database.ts'
-import { audit } from '../brand/audit.ts'
+import { recordAll } from '../log/record.ts'
 
 /** The tags of a brand, by name. */
 export const listTags = ({ db }: Pick<Context, 'db'>, reader: Reader, tx?: Tx): Promise<TagAnswer[]> =>
@@ -35,7 +35,9 @@ export async function tagThreads(
       where.values,
       tx,
     )
+    if (!found.length) throw new Refusal('notFound')
     const ids = found.map(({ id }) => id)
+    await checkTags({ db }, reader, remove, tx)
     await db.rows(
       `INSERT INTO tags (brand_id, name) SELECT $1::int, n FROM unnest($2::text[]) n ON CONFLICT (brand_id, lower(name)) DO NOTHING`,
       [reader.brandId, add],
@@ -77,11 +79,36 @@ export async function tagThreads(
       const change = { thread, added: of(added), removed: of(removed) }
       return change.added.length || change.removed.length ? [change] : []
     })
-    for (const { thread, ...change } of changed)
-      await audit(db, reader, 'tag', `thread ${thread}`, change, tx)
+    await recordAll(
+      db,
+      reader,
+      changed.map(({ thread, ...change }) => ({
+        kind: 'tag',
+        on: ['thread', thread] as const,
+        detail: change,
+      })),
+      tx,
+    )
     await live.tell(reader.brandId, { kind: 'thread', threads: changed.map(({ thread }) => thread) }, tx)
     return { tags: await listTags({ db }, reader, tx), changed }
   })
+}
+
+/** Tags to be taken off must be the brand's own. */
+async function checkTags(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  ids: readonly number[],
+  tx: Tx,
+): Promise<void> {
+  if (!ids.length) return
+  const row = await db.one<{ n: number }>(
+    'SELECT count(*) AS n FROM tags WHERE brand_id = $1 AND id = ANY($2::int[])',
+    [reader.brandId, ids],
+    tx,
+  )
+  // One that a colleague has just taken off everywhere is gone; none that is known is somebody else's.
+  if (!row?.n) throw new Refusal('notFound')
 }
 
 /** Keeps entries for later use, or lets them go; answers the ids that were not so before. */
@@ -90,17 +117,32 @@ export async function keepEntries(
   reader: Reader,
   { ids, kept }: KeepDraft,
 ): Promise<{ changed: number[] }> {
-  const where = new Where()
-  addAccess(where, reader, 'e')
-  where.add(`e.id = ANY(${where.bind(ids)}::bigint[])`)
-  const seen = `SELECT e.id FROM entries e WHERE ${where.toString()}`
-  const rows = await db.rows<{ id: number }>(
-    kept
-      ? `INSERT INTO kept_entries (entry_id, colleague_id) SELECT id, ${where.bind(reader.colleagueId)}::int FROM (${seen}) s ON CONFLICT DO NOTHING RETURNING entry_id AS id`
-      : `DELETE FROM kept_entries WHERE entry_id IN (${seen}) RETURNING entry_id AS id`,
-    where.values,
-  )
-  const changed = rows.map(({ id }) => id)
-  for (const id of changed) await audit(db, reader, kept ? 'keep' : 'letGo', `entry ${id}`)
-  return { changed }
+  return db.inTransaction(async (tx) => {
+    const where = new Where()
+    addAccess(where, reader, 'e')
+    where.add(`e.id = ANY(${where.bind(ids)}::bigint[])`)
+    const seen = await db.rows<{ id: number; threadId: number }>(
+      `SELECT e.id, e.thread_id AS "threadId" FROM entries e WHERE ${where.toString()}`,
+      where.values,
+      tx,
+    )
+    if (!seen.length) throw new Refusal('notFound')
+    const rows = await db.rows<{ id: number }>(
+      kept
+        ? 'INSERT INTO kept_entries (entry_id, colleague_id) SELECT unnest($1::bigint[]), $2::int ON CONFLICT DO NOTHING RETURNING entry_id AS id'
+        : 'DELETE FROM kept_entries WHERE entry_id = ANY($1::bigint[]) AND $2::int IS NOT NULL RETURNING entry_id AS id',
+      [seen.map(({ id }) => id), reader.colleagueId],
+      tx,
+    )
+    const changed = rows.map(({ id }) => id)
+    await recordAll(
+      db,
+      reader,
+      seen
+        .filter(({ id }) => changed.includes(id))
+        .map(({ id, threadId }) => ({ kind: kept ? 'keep' : 'letGo', on: ['entry', id, threadId] as const })),
+      tx,
+    )
+    return { changed }
+  })
 }

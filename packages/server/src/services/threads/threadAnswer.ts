@@ -1,3 +1,4 @@
+import { stands } from '@murrabel/core/actions'
 import { urgency } from '@murrabel/core/inbox'
 import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
 import { starsContradict } from '@murrabel/core/sentiment'
@@ -65,6 +66,7 @@ export async function threadAnswer(
           priority: thread.priority,
           waitingMessages,
           dueAt: thread.dueAt?.getTime() ?? null,
+          notSent: entries.filter(({ action }) => action?.state === 'failed').length,
         },
         { now: now(), receivedAt: lead.at.getTime() },
       )
@@ -114,10 +116,12 @@ function replyOf({ channel, profileStatus }: ThreadRow, kind: EntryKind): Thread
   }
 }
 
+/** How many of theirs came since our last answer that stands. */
 function waitingAtTheEnd(entries: readonly ThreadEntry[]): number {
-  let count = 0
-  for (let i = entries.length - 1; i >= 0 && entries[i]!.direction === 'in'; i--) count++
-  return count
+  const answered = entries.findLastIndex(
+    ({ direction, action }) => direction === 'out' && (!action || stands(action.state)),
+  )
+  return entries.slice(answered + 1).filter(({ direction }) => direction === 'in').length
 }
 
 /** A page's thread can have thousands of entries; the newest are what is answered. */
@@ -126,32 +130,33 @@ const entryLimit = 200
 async function entriesOf(db: Database, threadId: number): Promise<ThreadEntry[]> {
   const rows = await db.rows<
     ThreadEntry & {
-      outboxId: number | null
-      outboxState: NonNullable<ThreadEntry['outbox']>['state']
+      actionId: number | null
+      actionState: NonNullable<ThreadEntry['action']>['state']
       attempts: number
       error: string | null
+      uncertain: boolean
     }
   >(
     `SELECT * FROM (
        SELECT e.id, e.direction, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at, e.language, e.sentiment, c.name AS "correctedBy",
-         e.confidence, e.spans, e.url, o.id AS "outboxId", o.state AS "outboxState", o.attempts, o.error
-       FROM entries e LEFT JOIN accounts a ON a.id = e.account_id LEFT JOIN outbox o ON o.entry_id = e.id
-       LEFT JOIN colleagues c ON c.id = e.corrected_by LEFT JOIN colleagues w ON w.id = o.created_by
-       WHERE e.thread_id = $1 AND (o.state IS NULL OR o.state <> 'cancelled') ORDER BY e.at DESC, e.id DESC LIMIT $2) newest ORDER BY at, id`,
+         e.confidence, e.spans, e.url, e.undated, o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain
+       FROM entries e LEFT JOIN accounts a ON a.id = e.account_id LEFT JOIN outside_actions o ON o.entry_id = e.id
+       LEFT JOIN colleagues c ON c.id = e.corrected_by LEFT JOIN colleagues w ON w.id = o.colleague_id
+       WHERE e.thread_id = $1 AND (o.state IS NULL OR o.state <> 'cancelled' OR o.uncertain) ORDER BY e.at DESC, e.id DESC LIMIT $2) newest ORDER BY at, id`,
     [threadId, entryLimit],
   )
-  return rows.map(({ outboxId, outboxState, attempts, error, ...entry }) => ({
+  return rows.map(({ actionId, actionState, attempts, error, uncertain, ...entry }) => ({
     ...entry,
     contradicts:
       entry.rating !== null &&
       starsContradict(entry.rating, { label: entry.sentiment, confidence: entry.confidence }),
-    outbox: outboxId === null ? null : { id: outboxId, state: outboxState, attempts, error },
+    action: actionId === null ? null : { id: actionId, state: actionState, attempts, error, uncertain },
   }))
 }
 
 const eventsOf = (db: Database, threadId: number) =>
   db.rows<ThreadEventAnswer>(
-    `SELECT v.id, v.kind, c.name AS by, v.at, v.detail FROM thread_events v LEFT JOIN colleagues c ON c.id = v.colleague_id
+    `SELECT v.id, v.kind, v.actor, c.name AS by, v.at, v.detail FROM events v LEFT JOIN colleagues c ON c.id = v.colleague_id
      WHERE v.thread_id = $1 AND v.undone_at IS NULL ORDER BY v.id DESC LIMIT 20`,
     [threadId],
   )

@@ -1,4 +1,5 @@
 import {
+  boundProblems,
   groupKinds,
   watchProblems,
   watchSchema,
@@ -7,6 +8,7 @@ import {
   type WatchDraft,
   type WatchesFile,
 } from '@murrabel/contract'
+import { cleanLine, isBlank } from '@murrabel/core/text'
 import { ValidationError } from 'yup'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -34,6 +36,8 @@ export async function exportWatches(context: Pick<Context, 'db'>, reader: Reader
   }
 }
 
+/** Watches of one file. */
+const mostWatches = 2000
 /** The most problems of a file that are named: more would help nobody. */
 const problemsShown = 50
 
@@ -44,7 +48,7 @@ export async function importWatches(
   file: unknown,
 ): Promise<{ added: number; known: number }> {
   const drafts = readFile(file)
-  const result = await context.db.inTransaction(async (tx) => {
+  return context.db.inTransaction(async (tx) => {
     const have = await listWatches(context, reader)
     const key = (name: string, query: object) => `${name.toLowerCase()} ${JSON.stringify(query)}`
     const known = new Set(have.map(({ name, query }) => key(name, query)))
@@ -56,8 +60,6 @@ export async function importWatches(
     if (ready.length) await createWatches(context, reader, ready, tx)
     return { added: ready.length, known: drafts.length - fresh.length }
   })
-  context.jobs.nudge('watchHistory')
-  return result
 }
 
 interface FileWatch {
@@ -66,20 +68,33 @@ interface FileWatch {
 }
 
 function readFile(file: unknown): FileWatch[] {
-  const { format, version, watches } = (file ?? {}) as Partial<WatchesFile>
+  const { format, version, watches } = (typeof file === 'object' && file ? file : {}) as Partial<WatchesFile>
   if (format !== 'murrabel-watches' || version !== 1 || !Array.isArray(watches))
     throw new Refusal('watchesUnreadable')
   const problems: FieldProblem[] = []
+  if (watches.length > mostWatches)
+    throw new Refusal('invalid', {
+      fields: [
+        {
+          field: 'watches',
+          code: 'tooMany',
+          message: `The file has ${watches.length} watches; at most ${mostWatches} are taken. Split it.`,
+        },
+      ],
+    })
   const found = watches.map((each, i): FileWatch | null => {
     try {
+      const kinds = boundProblems(watchSchema, each)
+      if (kinds.length) {
+        problems.push(...kinds.map((problem) => ({ ...problem, field: `watches[${i}].${problem.field}` })))
+        return null
+      }
       const draft = watchSchema.validateSync(each, { abortEarly: true })
       const wrong = watchProblems(draft.query)
       problems.push(...wrong.map((p) => ({ ...p, field: `watches[${i}].${p.field}` })))
-      const group = (Array.isArray(each.group) ? each.group : []).slice(0, 5).flatMap((g) => {
+      const group = (Array.isArray(each?.group) ? each.group : []).slice(0, 5).flatMap((g) => {
         const kind = groupKinds.find((k) => k === g?.kind) ?? 'other'
-        return typeof g?.name === 'string' && g.name.trim()
-          ? [{ name: g.name.trim().slice(0, 80), kind }]
-          : []
+        return typeof g?.name === 'string' && !isBlank(g.name) ? [{ name: cleanLine(g.name, 80), kind }] : []
       })
       return { draft, group }
     } catch (error) {

@@ -19,6 +19,7 @@ import {
   type LensQuestion,
   type SliceRow,
 } from '../../store/queries/lensSlices.ts'
+import { addAccess, Where } from '../../store/queries/where.ts'
 import { watchPeriods } from '../../store/queries/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
@@ -47,7 +48,7 @@ export async function figures(
     lensAspects(db, question),
     lensCopies(db, question),
     shareAmong(db, question, period),
-    onTopicOf(db, lens.watch),
+    onTopicOf(db, reader, lens.watch),
   ])
   const whole = slices.find((s) => s.part === 'all') ?? noMoods()
   const counts: MoodCounts = {
@@ -174,12 +175,20 @@ async function shareAmong(
   return found && { ...found, among: counted }
 }
 
-async function onTopicOf(db: Database, watch: number | null): Promise<FiguresAnswer['onTopic']> {
+/** How much of a watch is on topic, by the marks on entries that the reader may see. */
+async function onTopicOf(
+  db: Database,
+  reader: Reader,
+  watch: number | null,
+): Promise<FiguresAnswer['onTopic']> {
   if (watch === null) return null
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  where.add(`k.watch_id = ${where.bind(watch)} AND w.brand_id = ${where.bind(reader.brandId)}`)
   const row = await db.one<{ marked: number; onTopic: number }>(
-    `SELECT count(*) AS marked, count(*) FILTER (WHERE k.on_topic) AS "onTopic" FROM marks k
-     JOIN mentions m ON m.watch_id = k.watch_id AND m.entry_id = k.entry_id WHERE k.watch_id = $1`,
-    [watch],
+    `SELECT count(*) AS marked, count(*) FILTER (WHERE k.on_topic) AS "onTopic" FROM marks k JOIN watches w ON w.id = k.watch_id
+     JOIN mentions m ON m.watch_id = k.watch_id AND m.entry_id = k.entry_id JOIN entries e ON e.id = k.entry_id WHERE ${where.toString()}`,
+    where.values,
   )
   return row?.marked ? precisionOf(row.onTopic, row.marked) : null
 }

@@ -3,12 +3,14 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Database, Tx } from '../../store/database.ts'
-import { audit } from '../brand/audit.ts'
+import { checkEdition } from '../../store/queries/edition.ts'
+import { record } from '../log/record.ts'
 
 export interface GroupDraft {
   name: string
   kind: GroupKind
   parentId: number | null
+  edition?: number
 }
 
 /** Folders in folders: deeper than this nobody finds anything. */
@@ -16,7 +18,7 @@ const deepest = 6
 
 export function listGroups({ db }: Pick<Context, 'db'>, reader: Reader): Promise<WatchGroupAnswer[]> {
   return db.rows<WatchGroupAnswer>(
-    `SELECT id, parent_id AS "parentId", name, kind FROM watch_groups WHERE brand_id = $1
+    `SELECT id, parent_id AS "parentId", name, kind, edition FROM watch_groups WHERE brand_id = $1
      ORDER BY array_position(ARRAY['brand', 'people', 'places', 'products', 'rivals', 'trade', 'links', 'other'], kind), name COLLATE "und-x-icu", id`,
     [reader.brandId],
   )
@@ -26,11 +28,12 @@ export async function saveGroup(
   { db, live }: Pick<Context, 'db' | 'live'>,
   reader: Reader,
   id: number | null,
-  { name, kind, parentId }: GroupDraft,
+  { name, kind, parentId, edition }: GroupDraft,
 ): Promise<WatchGroupAnswer> {
   return db.inTransaction(async (tx) => {
     // One at a time: two moves at once could each be sound and close a ring together.
     await db.rows('SELECT 1 FROM brands WHERE id = $1 FOR UPDATE', [reader.brandId], tx)
+    if (id !== null) await checkEdition({ db }, 'watch_groups', { id, brandId: reader.brandId }, edition, tx)
     await checkPlace(db, reader, { id, parentId }, tx)
     const twin = await db.one(
       'SELECT 1 FROM watch_groups WHERE brand_id = $1 AND coalesce(parent_id, 0) = $2 AND lower(name) = lower($3) AND id <> $4',
@@ -41,18 +44,20 @@ export async function saveGroup(
       throw refused('name', 'taken', `There is a group "${name}" here already. Give it another name.`, name)
     const row = await db.one<WatchGroupAnswer>(
       id === null
-        ? `INSERT INTO watch_groups (brand_id, name, kind, parent_id) VALUES ($1, $2, $3, $4) RETURNING id, parent_id AS "parentId", name, kind`
-        : `UPDATE watch_groups SET name = $2, kind = $3, parent_id = $4 WHERE brand_id = $1 AND id = $5 RETURNING id, parent_id AS "parentId", name, kind`,
+        ? `INSERT INTO watch_groups (brand_id, name, kind, parent_id) VALUES ($1, $2, $3, $4) RETURNING id, parent_id AS "parentId", name, kind, edition`
+        : `UPDATE watch_groups SET name = $2, kind = $3, parent_id = $4, edition = edition + 1 WHERE brand_id = $1 AND id = $5 RETURNING id, parent_id AS "parentId", name, kind, edition`,
       id === null ? [reader.brandId, name, kind, parentId] : [reader.brandId, name, kind, parentId, id],
       tx,
     )
     if (!row) throw new Refusal('notFound')
-    await audit(
+    await record(
       db,
       reader,
-      id === null ? 'createGroup' : 'updateGroup',
-      `group ${row.id}`,
-      { name, kind, parentId },
+      {
+        kind: id === null ? 'createGroup' : 'updateGroup',
+        on: ['group', row.id],
+        detail: { name, kind, parentId },
+      },
       tx,
     )
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
@@ -113,7 +118,7 @@ export async function deleteGroup(
       tx,
     )
     await db.rows('DELETE FROM watch_groups WHERE id = $1', [id], tx)
-    await audit(db, reader, 'deleteGroup', `group ${id}`, group, tx)
+    await record(db, reader, { kind: 'deleteGroup', on: ['group', id], detail: group }, tx)
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })
 }

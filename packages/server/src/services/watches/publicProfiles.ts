@@ -3,12 +3,15 @@ import type { Reader } from '../../access/reader.ts'
 import { connectorOf, NetworkFailure, type Connector, type PublicLook } from '../../connectors/index.ts'
 import type { NetworkConfig } from '../../config.ts'
 import type { Context } from '../../context.ts'
+import { cleanInstant, cleanLine, cleanNumber, cleanText } from '@murrabel/core/text'
+import { errorText, type WorkOutcome } from '../../jobs/due/next.ts'
 import { Refusal } from '../../problem.ts'
-import { audit } from '../brand/audit.ts'
+import type { Tx } from '../../store/database.ts'
+import { searchId } from '../profiles/searches.ts'
+import { record } from '../log/record.ts'
 
-/** How often a public profile is looked at, and how long until the next try after the first failure. */
+/** How often a public profile is looked at. */
 const everyHours = 6
-const retryMinutes = 10
 
 interface Looked {
   network: NetworkConfig
@@ -30,8 +33,11 @@ export async function listPublicProfiles(
   const rows = await db.rows<Omit<PublicProfile, 'lookedAt'> & { lookedAt: Date | null }>(
     `SELECT p.id, p.watch_id AS "watchId", p.network, p.channel, p.name, p.url, p.looked_at AS "lookedAt", p.problem
      FROM public_profiles p LEFT JOIN watches w ON w.id = p.watch_id
-     WHERE p.brand_id = $1 AND w.deleted_at IS NULL ORDER BY p.watch_id NULLS FIRST, p.network, p.id`,
-    [reader.brandId],
+     WHERE p.brand_id = $1 AND w.deleted_at IS NULL AND (p.watch_id IS NOT NULL OR ($2::int[] IS NULL AND $3::int[] IS NULL) OR EXISTS (
+       SELECT 1 FROM profiles o WHERE o.brand_id = p.brand_id AND o.url = p.url
+         AND ($2::int[] IS NULL OR o.id = ANY($2)) AND ($3::int[] IS NULL OR o.place_id = ANY($3))))
+     ORDER BY p.watch_id NULLS FIRST, p.network, p.id`,
+    [reader.brandId, reader.profileIds, reader.placeIds],
   )
   return rows.map((row) => ({ ...row, lookedAt: row.lookedAt?.toISOString() ?? null }))
 }
@@ -74,11 +80,28 @@ export async function addPublicProfile(
   const row = await db.one<{ id: number }>(
     `INSERT INTO public_profiles (brand_id, watch_id, channel, network, name, url) VALUES ($1, $2, $3, $4, $5, $6)
      ON CONFLICT (brand_id, url) DO NOTHING RETURNING id`,
-    [reader.brandId, watchId, found.network.channel, found.network.network, seen.name, seen.url],
+    [
+      reader.brandId,
+      watchId,
+      found.network.channel,
+      found.network.network,
+      cleanLine(seen.name, 120) || url!.href,
+      seen.url,
+    ],
   )
   if (!row) throw refuse('This profile is looked at already.')
   await keep(context, row.id, seen)
-  await audit(db, reader, 'addPublicProfile', `public profile ${row.id}`, { url: seen.url })
+  await context.due.ask({
+    kind: 'look',
+    subject: row.id,
+    owner: found.network.network,
+    at: context.now() + everyHours * 3_600_000,
+  })
+  await record(db, reader, {
+    kind: 'addPublicProfile',
+    on: ['publicProfile', row.id],
+    detail: { url: seen.url },
+  })
   return (await listPublicProfiles(context, reader)).find(({ id }) => id === row.id)!
 }
 
@@ -92,16 +115,35 @@ export async function removePublicProfile(
     [id, reader.brandId],
   )
   if (!gone) throw new Refusal('notFound')
-  await audit(db, reader, 'removePublicProfile', `public profile ${id}`)
+  await record(db, reader, { kind: 'removePublicProfile', on: ['publicProfile', id] })
+}
+
+/** Figures from outside within what can be: dates that lie, and counts that no table takes, are left out. */
+function cleanLook(seen: PublicLook, now: number): PublicLook {
+  const dated = (at: number) => cleanInstant(at, now) !== null
+  return {
+    ...seen,
+    posts: seen.posts.filter(dated),
+    ratings: seen.ratings.filter(({ at, rating }) => dated(at) && rating >= 1 && rating <= 5),
+    followers: seen.followers.flatMap(({ day, followers }) => {
+      const count = cleanNumber(followers, { least: 0, most: 2_000_000_000, whole: true })
+      const at = Date.parse(`${day}T12:00:00Z`)
+      // Days that do not exist are taken for others by the parser.
+      return count === undefined || !dated(at) || !new Date(at).toISOString().startsWith(day)
+        ? []
+        : [{ day, followers: count }]
+    }),
+  }
 }
 
 /** Stores what was seen: the network's own account of all its days replaces ours. */
-async function keep({ db }: Pick<Context, 'db'>, id: number, seen: PublicLook): Promise<void> {
+async function keep({ db, now }: Pick<Context, 'db' | 'now'>, id: number, given: PublicLook): Promise<void> {
+  const seen = cleanLook(given, now())
   await db.inTransaction(async (tx) => {
     const row = await db.one<{ zone: string }>(
-      `UPDATE public_profiles p SET name = $2, looked_at = now(), next_look_at = now() + $3::int * interval '1 hour', failures = 0, problem = NULL
+      `UPDATE public_profiles p SET name = $2, looked_at = now(), problem = NULL
        FROM brands b WHERE p.id = $1 AND b.id = p.brand_id RETURNING b.zone`,
-      [id, seen.name, everyHours],
+      [id, cleanLine(seen.name, 120) || seen.url],
       tx,
     )
     if (!row) return
@@ -131,39 +173,40 @@ async function keep({ db }: Pick<Context, 'db'>, id: number, seen: PublicLook): 
   })
 }
 
-/** Looks at the public profiles that are due, one after the other; our own are those that are connected. */
-export async function lookAtPublicProfiles(context: Context): Promise<void> {
-  const { db, log } = context
-  const known = lookedAt(context)
-  await db.rows(
+/** Looks at one public profile. */
+export async function lookAtPublicProfile(context: Context, id: number): Promise<WorkOutcome> {
+  const { db } = context
+  const row = await db.one<{ network: string; url: string }>(
+    'SELECT network, url FROM public_profiles WHERE id = $1',
+    [id],
+  )
+  const found = lookedAt(context).find(({ network }) => network.network === row?.network)
+  if (!row || !found) return 'done'
+  try {
+    await keep(context, id, await found.look(found.network.address, row.url, context.httpFor(row.network)))
+  } catch (error) {
+    await db.rows('UPDATE public_profiles SET problem = $2 WHERE id = $1', [
+      id,
+      cleanText(errorText(error), 300),
+    ])
+    throw error
+  }
+  return { againInMs: everyHours * 3_600_000 }
+}
+
+/** Keeps an eye on our own profiles that are connected, as everybody sees them. */
+export async function lookAtOwn({ db, due, config }: Context, tx?: Tx): Promise<void> {
+  const rows = await db.rows<{ id: number; network: string }>(
     `INSERT INTO public_profiles (brand_id, channel, network, name, url)
      SELECT p.brand_id, p.channel, p.network, p.name, p.url FROM profiles p
-     WHERE p.network = ANY($1::text[]) AND p.status = 'connected' AND p.url IS NOT NULL
+     WHERE p.network = ANY($1::text[]) AND p.status IN ('connected', 'collecting') AND p.url IS NOT NULL AND p.outside_id <> $2
        AND NOT EXISTS (SELECT 1 FROM public_profiles o WHERE o.brand_id = p.brand_id AND o.url = p.url)
-     ON CONFLICT (brand_id, url) DO NOTHING`,
-    [known.map(({ network }) => network.network)],
+     ON CONFLICT (brand_id, url) DO NOTHING RETURNING id, network`,
+    [lookedAt({ config }).map(({ network }) => network.network), searchId],
+    tx,
   )
-  for (;;) {
-    const due = await db.one<{ id: number; network: string; url: string; failures: number }>(
-      `UPDATE public_profiles SET next_look_at = now() + $1::int * interval '1 minute' WHERE id = (
-         SELECT id FROM public_profiles WHERE next_look_at <= now() AND network = ANY($2::text[]) ORDER BY next_look_at LIMIT 1 FOR UPDATE SKIP LOCKED)
-       RETURNING id, network, url, failures`,
-      [retryMinutes, known.map(({ network }) => network.network)],
-    )
-    const found = known.find(({ network }) => network.network === due?.network)
-    if (!due || !found) return
-    try {
-      await keep(
-        context,
-        due.id,
-        await found.look(found.network.address, due.url, context.httpFor(due.network)),
-      )
-    } catch (error) {
-      log.warn({ publicProfile: due.id, message: (error as Error).message }, 'public profile not seen')
-      await db.rows(
-        `UPDATE public_profiles SET failures = failures + 1, problem = $2, next_look_at = now() + least(1440, $3::int * 2 ^ least(failures, 10)) * interval '1 minute' WHERE id = $1`,
-        [due.id, (error as Error).message.slice(0, 300), retryMinutes],
-      )
-    }
-  }
+  await due.ask(
+    rows.map(({ id, network }) => ({ kind: 'look' as const, subject: id, owner: network })),
+    tx,
+  )
 }

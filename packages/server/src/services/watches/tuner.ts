@@ -11,6 +11,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { entriesById } from '../../store/queries/entryPage.ts'
+import type { Database, Tx } from '../../store/database.ts'
 import { addAccess, Where } from '../../store/queries/where.ts'
 
 const days = 90
@@ -110,15 +111,19 @@ function entriesSince(reader: Reader, since: Date) {
   }
 }
 
+/** Marks of a watch, on entries that the reader may see. */
 export function marksOf(
   { db }: Pick<Context, 'db'>,
   reader: Reader,
   watchId: number | null,
 ): Promise<TunerMark[]> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  where.add(`k.watch_id = ${where.bind(watchId ?? 0)}`)
   return db.rows<TunerMark>(
-    `SELECT k.entry_id AS "entryId", k.on_topic AS "onTopic" FROM marks k JOIN watches w ON w.id = k.watch_id
-     WHERE k.watch_id = $1 AND w.brand_id = $2`,
-    [watchId ?? 0, reader.brandId],
+    `SELECT k.entry_id AS "entryId", k.on_topic AS "onTopic" FROM marks k JOIN watches w ON w.id = k.watch_id AND w.brand_id = ${where.bind(reader.brandId)}
+     JOIN entries e ON e.id = k.entry_id WHERE ${where.toString()}`,
+    where.values,
   )
 }
 
@@ -136,6 +141,7 @@ export async function markHits(
       tx,
     )
     if (!watch) throw new Refusal('notFound')
+    await checkEntries(db, reader, marks, tx)
     const taken = marks.filter((m) => m.onTopic === null).map((m) => m.entryId)
     const given = marks.filter((m) => m.onTopic !== null)
     await db.rows(
@@ -151,4 +157,22 @@ export async function markHits(
       tx,
     )
   })
+}
+
+/** Marks of entries that are none of the reader's are not taken. */
+async function checkEntries(
+  db: Database,
+  reader: Reader,
+  marks: readonly { entryId: number }[],
+  tx: Tx,
+): Promise<void> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  where.add(`e.id = ANY(${where.bind(marks.map(({ entryId }) => entryId))}::bigint[])`)
+  const known = await db.rows<{ id: number }>(
+    `SELECT e.id FROM entries e WHERE ${where.toString()}`,
+    where.values,
+    tx,
+  )
+  if (!known.length) throw new Refusal('notFound')
 }

@@ -12,7 +12,8 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { lensVoices } from '../../store/queries/lensVoices.ts'
-import { audit } from '../brand/audit.ts'
+import { checkEdition } from '../../store/queries/edition.ts'
+import { record } from '../log/record.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { netOf } from './standings.ts'
 
@@ -74,7 +75,7 @@ function watchesOf(
 /** A voice the reader may know of: one that wrote something they may see. */
 export async function voiceCard({ db }: Pick<Context, 'db'>, reader: Reader, id: number): Promise<VoiceCard> {
   const card = await db.one<VoiceCard>(
-    `SELECT a.id, a.name, a.handle, a.network, a.standing, a.note, a.kept FROM accounts a WHERE a.id = $1 AND a.brand_id = $2
+    `SELECT a.id, a.name, a.handle, a.network, a.standing, a.note, a.kept, a.edition FROM accounts a WHERE a.id = $1 AND a.brand_id = $2
      AND EXISTS (SELECT 1 FROM entries e WHERE e.account_id = a.id AND ($3::int[] IS NULL OR e.place_id = ANY($3)) AND ($4::int[] IS NULL OR e.profile_id = ANY($4)))`,
     [id, reader.brandId, reader.placeIds, reader.profileIds],
   )
@@ -86,6 +87,7 @@ export interface VoiceChange {
   standing?: Standing | null
   note?: string
   kept?: boolean
+  edition?: number
 }
 
 /** Says what a voice is to the brand; answers what it was, so that it can be taken back. */
@@ -93,23 +95,24 @@ export async function changeVoice(
   { db }: Pick<Context, 'db'>,
   reader: Reader,
   id: number,
-  change: VoiceChange,
+  { edition, ...change }: VoiceChange,
 ): Promise<Required<VoiceChange>> {
   await voiceCard({ db }, reader, id)
   return db.inTransaction(async (tx) => {
+    await checkEdition({ db }, 'accounts', { id, brandId: reader.brandId }, edition, tx)
     const before = await db.one<Required<VoiceChange>>(
-      'SELECT standing, note, kept FROM accounts WHERE id = $1 AND brand_id = $2 FOR UPDATE',
+      'SELECT standing, note, kept, edition + 1 AS edition FROM accounts WHERE id = $1 AND brand_id = $2 FOR UPDATE',
       [id, reader.brandId],
       tx,
     )
     if (!before) throw new Refusal('notFound')
     const after = { ...before, ...change }
     await db.rows(
-      'UPDATE accounts SET standing = $2, note = $3, kept = $4 WHERE id = $1',
+      'UPDATE accounts SET standing = $2, note = $3, kept = $4, edition = edition + 1 WHERE id = $1',
       [id, after.standing, after.note, after.kept],
       tx,
     )
-    await audit(db, reader, 'changeVoice', `account ${id}`, { before, after }, tx)
+    await record(db, reader, { kind: 'changeVoice', on: ['person', id], detail: { before, after } }, tx)
     return before
   })
 }

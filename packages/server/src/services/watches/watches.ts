@@ -1,29 +1,48 @@
 import { watchProblems, type WatchAnswer, type WatchDraft } from '@murrabel/contract'
-import type { Reader } from '../../access/reader.ts'
+import { cutText } from '@murrabel/core/text'
+import { isLimited, type Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
-import { audit } from '../brand/audit.ts'
+import { brandOwner } from '../../jobs/due/dueWork.ts'
+import { checkEdition } from '../../store/queries/edition.ts'
+import { Where } from '../../store/queries/where.ts'
+import { record } from '../log/record.ts'
 import { searchSoon } from '../profiles/profiles.ts'
 
-const columns = `w.id, w.name, w.query, w.group_id AS "groupId", w.paused_at IS NOT NULL AS paused, w.history_done AS "historyDone", w.history_total AS "historyTotal",
-  (SELECT coalesce(sum(r.positive + r.neutral + r.negative + r.unread), 0) FROM mention_days r WHERE r.watch_id = w.id) AS mentions`
+const columns = `w.id, w.name, w.query, w.group_id AS "groupId", w.paused_at IS NOT NULL AS paused, w.history_done AS "historyDone", w.history_total AS "historyTotal", w.edition`
+
+/** How many mentions a watch has that the reader may see: by the day for those who see all, otherwise by their profiles. */
+function mentionsSql(where: Where, reader: Reader): string {
+  if (!isLimited(reader))
+    return '(SELECT coalesce(sum(r.positive + r.neutral + r.negative + r.unread), 0) FROM mention_days r WHERE r.watch_id = w.id)'
+  const limits = [
+    ...(reader.placeIds ? [`p.place_id = ANY(${where.bind(reader.placeIds)}::int[])`] : []),
+    ...(reader.profileIds ? [`p.id = ANY(${where.bind(reader.profileIds)}::int[])`] : []),
+  ]
+  return `(SELECT coalesce(sum(r.n), 0) FROM mention_rollups r JOIN profiles p ON p.id = r.profile_id WHERE r.watch_id = w.id AND ${limits.join(' AND ')})`
+}
 
 /** How many watches a brand may have; two hundred are looked after with ease, ten times as many by nobody. */
 export const watchLimit = 2000
 
-export function listWatches({ db }: Pick<Context, 'db'>, reader: Reader): Promise<WatchAnswer[]> {
+export function listWatches(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  { id, tx }: { id?: number; tx?: Tx } = {},
+): Promise<WatchAnswer[]> {
+  const where = new Where()
+  where.add(`w.brand_id = ${where.bind(reader.brandId)} AND w.deleted_at IS NULL`)
+  if (id !== undefined) where.add(`w.id = ${where.bind(id)}`)
   return db.rows<WatchAnswer>(
-    `SELECT ${columns} FROM watches w WHERE w.brand_id = $1 AND w.deleted_at IS NULL ORDER BY w.name COLLATE "und-x-icu", w.id`,
-    [reader.brandId],
+    `SELECT ${columns}, ${mentionsSql(where, reader)} AS mentions FROM watches w WHERE ${where.toString()} ORDER BY w.name COLLATE "und-x-icu", w.id`,
+    where.values,
+    tx,
   )
 }
 
-async function watchAnswer({ db }: Pick<Context, 'db'>, id: number): Promise<WatchAnswer> {
-  const watch = await db.one<WatchAnswer>(
-    `SELECT ${columns} FROM watches w WHERE w.id = $1 AND w.deleted_at IS NULL`,
-    [id],
-  )
+async function watchAnswer(parts: Pick<Context, 'db'>, reader: Reader, id: number): Promise<WatchAnswer> {
+  const [watch] = await listWatches(parts, reader, { id })
   if (!watch) throw new Refusal('notFound')
   return watch
 }
@@ -60,6 +79,9 @@ async function checkGroup(
     })
 }
 
+const readHistory = ({ due }: Context, brandId: number, tx: Tx): Promise<void> =>
+  due.ask({ kind: 'watchHistory', subject: brandId, owner: brandOwner(brandId) }, tx)
+
 /** Stores new watches in one go; their one pass over the history begins at once, in the background. */
 export async function createWatches(
   context: Context,
@@ -67,7 +89,7 @@ export async function createWatches(
   drafts: readonly WatchDraft[],
   tx: Tx,
 ): Promise<number[]> {
-  const { db, jobs, live } = context
+  const { db, live } = context
   const have = await db.one<{ n: number }>(
     'SELECT count(*) AS n FROM watches WHERE brand_id = $1 AND deleted_at IS NULL',
     [reader.brandId],
@@ -95,10 +117,15 @@ export async function createWatches(
     ],
     tx,
   )
-  await jobs.watchHistory({ brandId: reader.brandId }, tx)
+  await readHistory(context, reader.brandId, tx)
   await searchSoon(context, reader.brandId, tx)
   for (const [i, { id }] of rows.entries())
-    await audit(db, reader, 'createWatch', `watch ${id}`, { name: drafts[i]!.name }, tx)
+    await record(
+      db,
+      reader,
+      { kind: 'createWatch', on: ['watch', id], detail: { name: drafts[i]!.name } },
+      tx,
+    )
   await live.tell(reader.brandId, { kind: 'watches' }, tx)
   return rows.map(({ id }) => id)
 }
@@ -109,8 +136,7 @@ export async function createWatch(context: Context, reader: Reader, draft: Watch
     await checkGroup(context, reader, draft.groupId, tx)
     return createWatches(context, reader, [draft], tx)
   })
-  context.jobs.nudge('watchHistory')
-  return watchAnswer(context, id!)
+  return watchAnswer(context, reader, id!)
 }
 
 export async function updateWatch(
@@ -120,8 +146,9 @@ export async function updateWatch(
   draft: WatchDraft,
 ): Promise<WatchAnswer> {
   check(draft)
-  const { db, jobs, live } = context
+  const { db, live } = context
   await db.inTransaction(async (tx) => {
+    await checkEdition({ db }, 'watches', { id, brandId: reader.brandId }, draft.edition, tx)
     await checkGroup(context, reader, draft.groupId, tx)
     const old = await db.one<{ name: string; query: object; groupId: number | null; same: boolean }>(
       'SELECT name, query, group_id AS "groupId", query = $3::jsonb AS same FROM watches WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL FOR UPDATE',
@@ -129,16 +156,18 @@ export async function updateWatch(
       tx,
     )
     if (!old) throw new Refusal('notFound')
-    await audit(
+    await record(
       db,
       reader,
-      'updateWatch',
-      `watch ${id}`,
-      { before: { name: old.name, query: old.query, groupId: old.groupId } },
+      {
+        kind: 'updateWatch',
+        on: ['watch', id],
+        detail: { before: { name: old.name, query: old.query, groupId: old.groupId } },
+      },
       tx,
     )
     await db.rows(
-      'UPDATE watches SET name = $2, group_id = $3, updated_at = now() WHERE id = $1',
+      'UPDATE watches SET name = $2, group_id = $3, updated_at = now(), edition = edition + 1 WHERE id = $1',
       [id, draft.name, draft.groupId === undefined ? old.groupId : draft.groupId],
       tx,
     )
@@ -148,23 +177,23 @@ export async function updateWatch(
         [reader.brandId, id, JSON.stringify(draft.query)],
         tx,
       )
-      await jobs.watchHistory({ brandId: reader.brandId }, tx)
+      await readHistory(context, reader.brandId, tx)
       await searchSoon(context, reader.brandId, tx)
     }
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })
-  jobs.nudge('watchHistory')
-  return watchAnswer(context, id)
+  return watchAnswer(context, reader, id)
 }
 
 /** Deleting keeps the row, so that it can be brought back. */
 export async function deleteWatch({ db, live }: Context, reader: Reader, id: number): Promise<void> {
   const rows = await db.rows(
-    'UPDATE watches SET deleted_at = now() WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id',
+    // Its secret addresses are dead from now on, and stay so when it comes back.
+    'UPDATE watches SET deleted_at = now(), feed_token = NULL, feed_by = NULL, edition = edition + 1 WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id',
     [id, reader.brandId],
   )
   if (!rows.length) throw new Refusal('notFound')
-  await audit(db, reader, 'deleteWatch', `watch ${id}`)
+  await record(db, reader, { kind: 'deleteWatch', on: ['watch', id] })
   await live.tell(reader.brandId, { kind: 'watches' })
 }
 
@@ -175,22 +204,21 @@ async function goOn(
   id: number,
   how: { set: string; where: string; name: string },
 ) {
-  const { db, jobs, live } = context
+  const { db, live } = context
   await db.inTransaction(async (tx) => {
     const rows = await db.rows(
-      `UPDATE watches SET ${how.set}, version = version + 1, history_done = 0, history_total = ${historySize}
+      `UPDATE watches SET ${how.set}, version = version + 1, edition = edition + 1, history_done = 0, history_total = ${historySize}
        WHERE id = $2 AND brand_id = $1 AND ${how.where} RETURNING id`,
       [reader.brandId, id],
       tx,
     )
     if (!rows.length) throw new Refusal('notFound')
-    await jobs.watchHistory({ brandId: reader.brandId }, tx)
+    await readHistory(context, reader.brandId, tx)
     await searchSoon(context, reader.brandId, tx)
-    await audit(db, reader, how.name, `watch ${id}`, {}, tx)
+    await record(db, reader, { kind: how.name, on: ['watch', id] }, tx)
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })
-  jobs.nudge('watchHistory')
-  return watchAnswer(context, id)
+  return watchAnswer(context, reader, id)
 }
 
 /** Brings a deleted watch back and reads what came in meanwhile. */
@@ -216,13 +244,13 @@ export async function pauseWatch(
       name: 'resumeWatch',
     })
   const rows = await db.rows(
-    'UPDATE watches SET paused_at = now() WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL AND paused_at IS NULL RETURNING id',
+    'UPDATE watches SET paused_at = now(), edition = edition + 1 WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL AND paused_at IS NULL RETURNING id',
     [id, reader.brandId],
   )
   if (!rows.length) throw new Refusal('notFound')
-  await audit(db, reader, 'pauseWatch', `watch ${id}`)
+  await record(db, reader, { kind: 'pauseWatch', on: ['watch', id] })
   await live.tell(reader.brandId, { kind: 'watches' })
-  return watchAnswer(context, id)
+  return watchAnswer(context, reader, id)
 }
 
 /** A second watch that asks the same, to be sharpened another way. */
@@ -232,5 +260,5 @@ export async function copyWatch(context: Context, reader: Reader, id: number): P
     [id, reader.brandId],
   )
   if (!own) throw new Refusal('notFound')
-  return createWatch(context, reader, { ...own, name: `${own.name.slice(0, 72)} (copy)` })
+  return createWatch(context, reader, { ...own, name: `${cutText(own.name, 72)} (copy)` })
 }

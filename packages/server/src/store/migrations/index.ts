@@ -11,6 +11,12 @@ import * as tagsAndKept from './0010-tags-and-kept.ts'
 import * as mentionDays from './0011-mention-days.ts'
 import * as mentionDaysLocal from './0012-mention-days-local.ts'
 import * as threadsWithoutLast from './0013-threads-without-last.ts'
+import * as dueWork from './0014-due-work.ts'
+import * as outsideActions from './0015-outside-actions.ts'
+import * as eventLog from './0016-event-log.ts'
+import * as setApart from './0017-set-apart.ts'
+import * as imports from './0018-imports.ts'
+import * as access from './0019-access.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -27,4 +33,10 @@ export const migrations = [
   { name: '0011-mention-days', ...mentionDays },
   { name: '0012-mention-days-local', ...mentionDaysLocal },
   { name: '0013-threads-without-last', ...threadsWithoutLast },
+  { name: '0014-due-work', ...dueWork },
+  { name: '0015-outside-actions', ...outsideActions },
+  { name: '0016-event-log', ...eventLog },
+  { name: '0017-set-apart', ...setApart },
+  { name: '0018-imports', ...imports },
+  { name: '0019-access', ...access },
 ]

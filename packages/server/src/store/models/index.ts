@@ -96,11 +96,20 @@ export function defineModels(sequelize: Sequelize): Models {
     underscored: true,
     timestamps: false,
   })
-  Brand.init(
+  // Classes of their own: one process may have more than one pool of connections.
+  const models: Models = {
+    Brand: class extends Brand {},
+    Place: class extends Place {},
+    Colleague: class extends Colleague {},
+    Membership: class extends Membership {},
+    Profile: class extends Profile {},
+    Watch: class extends Watch {},
+  }
+  models.Brand.init(
     { id: id(), name: text(), zone: text(), languages: DataTypes.ARRAY(DataTypes.TEXT) },
     options('brands'),
   )
-  Place.init(
+  models.Place.init(
     {
       id: id(),
       brandId: whole(),
@@ -112,8 +121,11 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     options('places'),
   )
-  Colleague.init({ id: id(), email: text(), name: text(), passwordHash: text() }, options('colleagues'))
-  Membership.init(
+  models.Colleague.init(
+    { id: id(), email: text(), name: text(), passwordHash: text() },
+    options('colleagues'),
+  )
+  models.Membership.init(
     {
       colleagueId: { ...whole(), primaryKey: true },
       brandId: { ...whole(), primaryKey: true },
@@ -123,7 +135,7 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     options('memberships'),
   )
-  Profile.init(
+  models.Profile.init(
     {
       id: id(),
       brandId: whole(),
@@ -146,7 +158,7 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     options('profiles'),
   )
-  Watch.init(
+  models.Watch.init(
     {
       id: id(),
       brandId: whole(),
@@ -160,11 +172,11 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     options('watches'),
   )
-  Place.belongsTo(Brand, { foreignKey: 'brandId' })
-  Profile.belongsTo(Place, { foreignKey: 'placeId' })
-  Membership.belongsTo(Colleague, { foreignKey: 'colleagueId' })
-  Membership.belongsTo(Brand, { foreignKey: 'brandId' })
-  return { Brand, Place, Colleague, Membership, Profile, Watch }
+  models.Place.belongsTo(models.Brand, { foreignKey: 'brandId' })
+  models.Profile.belongsTo(models.Place, { foreignKey: 'placeId' })
+  models.Membership.belongsTo(models.Colleague, { foreignKey: 'colleagueId' })
+  models.Membership.belongsTo(models.Brand, { foreignKey: 'brandId' })
+  return models
 }
 
 export type ProfileAttributes = InferAttributes<Profile>

@@ -15,9 +15,13 @@ export async function entryCount(
     lens.unit === 'threads'
       ? `count(*) FILTER (WHERE t.due_at < ${where.bind(new Date(context.now))} AND t.state = 'open')`
       : '0::bigint'
+  const notSent =
+    lens.unit === 'threads'
+      ? `count(*) FILTER (WHERE EXISTS (SELECT 1 FROM outside_actions x WHERE x.thread_id = e.thread_id AND x.state = 'failed'))`
+      : '0::bigint'
   const found = await db.one<CountAnswer>(
-    `SELECT count(*) AS count, ${pastDue} AS "pastDue" FROM ${from} WHERE ${where.toString()}`,
+    `SELECT count(*) AS count, ${pastDue} AS "pastDue", ${notSent} AS "notSent" FROM ${from} WHERE ${where.toString()}`,
     where.values,
   )
-  return found ?? { count: 0, pastDue: 0 }
+  return found ?? { count: 0, pastDue: 0, notSent: 0 }
 }

@@ -13,15 +13,26 @@ export interface PageKey {
 
 export const printKey = ({ key, id }: PageKey) => Buffer.from(JSON.stringify([key, id])).toString('base64url')
 
-export function parseKey(text: string): PageKey | null {
+/** A place in a list of this order; null for what is none. */
+export function parseKey(text: string, order: Lens['order']): PageKey | null {
+  if (!/^[\w-]{1,200}$/.test(text)) return null
+  let parts: unknown
   try {
-    const [key, id] = JSON.parse(Buffer.from(text, 'base64url').toString()) as [unknown, unknown]
-    const known = typeof key === 'number' || (typeof key === 'string' && !Number.isNaN(Date.parse(key)))
-    return known && typeof id === 'number' ? { key, id } : null
+    parts = JSON.parse(Buffer.from(text, 'base64url').toString())
   } catch {
     return null
   }
+  if (!Array.isArray(parts) || parts.length !== 2) return null
+  const [key, id] = parts as [unknown, unknown]
+  if (typeof id !== 'number' || !Number.isSafeInteger(id) || id < 0) return null
+  const counted = order === 'reach' || order === 'telling'
+  const fits = counted
+    ? typeof key === 'number' && Number.isInteger(key) && key >= 0 && key <= 2_147_483_647
+    : typeof key === 'string' && isoInstant.test(key) && !Number.isNaN(Date.parse(key))
+  return fits ? { key: key as string | number, id } : null
 }
+
+const isoInstant = /^\d{4}-\d\d-\d\dT[\d:.]{5,15}Z$/
 
 export const entryColumns = `e.id, e.thread_id AS "threadId", e.kind, e.channel, p.network, p.name AS profile, e.place_id AS "placeId",
   coalesce(a.name, '') AS author, e.title, e.text, e.rating, e.at, e.sentiment, t.state, t.given_to AS "givenTo", t.due_at AS "dueAt",

@@ -26,3 +26,11 @@ export function addAccess(where: Where, reader: Reader, alias: string): void {
   if (reader.placeIds) where.add(`${alias}.place_id = ANY(${where.bind(reader.placeIds)}::int[])`)
   if (reader.profileIds) where.add(`${alias}.profile_id = ANY(${where.bind(reader.profileIds)}::int[])`)
 }
+
+/** The same of one thing in hand. */
+export const mayAccess = (
+  reader: Reader,
+  { placeId, profileId }: { placeId: number | null; profileId: number },
+): boolean =>
+  (!reader.placeIds || (placeId !== null && reader.placeIds.includes(placeId))) &&
+  (!reader.profileIds || reader.profileIds.includes(profileId))

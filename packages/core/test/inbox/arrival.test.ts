@@ -1,7 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { historyDays, stateOnArrival, type Arrival } from '../../src/services/threads/arrival.ts'
-import { lensOf } from '../../src/services/entries/askedLens.ts'
-import { Refusal } from '../../src/problem.ts'
+import { arrivalEvent, historyDays, transition, type Arrival } from '@murrabel/core/inbox'
 
 const day = 86_400_000
 const connectedAt = 1000 * day
@@ -42,18 +40,11 @@ describe('the state of a thread when entries arrive', () => {
     ],
     ['nothing new', { leadIsNew: false, state: 'aside' }, 'aside'],
     ['an answer older than what they said last', { answeredAt: connectedAt }, 'open'],
-  ])('%s', (_, part, expected) => expect(stateOnArrival({ ...base, ...part })).toBe(expected))
-})
-
-describe('the lens of an address', () => {
-  test('stands on the blank one', () => {
-    expect(lensOf({ unit: 'threads', state: 'open', limit: '5' })).toMatchObject({
-      unit: 'threads',
-      state: 'open',
-      kinds: [],
-    })
-  })
-  test('a part that is given twice is not understood', () => {
-    expect(() => lensOf({ unit: 'entries', state: ['open', 'done'] })).toThrow(Refusal)
+  ])('%s', (_, part, expected) => {
+    const arrival = { ...base, ...part }
+    const event = arrivalEvent(arrival)
+    const position = { state: arrival.state, setAsideUntil: null }
+    const moved = event && transition(position, event, arrival.connectedAt)
+    expect(moved?.changed ? moved.next.state : arrival.state).toBe(expected)
   })
 })

@@ -1,0 +1,79 @@
+import type { AnySchema } from 'yup'
+import type { FieldProblem } from './errors.ts'
+
+/** A schema as it describes itself, as far as it is looked at here. */
+interface Described {
+  type: string
+  nullable?: boolean
+  fields?: Record<string, Described>
+  innerType?: Described
+  tests?: { name?: string; params?: Record<string, unknown> }[]
+}
+
+const known = new WeakMap<AnySchema, Described>()
+/** Problems that are told of one body; more help nobody. */
+const mostTold = 20
+
+/**
+ * What of a body has the wrong kind, or more elements or characters than it may have: looked at before anything inside is
+ * checked, so that a body costs no more than its limits allow. Kinds are taken as they are: a number is no text.
+ */
+export function boundProblems(schema: AnySchema, body: unknown): FieldProblem[] {
+  let described = known.get(schema)
+  if (!described) known.set(schema, (described = schema.describe() as unknown as Described))
+  const problems: FieldProblem[] = []
+  look(described, body, '', problems)
+  return problems
+}
+
+const kinds: Record<string, { fits(value: unknown): boolean; message: string }> = {
+  string: { fits: (value) => typeof value === 'string', message: 'This must be text.' },
+  number: {
+    fits: (value) => typeof value === 'number' && Number.isFinite(value),
+    message: 'This must be a number.',
+  },
+  boolean: { fits: (value) => typeof value === 'boolean', message: 'This must be yes or no.' },
+  array: { fits: Array.isArray, message: 'This must be a list.' },
+  object: {
+    fits: (value) => typeof value === 'object' && value !== null && !Array.isArray(value),
+    message: 'This must be an object.',
+  },
+}
+
+function look(
+  { type, fields, innerType, tests = [] }: Described,
+  value: unknown,
+  field: string,
+  told: FieldProblem[],
+): void {
+  // What is missing or empty is the schema's own affair.
+  if (value === undefined || value === null || told.length >= mostTold) return
+  const kind = kinds[type]
+  if (kind && !kind.fits(value)) return void told.push({ field, code: 'typeError', message: kind.message })
+  const most = tests.find(({ name }) => name === 'max')?.params?.max
+  if (
+    typeof most === 'number' &&
+    (Array.isArray(value) || typeof value === 'string') &&
+    value.length > most * 2 + 10
+  )
+    return void told.push({ field, code: 'max', message: tooLong(value, most) })
+  if (innerType && Array.isArray(value)) {
+    if (typeof most === 'number' && value.length > most)
+      return void told.push({ field, code: 'max', message: tooLong(value, most) })
+    for (const [i, each] of value.entries()) {
+      if (each === null && innerType.type !== 'mixed')
+        told.push({ field: `${field}[${i}]`, code: 'typeError', message: 'This must not be empty.' })
+      else look(innerType, each, `${field}[${i}]`, told)
+      if (told.length >= mostTold) return
+    }
+  }
+  if (fields && typeof value === 'object')
+    for (const [name, inner] of Object.entries(fields))
+      if (Object.hasOwn(value, name))
+        look(inner, (value as Record<string, unknown>)[name], field ? `${field}.${name}` : name, told)
+}
+
+const tooLong = (value: string | unknown[], most: number) =>
+  typeof value === 'string'
+    ? `This has ${value.length} characters; at most ${most} are taken.`
+    : `This list has ${value.length} entries; at most ${most} are taken.`

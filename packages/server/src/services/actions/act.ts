@@ -1,0 +1,173 @@
+import { transition } from '@murrabel/core/inbox'
+import type { ActionEvent } from '@murrabel/core/actions'
+import { connectorOf, NetworkFailure, type Sent } from '../../connectors/index.ts'
+import type { Context } from '../../context.ts'
+import { workRules } from '../../jobs/due/kinds.ts'
+import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
+import type { Piece } from '../../jobs/due/runner.ts'
+import type { Tx } from '../../store/database.ts'
+import { withProfileKey } from '../profiles/keys.ts'
+import { positionOf, readThread, writeChange } from '../threads/change.ts'
+import { hoursOf, refreshThreads } from '../threads/refresh.ts'
+import { answerIsOwed, lockAction, moveAction, type OutsideAction } from './store.ts'
+
+/** How long an action waits for a person to renew the key; renewed, it goes at once. */
+const keyWaitMs = 300_000
+
+export type AfterFailure =
+  | { kind: 'give up'; uncertain: boolean }
+  /** To be tried again; a wait that the network asks for, or that a person has to end, is no try. */
+  | { kind: 'wait'; waitMs: number; uncertain: boolean }
+  | { kind: 'try again'; uncertain: boolean }
+
+/** What becomes of an action whose try failed: a refusal is final, everything else is tried again for a while. */
+export function afterFailure(
+  failure: Pick<NetworkFailure, 'kind' | 'waitMs' | 'reached'>,
+  { last }: { last: boolean },
+): AfterFailure {
+  switch (failure.kind) {
+    case 'refused':
+    case 'gone':
+      return { kind: 'give up', uncertain: false }
+    case 'keyExpired':
+      return { kind: 'wait', waitMs: keyWaitMs, uncertain: false }
+    case 'rateLimited':
+      return { kind: 'wait', waitMs: failure.waitMs ?? 1000, uncertain: false }
+    case 'transient':
+      return { kind: last ? 'give up' : 'try again', uncertain: failure.reached }
+  }
+}
+
+/** Carries out one action; what was decided meanwhile, or stands outside already, is left as it is. */
+export async function act(context: Context, { id, attempts }: Piece): Promise<WorkOutcome> {
+  const action = await begin(context, id)
+  if (!action) return 'done'
+  let sent: Sent
+  try {
+    sent = await send(context, action)
+  } catch (error) {
+    return settle(context, action, error, attempts >= workRules.act.tries)
+  }
+  await confirm(context, action, sent)
+  return 'done'
+}
+
+function begin({ db, live }: Context, id: number): Promise<OutsideAction | null> {
+  return db.inTransaction(async (tx) => {
+    const action = await lockAction(db, id, tx)
+    const moved = action && (await moveAction(db, action, { kind: 'begin' }, {}, tx))
+    if (!action || !moved?.changed) return null
+    if (action.threadId !== null)
+      await live.tell(action.brandId, { kind: 'thread', threads: [action.threadId] }, tx)
+    return { ...action, ...moved.next }
+  })
+}
+
+function send(context: Context, { profileId, target, payload, key, kind }: OutsideAction): Promise<Sent> {
+  return withProfileKey(context, profileId, (profile, http, channel) => {
+    const connector = connectorOf(channel)
+    if (kind !== 'reply' || !connector?.send)
+      throw new NetworkFailure('refused', 'this channel takes no replies', null, { reached: false })
+    return connector.send(profile, { ...target, text: payload.text, key }, http)
+  })
+}
+
+async function settle(
+  context: Context,
+  action: OutsideAction,
+  error: unknown,
+  last: boolean,
+): Promise<WorkOutcome> {
+  const failure =
+    error instanceof NetworkFailure
+      ? error
+      : new NetworkFailure('transient', errorText(error), null, { cause: error })
+  if (!(error instanceof NetworkFailure))
+    context.log.error({ err: error, action: action.id }, 'an action broke')
+  const next = afterFailure(failure, { last })
+  const reason = `${failure.kind}: ${failure.message}`
+  await failed(
+    context,
+    action,
+    { kind: next.kind === 'give up' ? 'fail' : 'defer', uncertain: next.uncertain },
+    reason,
+  )
+  if (next.kind === 'give up') return 'done'
+  if (next.kind === 'wait') throw new Postponed(reason, next.waitMs)
+  throw failure
+}
+
+/** Notes a failed try; one that was the last opens the thread again, at its old due time. */
+export function failed(
+  { db, live, now, due }: Context,
+  { id }: Pick<OutsideAction, 'id'>,
+  event: ActionEvent,
+  error: string,
+): Promise<void> {
+  return db.inTransaction(async (tx) => {
+    const action = await lockAction(db, id, tx)
+    const moved = action && (await moveAction(db, action, event, { error }, tx))
+    if (!action || !moved?.changed || action.threadId === null) return
+    const { brandId, threadId } = action
+    if (moved.next.state === 'failed') await owedAgain({ db, live, now, due }, action, 'sendFailed', tx)
+    await live.tell(brandId, { kind: 'thread', threads: [threadId] }, tx)
+  })
+}
+
+/** An answer answers nobody any more: the thread is open again where that leaves the customer without one. */
+export async function owedAgain(
+  parts: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
+  action: OutsideAction,
+  why: 'sendFailed' | 'callBack',
+  tx: Tx,
+  actor: Parameters<typeof writeChange>[1] = { brandId: action.brandId, actor: 'network' },
+): Promise<void> {
+  const { db, now } = parts
+  const thread = await readThread(db, action.threadId!, tx)
+  if (!thread) return
+  const owed = why === 'sendFailed' || (await answerIsOwed(db, thread.id, tx))
+  const moved = owed ? transition(positionOf(thread), { kind: 'sendFailed' }, now()) : null
+  const detail = { action: action.id, error: action.error }
+  await writeChange(
+    parts,
+    actor,
+    thread,
+    { kind: why, next: moved?.changed ? moved.next : undefined, detail, final: true },
+    tx,
+  )
+  await refreshThreads(db, [thread.id], await hoursOf(db, action.brandId, tx), now(), tx)
+}
+
+/** The entry takes its id on the network; when the network's own copy came in first, that copy makes way. */
+async function confirm({ db, live, now }: Context, { id }: OutsideAction, sent: Sent): Promise<void> {
+  await db.inTransaction(async (tx) => {
+    const { profileId } = (await db.one<{ profileId: number }>(
+      'SELECT profile_id AS "profileId" FROM outside_actions WHERE id = $1',
+      [id],
+      tx,
+    )) ?? { profileId: 0 }
+    // Like a page of the profile that is stored: one at a time.
+    await db.rows('SELECT pg_advisory_xact_lock(41, $1)', [profileId], tx)
+    const action = await lockAction(db, id, tx)
+    if (!action) return
+    const before = action.state
+    const moved = await moveAction(db, action, { kind: 'confirm' }, { outsideId: sent.outsideId }, tx)
+    if (action.entryId !== null) {
+      await db.rows(
+        'DELETE FROM entries WHERE profile_id = $1 AND outside_id = $2 AND id <> $3',
+        [profileId, sent.outsideId, action.entryId],
+        tx,
+      )
+      await db.rows(
+        'UPDATE entries SET outside_id = $2, url = coalesce($3, url) WHERE id = $1',
+        [action.entryId, sent.outsideId, sent.url ?? null],
+        tx,
+      )
+    }
+    if (!moved.changed || action.threadId === null) return
+    // Somebody called it back, or another worker gave it up, while the network took it.
+    if (before === 'failed' || before === 'cancelled')
+      await refreshThreads(db, [action.threadId], await hoursOf(db, action.brandId, tx), now(), tx)
+    await live.tell(action.brandId, { kind: 'thread', threads: [action.threadId] }, tx)
+  })
+}

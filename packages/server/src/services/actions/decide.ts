@@ -1,0 +1,91 @@
+import { transition } from '@murrabel/core/inbox'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import type { Tx } from '../../store/database.ts'
+import { lockThread, positionOf, writeChange } from '../threads/change.ts'
+import { hoursOf, refreshThreads } from '../threads/refresh.ts'
+import { owedAgain } from './act.ts'
+import { lockAction, moveAction, type OutsideAction } from './store.ts'
+
+/** The action, locked, of a thread that the reader may see. @throws Refusal notFound */
+async function readersAction(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  id: number,
+  tx: Tx,
+): Promise<OutsideAction> {
+  const known = await db.one<{ threadId: number | null }>(
+    'SELECT thread_id AS "threadId" FROM outside_actions WHERE id = $1 AND brand_id = $2',
+    [id, reader.brandId],
+    tx,
+  )
+  if (known?.threadId == null) throw new Refusal('notFound')
+  await lockThread(db, reader, known.threadId, tx)
+  const action = await lockAction(db, id, tx)
+  if (!action) throw new Refusal('notFound')
+  return action
+}
+
+const refusals = {
+  sent: 'alreadySent',
+  sending: 'beingSent',
+  maybeSent: 'maybeSent',
+  ended: 'calledBack',
+  alreadyThere: 'calledBack',
+} as const
+
+/** Tries a failed or waiting action again at once. */
+export async function retryAction(context: Context, reader: Reader, id: number): Promise<void> {
+  const { db, due, now } = context
+  await db.inTransaction(async (tx) => {
+    const action = await readersAction(context, reader, id, tx)
+    const moved = await moveAction(db, action, { kind: 'retry' }, {}, tx)
+    if (!moved.changed) throw new Refusal(refusals[moved.reason])
+    const thread = await lockThread(db, reader, action.threadId!, tx)
+    const position = transition(positionOf(thread), { kind: 'replied' }, now())
+    await writeChange(
+      context,
+      reader,
+      thread,
+      {
+        kind: 'retry',
+        next: action.state === 'failed' && position.changed ? position.next : undefined,
+        detail: { action: id },
+        final: true,
+      },
+      tx,
+    )
+    await refreshThreads(db, [thread.id], await hoursOf(db, reader.brandId, tx), now(), tx)
+    await due.drop('act', [id], tx)
+    await due.ask({ kind: 'act', subject: id, owner: profileOwner(action.profileId) }, tx)
+  })
+}
+
+/**
+ * Calls an action back that has not been done; its text stays with the writer.
+ *
+ * @param anyway although the network never said whether it had taken it
+ * @throws Refusal alreadySent, beingSent, maybeSent
+ */
+export async function cancelAction(
+  context: Context,
+  reader: Reader,
+  id: number,
+  { anyway }: { anyway: boolean },
+): Promise<void> {
+  const { db, due } = context
+  await db.inTransaction(async (tx) => {
+    const action = await readersAction(context, reader, id, tx)
+    const moved = await moveAction(db, action, { kind: 'cancel', anyway }, { error: action.error }, tx)
+    if (!moved.changed) {
+      if (moved.reason === 'alreadyThere') return
+      throw new Refusal(refusals[moved.reason])
+    }
+    await due.drop('act', [id], tx)
+    await owedAgain(context, action, 'callBack', tx, reader)
+  })
+}
+
+/** Actions of one profile go one after the other. */
+export const profileOwner = (profileId: number) => `profile ${profileId}`

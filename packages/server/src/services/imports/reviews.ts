@@ -1,0 +1,199 @@
+import { createHash } from 'node:crypto'
+import { cleanLine, cleanText, cleanUrl, cutText } from '@murrabel/core/text'
+import type { DateOrder, ImportMapping, ImportPreview, RowProblem } from '@murrabel/contract'
+import type { CollectedItem } from '../../connectors/index.ts'
+import { Refusal } from '../../problem.ts'
+import { orderOf, readDate } from './readDate.ts'
+import { readTable, type Table, type TableRow } from './readTable.ts'
+
+const guesses: Record<keyof ImportMapping, RegExp> = {
+  text: /^(?:text|review|comment|body|words|content|avis|message)/i,
+  rating: /^(?:rating|stars?|score|note|grade)/i,
+  at: /^(?:date|at|time|created|published|when)/i,
+  author: /^(?:author|name|customer|user|reviewer|auteur|from)/i,
+  title: /^(?:title|subject|heading|titre)/i,
+  place: /^(?:place|location|branch|harbour|shop|store|lieu)/i,
+  outsideId: /^(?:id|number|no|reference|ref)$/i,
+  url: /^(?:url|link|address)/i,
+}
+
+/** What a table holds, before it is brought in. */
+export function previewReviews(csv: string): ImportPreview {
+  const table = readTable(csv)
+  const { header, rows, separator } = table
+  const taken = new Set<string>()
+  const mapping: Record<string, string | null> = {}
+  for (const [field, pattern] of Object.entries(guesses)) {
+    const found = header.find((h) => pattern.test(h) && !taken.has(h)) ?? null
+    if (found) taken.add(found)
+    mapping[field] = found
+  }
+  return {
+    columns: header.map((name, i) => ({
+      name: cleanLine(name, 200),
+      sample: rows.slice(0, 3).map((r) => cleanLine(r.cells[i] ?? '', 120)),
+    })),
+    rows: rows.length,
+    separator,
+    mapping,
+    dates: datesOf(table, mapping.at ?? null),
+    swallowed: rows
+      .filter((row) => row.swallowed)
+      .map(({ line, to }) => ({ line, to }))
+      .slice(0, 50),
+  }
+}
+
+/** What a column of dates says of the order of day and month; it answers for all of its rows. */
+function datesOf({ header, rows }: Table, column: string | null): ImportPreview['dates'] {
+  const at = column === null ? -1 : header.indexOf(column)
+  const cells = at < 0 ? [] : rows.map((row) => (row.cells[at] ?? '').trim())
+  const orders = cells.map(orderOf)
+  const told = new Set(orders.filter((order) => order === 'dayFirst' || order === 'monthFirst'))
+  const either = cells.filter((_, i) => orders[i] === 'either')
+  return {
+    ambiguous: either.length,
+    order: told.size === 1 ? [...told][0]! : null,
+    sample: [...new Set(either)].slice(0, 3),
+  }
+}
+
+export interface ReadReview extends CollectedItem {
+  place: string | null
+}
+
+export interface ReadReviews {
+  items: ReadReview[]
+  problems: RowProblem[]
+}
+
+export interface ReviewQuestion {
+  mapping: ImportMapping
+  /** Of dates without a zone. */
+  zone: string
+  places: readonly string[]
+  /** Epoch milliseconds. */
+  now: number
+  /** How dates such as 03/04/2026 are meant, where the column does not say. */
+  dateOrder: DateOrder | null
+}
+
+/**
+ * Rows as reviews: the good ones as items under an id made of their content (so that the same file twice adds nothing),
+ * the bad ones by line with the reason. Rows that say the same without author or date are reviews of their own; with both
+ * they are copies of one.
+ *
+ * @throws Refusal invalid when the columns do not fit, or the dates can be read in two ways and nobody has said which
+ */
+export function readReviews(csv: string, question: ReviewQuestion): ReadReviews {
+  const table = readTable(csv)
+  const columns = columnsOf(table.header, question.mapping)
+  const dates = datesOf(table, question.mapping.at ?? null)
+  const order = question.dateOrder ?? dates.order
+  if (dates.ambiguous && !order)
+    throw invalid(
+      'dateOrder',
+      'required',
+      `Dates such as ${dates.sample[0]} can be read in two ways. Say whether the day or the month comes first.`,
+    )
+  const result: ReadReviews = { items: [], problems: [] }
+  const times = new Map<string, number>()
+  for (const row of table.rows) {
+    const cell = (field: keyof ImportMapping) =>
+      columns[field] < 0 ? '' : (row.cells[columns[field]] ?? '').trim()
+    const read = readRow(row, table.header.length, cell, { ...question, order: order ?? 'dayFirst' })
+    if ('reason' in read) result.problems.push({ line: row.line, ...read })
+    else result.items.push(withId(read, cell, times))
+  }
+  return result
+}
+
+const invalid = (field: string, code: string, message: string, value?: string) =>
+  new Refusal('invalid', { fields: [{ field, code, message, value }] })
+
+function columnsOf(header: readonly string[], mapping: ImportMapping): Record<keyof ImportMapping, number> {
+  const columns = {} as Record<keyof ImportMapping, number>
+  for (const [field, name] of Object.entries(mapping) as [keyof ImportMapping, string | null][]) {
+    columns[field] = name ? header.indexOf(name) : -1
+    if (name && columns[field] < 0)
+      throw invalid(`mapping.${field}`, 'unknown', `The table has no column "${name}".`, name)
+  }
+  if (columns.text < 0 && columns.rating < 0)
+    throw invalid('mapping.text', 'required', 'Say which column holds the text or the rating.')
+  return columns
+}
+
+type Cell = (field: keyof ImportMapping) => string
+type Bad = Omit<RowProblem, 'line'>
+
+function readRow(
+  row: TableRow,
+  width: number,
+  cell: Cell,
+  { zone, places, now, order }: ReviewQuestion & { order: DateOrder },
+): Omit<ReadReview, 'outsideId' | 'threadId'> | Bad {
+  const bad = (field: keyof ImportMapping | '', reason: string): Bad => ({
+    field,
+    reason,
+    value: field ? cutText(cleanLine(cell(field), 200), 80) : '',
+  })
+  if (row.swallowed)
+    return bad(
+      '',
+      `a quotation mark that opens here is closed only in line ${row.to}: the rows between were read as its text`,
+    )
+  if (row.cells.length !== width) return bad('', 'the row has another number of cells than the heading')
+  const rating = ratingOf(cell('rating'))
+  if (rating === null) return bad('rating', 'a rating is a number from 1 to 5')
+  const text = cleanText(cell('text'), 100_000)
+  if (!text && rating === undefined) return bad('text', 'there is neither text nor a rating')
+  const at = cell('at') === '' ? Number.NaN : readDate(cell('at'), zone, order)
+  if (at === null) return bad('at', 'the date cannot be read; write it as 2026-11-25 or 25.11.2026')
+  if (at > now + 86_400_000) return bad('at', 'the date lies in the future')
+  const place = placeOf(cell('place'), places)
+  if (place === undefined)
+    return bad('place', `there is no place of this name; there are ${places.join(', ')}`)
+  const author = cleanLine(cell('author'), 120) || 'A visitor'
+  return {
+    kind: 'review',
+    direction: 'in',
+    author: { outsideId: author.toLowerCase(), name: author },
+    title: cell('title') || undefined,
+    text,
+    rating,
+    at,
+    url: cleanUrl(cell('url')),
+    place,
+    raw: { author, text, rating, at: cell('at'), title: cell('title'), place },
+  }
+}
+
+/** Undefined where there is none, null for what is no rating. Figures only: no hexadecimal, no exponents. */
+function ratingOf(text: string): number | undefined | null {
+  if (text === '') return undefined
+  const found = /^([1-5])(?:[.,](\d{1,3}))?$/.exec(text)
+  const rating = found ? Number(`${found[1]}.${found[2] ?? 0}`) : Number.NaN
+  return rating >= 1 && rating <= 5 ? rating : null
+}
+
+const placeOf = (name: string, places: readonly string[]): string | null | undefined =>
+  name === '' ? null : places.find((place) => place.toLowerCase() === name.toLowerCase())
+
+function withId(
+  item: Omit<ReadReview, 'outsideId' | 'threadId'>,
+  cell: Cell,
+  times: Map<string, number>,
+): ReadReview {
+  const own = cleanLine(cell('outsideId'), 300)
+  const whole = Boolean(cell('author') && cell('at'))
+  const { author, text, rating, place } = item
+  const content = hashOf(
+    [author.name, text, rating ?? '', cell('at'), cell('title'), place ?? ''].join('\u0001'),
+  )
+  const nth = times.get(content) ?? 0
+  times.set(content, nth + 1)
+  const outsideId = own || (whole || nth === 0 ? content : hashOf(`${content} ${nth}`))
+  return { ...item, outsideId, threadId: outsideId }
+}
+
+const hashOf = (text: string) => createHash('sha256').update(text).digest('hex').slice(0, 32)

@@ -1,0 +1,32 @@
+import type { FeedPreview, ImportPreview, RowProblem } from '@murrabel/contract'
+import type { CollectedItem, ParsedFeed } from '../connectors/index.ts'
+import type { ListedFeed } from '../services/profiles/readOpml.ts'
+import type { ReadReview, ReviewQuestion } from '../services/imports/reviews.ts'
+
+/** What is asked about outside documents: they are read beside the server's thread, however large or broken they are. */
+export type FileQuestion =
+  | { kind: 'feed'; document: string }
+  | { kind: 'opml'; document: string }
+  /** Of a file that lies in the database. */
+  | { kind: 'preview'; importId: number }
+  | ({ kind: 'rows'; importId: number; from: number; count: number } & RowsQuestion)
+
+/** How the rows of a file are to be read. */
+export type RowsQuestion =
+  { of: 'reviews'; question: ReviewQuestion } | { of: 'feed'; name: string; now: number }
+
+export interface RowsPage {
+  items: (CollectedItem & Pick<ReadReview, 'place'>)[]
+  /** Of the whole file. */
+  total: number
+  problems: RowProblem[]
+  refused: number
+}
+
+export type FileAnswer<Q extends FileQuestion> = Q extends { kind: 'feed' }
+  ? ParsedFeed
+  : Q extends { kind: 'opml' }
+    ? ListedFeed[]
+    : Q extends { kind: 'preview' }
+      ? { reviews: ImportPreview | null; feed: FeedPreview | null }
+      : RowsPage
