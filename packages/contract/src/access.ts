@@ -116,6 +116,7 @@ export const routeAccess = {
   alertFeedOff: can('watch', 'seen'),
   bell: can('look', 'seen'),
   bellSeen: can('look', 'self', 'small'),
+  watchFeedState: can('watch', 'brand'),
   watchFeed: can('watch', 'brand', 'small'),
   watchFeedOff: can('watch', 'brand'),
 

@@ -117,6 +117,8 @@ export interface EntryRow {
   /** Ids of the thread's tags. */
   tags: number[]
   kept: boolean
+  /** An answer of ours in its thread did not go out. */
+  notSent: boolean
   /** Near copies in the lens that this row stands for, beside itself; when copies are folded. */
   copies?: number
   /** Matched words, when the lens has a watch or group. */

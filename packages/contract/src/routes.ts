@@ -152,6 +152,7 @@ export const routes = {
   alertFeedOff: remove<FeedAddresses>('/api/alerts/:id/feed'),
   bell: get<BellAnswer>('/api/bell'),
   bellSeen: put<{ upTo: number }, undefined>('/api/bell/seen'),
+  watchFeedState: get<FeedAddresses>('/api/watches/:id/feed'),
   watchFeed: post<undefined, FeedAddresses>('/api/watches/:id/feed'),
   watchFeedOff: remove<FeedAddresses>('/api/watches/:id/feed'),
 

@@ -5,6 +5,7 @@ import { whenSignedOut } from './api/call.ts'
 import { useKeys } from './composables/useKeys.ts'
 import LiveUpdates from './parts/LiveUpdates.vue'
 import KeyList from './parts/KeyList.vue'
+import NewVersion from './parts/NewVersion.vue'
 import TopBand from './parts/TopBand.vue'
 import UndoStrip from './parts/UndoStrip.vue'
 import { useBrand } from './stores/brand.ts'
@@ -32,6 +33,7 @@ useKeys({
 <template>
   <div class="app">
     <TopBand ref="band" @keys="keyList = true" />
+    <NewVersion />
     <RouterView />
     <LiveUpdates v-if="brand.answer" />
     <UndoStrip />

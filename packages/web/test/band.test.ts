@@ -33,7 +33,7 @@ async function choose(
 
 describe('the band at the top', () => {
   const open = async (answers: Parameters<typeof fakeServer>[0] = {}) => {
-    const server = fakeServer({ 'GET /api/bell': { events: [], unseen: 0 }, ...answers })
+    const server = fakeServer({ 'GET /api/bell': { events: [], unseen: 0, notSent: [] }, ...answers })
     const around = await mounting({ path: '/watch' })
     const html = keep(mount(TopBand, { global: around.global, attachTo: document.body }))
     await flushPromises()
@@ -81,6 +81,7 @@ describe('the band at the top', () => {
 describe('the bell', () => {
   const told: BellAnswer = {
     unseen: 2,
+    notSent: [],
     events: [
       {
         id: 9,
@@ -91,7 +92,7 @@ describe('the bell', () => {
       },
       { id: 8, alert: 'Petrel', text: 'Over', at: '2026-11-21T10:00:00Z', link: '/watch?watch=4' },
     ],
-  } as BellAnswer
+  } as unknown as BellAnswer
   const open = async (answer: BellAnswer) => {
     const server = fakeServer({
       'GET /api/bell': answer,
@@ -123,11 +124,11 @@ describe('the bell', () => {
     expect(at()).toBe('/watch?watch=4')
   })
   test('with nothing to tell says so', async () => {
-    const { html } = await open({ events: [], unseen: 0 })
+    const { html } = await open({ events: [], unseen: 0, notSent: [] })
     expect(html.find('sup').exists()).toBe(false)
     await html.find('.bell').trigger('click')
     await flushPromises()
-    expect(document.body.textContent).toContain('Nothing was told yet.')
+    expect(document.body.textContent).toContain('No alerts yet.')
   })
   test('a server that does not answer leaves it silent', async () => {
     const around = await mounting()

@@ -77,13 +77,19 @@ describe('the entries of a thread', () => {
   ] as const)('a reply that is %s can be called back: %s', async (state, possible) => {
     const reply = entry({
       direction: 'out',
-      outbox: { id: 7, state, attempts: 3, error: state === 'failed' ? 'refused: 403' : null },
+      action: {
+        id: 7,
+        state,
+        attempts: 3,
+        error: state === 'failed' ? 'refused: 403' : null,
+        uncertain: false,
+      },
     })
     const html = mount(ThreadEntries, {
       ...(await mounting()),
       props: { thread: thread({ entries: [entry(), reply] }), may: true },
     })
-    const buttons = html.find('[data-test="outbox"]').findAll('button')
+    const buttons = html.find('[data-test="action"]').findAll('button')
     expect(buttons.length > 0).toBe(possible)
     if (!possible) return
     await buttons[0]!.trigger('click')

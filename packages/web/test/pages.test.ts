@@ -1,7 +1,7 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { nextTick } from 'vue'
 import { describe, expect, test } from 'vitest'
-import { problemOf, type ImportPreview, type ProfileAnswer, type TideAnswer } from '@murrabel/contract'
+import { problemOf, type ImportState, type ProfileAnswer, type TideAnswer } from '@murrabel/contract'
 import LensLine from '../src/parts/LensLine.vue'
 import TideLine from '../src/parts/TideLine.vue'
 import UndoStrip from '../src/parts/UndoStrip.vue'
@@ -38,7 +38,7 @@ describe('the lens line', () => {
   test('says the sentence and the counts, and gives each phrase a door', async () => {
     const html = mount(LensLine, {
       ...(await mounting()),
-      props: { lens: bases.threads, count: { count: 1247, pastDue: 6 } },
+      props: { lens: bases.threads, count: { count: 1247, pastDue: 6, notSent: 0 } },
     })
     expect(html.find('[data-test="count"]').text()).toBe('1,247 threads, 6 past due')
     expect(html.findAll('[data-field]').map((b) => b.attributes('data-field'))).toEqual([
@@ -213,6 +213,7 @@ describe('the profiles', () => {
     historyDone: 5,
     historyTotal: 5,
     entries: 5,
+    apart: 0,
     collectedAt: '2026-11-24T09:00:00Z',
     error: null,
     capabilities: { reply: true, live: true, search: false },
@@ -295,90 +296,134 @@ describe('the profiles', () => {
 })
 
 describe('importing', () => {
-  const preview: ImportPreview = {
-    columns: [
-      { name: 'Stars', sample: ['5'] },
-      { name: 'Review', sample: ['Kind'] },
-    ],
-    rows: 2,
-    separator: ';',
-    mapping: {
-      text: 'Review',
-      rating: 'Stars',
-      at: null,
-      author: null,
-      title: null,
-      place: null,
-      outsideId: null,
-      url: null,
+  const state = (more: Partial<ImportState> = {}): ImportState => ({
+    id: 8,
+    kind: 'reviews',
+    name: 'old.csv',
+    state: 'draft',
+    reviews: {
+      columns: [
+        { name: 'Stars', sample: ['5'] },
+        { name: 'Review', sample: ['Kind'] },
+      ],
+      rows: 2,
+      separator: ';',
+      mapping: { text: 'Review', rating: 'Stars' },
+      dates: { ambiguous: 0, order: null, sample: [] },
+      swallowed: [],
     },
+    feed: null,
+    done: 0,
+    total: null,
+    added: 0,
+    known: 0,
+    refused: 0,
+    problems: [],
+    error: null,
+    at: '2026-11-24T09:00:00Z',
+    ...more,
+  })
+  const refused = {
+    refused: 1,
+    total: 1,
+    problems: [{ line: 3, field: 'rating', reason: 'a rating is a number from 1 to 5', value: '7' }],
   }
-  const choose = async (html: VueWrapper, bytes: BlobPart) => {
-    const input = html.find('input[type="file"]').element as HTMLInputElement
-    Object.defineProperty(input, 'files', { value: [new File([bytes], 'old.csv')], configurable: true })
-    await html.find('input[type="file"]').trigger('change')
-    await flushPromises()
-    await flushPromises()
-  }
-  test('reads old spreadsheets in Latin-1, shows the guess, and tells what was refused', async () => {
+  const open = async (answers: Parameters<typeof fakeServer>[0]) => {
     const { calls } = fakeServer({
-      'POST /api/imports/reviews/preview': preview,
-      'POST /api/imports/reviews': {
-        added: 1,
-        known: 0,
-        refused: 1,
-        problems: [{ line: 3, field: 'rating', reason: 'a rating is a number from 1 to 5', value: '7' }],
-      },
+      'GET /api/imports/8': state(),
+      'GET /api/imports': [],
       'GET /api/brand': brandAnswer(),
+      'DELETE /api/imports/8': undefined,
+      ...answers,
     })
     const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
     keep(html)
-    await choose(
-      html as unknown as VueWrapper,
-      new Uint8Array([...'Stars;Review\n5;caf'].map((c) => c.charCodeAt(0)).concat(0xe9)),
-    )
-    expect((calls[0]!.body as { csv: string }).csv).toContain('café')
+    await flushPromises()
+    const choose = async (bytes: BlobPart) => {
+      const input = html.find('input[type="file"]').element as HTMLInputElement
+      Object.defineProperty(input, 'files', { value: [new File([bytes], 'old.csv')], configurable: true })
+      await html.find('input[type="file"]').trigger('change')
+      await flushPromises()
+      await flushPromises()
+    }
+    return { html, calls, choose }
+  }
+  test('reads old spreadsheets in Latin-1, shows the guess, and takes nothing while rows stand in the way', async () => {
+    let started = 0
+    const { html, calls, choose } = await open({
+      'POST /api/imports/8/start': () => ({
+        body:
+          ++started === 1 ? state(refused) : state({ ...refused, state: 'done', added: 1, reviews: null }),
+      }),
+      'POST /api/imports': state(),
+    })
+    await choose(new Uint8Array([...'Stars;Review\n5;caf'].map((c) => c.charCodeAt(0)).concat(0xe9)))
+    const sent = calls.find(({ method, path }) => method === 'POST' && path.startsWith('/api/imports?'))!
+    expect(sent.path).toContain('kind=reviews&name=old.csv')
+    expect(sent.body).toContain('café')
     expect(html.text()).toContain('2 rows, divided by semicolons')
     await html.find('form').trigger('submit')
     await flushPromises()
-    expect(calls[1]!.body).toMatchObject({ name: 'old.csv', mapping: { text: 'Review', rating: 'Stars' } })
+    expect(calls.at(-1)!.body).toMatchObject({ mapping: { text: 'Review', rating: 'Stars' }, anyway: false })
+    expect(html.find('[data-test="sent-back"]').text()).toContain('1 row cannot be taken')
+    expect(html.findAll('td').map((d) => d.text())).toEqual(
+      expect.arrayContaining(['3', 'Rating (1 to 5)', 'a rating is a number from 1 to 5', '7']),
+    )
+    await html.findAll('.buttons button')[1]!.trigger('click')
+    await flushPromises()
+    expect(calls.filter(({ path }) => path.endsWith('/start')).at(-1)!.body).toMatchObject({ anyway: true })
     expect(html.find('[data-test="import-result"]').text()).toContain('1 added, 0 known already, 1 refused')
-    expect(html.findAll('[data-test="import-result"] td').map((d) => d.text())).toEqual([
-      '3',
-      'Rating (1 to 5)',
-      'a rating is a number from 1 to 5',
-      '7',
-    ])
+  })
+  test('dates that can be read in two ways are asked about before anything begins', async () => {
+    const reviews = {
+      ...state().reviews!,
+      mapping: { text: 'Review', at: 'Stars' },
+      dates: { ambiguous: 4, order: null, sample: ['03/04/2026'] },
+    }
+    const { html, calls, choose } = await open({
+      'POST /api/imports/8/start': state({ state: 'running', total: 2, done: 1 }),
+      'POST /api/imports': state({ reviews }),
+    })
+    await choose('x')
+    expect(html.find('[data-test="date-order"]').text()).toContain('03/04/2026')
+    const go = html.find('button[type="submit"]')
+    expect(go.attributes('disabled')).toBeDefined()
+    await html.findAll('[data-test="date-order"] input')[1]!.setValue(true)
+    expect(go.attributes('disabled')).toBeUndefined()
+    await html.find('form').trigger('submit')
+    await flushPromises()
+    expect(calls.find(({ path }) => path.endsWith('/start'))!.body).toMatchObject({ dateOrder: 'monthFirst' })
+    expect(html.find('[data-test="import-running"]').text()).toContain('1 of 2')
   })
   test('a file that is no table is refused, and another can be chosen', async () => {
-    fakeServer({
-      'POST /api/imports/reviews/preview': () => ({
+    const { html, choose } = await open({
+      'POST /api/imports': () => ({
         status: 422,
         body: problemOf('csvUnreadable', {
-          fields: [{ field: 'csv', code: 'x', message: 'There are no rows under the heading.' }],
+          fields: [{ field: 'document', code: 'x', message: 'There are no rows under the heading.' }],
         }),
       }),
     })
-    const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
-    keep(html)
-    await choose(html as unknown as VueWrapper, 'a,b')
+    await choose('a,b')
     expect(html.find('[role="alert"]').text()).toContain('There are no rows under the heading.')
     expect(html.find('form').exists()).toBe(false)
   })
   test('a feed file shows what it holds before it is brought in', async () => {
-    fakeServer({
-      'POST /api/imports/feed/preview': {
-        format: 'atom',
-        title: 'Orrin Gazette',
-        entries: 3,
-        undated: 1,
-        sample: [{ title: 'Fares to rise', at: '2026-11-24T09:00:00Z' }],
-      },
+    const { html, choose } = await open({
+      'POST /api/imports': state({
+        kind: 'feed',
+        reviews: null,
+        feed: {
+          format: 'atom',
+          title: 'Orrin Gazette',
+          entries: 3,
+          undated: 1,
+          sample: [{ title: 'Fares to rise', at: '2026-11-24T09:00:00Z' }],
+        },
+      }),
     })
-    const html = mount(ImportPage, await mounting({ path: '/set-up/import' }))
-    keep(html)
     await html.findAll('input[type="radio"]')[1]!.setValue(true)
-    await choose(html as unknown as VueWrapper, '<feed/>')
+    await choose('<feed/>')
     expect(html.text()).toContain('3 articles of “Orrin Gazette” (ATOM)')
     expect(html.text()).toContain('1 has no date')
     expect(html.text()).toContain('Fares to rise')

@@ -14,7 +14,7 @@ import { fr } from '../src/messages/fr.ts'
 import { useBrand } from '../src/stores/brand.ts'
 
 export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): BrandAnswer => ({
-  me: { id: 2, name: 'Tamsin Kerr', role, email: 'tamsin@skerrivane.example' },
+  me: { id: 2, name: 'Tamsin Kerr', role, email: 'tamsin@skerrivane.example', limited: false },
   brand: { id: 1, name: 'Skerrivane Ferries', zone: 'Europe/London' },
   places: [
     { id: 1, name: 'Port Ellery' },
@@ -43,6 +43,7 @@ export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): Bra
       historyDone: 10,
       historyTotal: 10,
       mentions: 3,
+      edition: 1,
     },
   ],
   groups: [],
@@ -103,6 +104,7 @@ export const row = (more: Partial<EntryRow> = {}): EntryRow => ({
   corrected: false,
   tags: [],
   kept: false,
+  notSent: false,
   ...more,
 })
 
@@ -122,7 +124,8 @@ export const entry = (more: Partial<ThreadEntry> = {}): ThreadEntry => ({
   contradicts: false,
   spans: [{ start: 23, end: 31, contribution: -3.2 }],
   url: 'http://127.0.0.1/items/1',
-  outbox: null,
+  undated: false,
+  action: null,
   ...more,
 })
 
@@ -178,6 +181,16 @@ export const thread = (more: Partial<ThreadAnswer> = {}): ThreadAnswer => ({
   ...more,
 })
 
+/** JSON as it was meant; a file as it is. */
+function bodyOf(body: unknown): unknown {
+  if (typeof body !== 'string') return undefined
+  try {
+    return JSON.parse(body) as unknown
+  } catch {
+    return body
+  }
+}
+
 /** Answers of the server, by method and the beginning of the path; each call is noted. */
 export function fakeServer(
   answers: Record<string, unknown | ((body: unknown) => { status?: number; body: unknown })>,
@@ -185,7 +198,7 @@ export function fakeServer(
   const calls: { method: string; path: string; body: unknown }[] = []
   globalThis.fetch = (async (path: string, init: RequestInit = {}) => {
     const method = init.method ?? 'GET'
-    const body = typeof init.body === 'string' ? (JSON.parse(init.body) as unknown) : undefined
+    const body = bodyOf(init.body)
     calls.push({ method, path, body })
     const name = Object.keys(answers).find((each) => `${method} ${path}`.startsWith(each))
     // A path that nobody thought of is not taken for one that answers nothing.

@@ -108,6 +108,7 @@ describe('the alerts', () => {
     open: true,
     toldAt: '2026-11-22T10:00:00Z',
     tellings: 3,
+    edition: 1,
     atom: 'http://127.0.0.1/a',
     json: 'http://127.0.0.1/j',
     lastFailure: null,

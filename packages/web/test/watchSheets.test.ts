@@ -43,34 +43,44 @@ describe('groups', () => {
     await selects.at(-1)!.vm.$emit('update:modelValue', 2)
     document.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }))
     await flushPromises()
-    expect(sent('PUT')[0]!.body).toEqual({ name: 'Rivals', kind: 'rivals', parentId: 2 })
+    expect(sent('PUT')[0]!.body).toEqual({ name: 'Rivals', kind: 'rivals', parentId: 2, edition: 1 })
     expect(html.emitted('changed')).toHaveLength(1)
   })
 })
 
 describe('the feeds of a watch', () => {
-  test('are made when the sheet opens; a failure can be tried again', async () => {
+  test('are shown as they are, renewed and switched off; a failure can be tried again', async () => {
     let first = true
+    const on = { atom: 'http://127.0.0.1/feeds/a.atom', json: 'http://127.0.0.1/feeds/a.json' }
     const { html, body, sent } = await open(
       FeedSheet,
       {
-        'POST /api/watches/4/feed': () => {
-          if (!first)
-            return { body: { atom: 'http://127.0.0.1/feeds/a.atom', json: 'http://127.0.0.1/feeds/a.json' } }
+        'GET /api/watches/4/feed': () => {
+          if (!first) return { body: { atom: null, json: null } }
           first = false
           return { status: 500, body: problemOf('broken') }
         },
+        'POST /api/watches/4/feed': on,
+        'DELETE /api/watches/4/feed': { atom: null, json: null },
       },
       { props: { modelValue: false, item: watchOf() } },
     )
-    expect(sent('POST')).toHaveLength(0)
     await html.setProps({ modelValue: true })
     await flushPromises()
     expect(body()).toContain('The server met a fault')
     await press('Try again')
     await flushPromises()
-    const links = [...document.querySelectorAll('[data-test="feeds"] a')].map((a) => a.getAttribute('href'))
-    expect(links).toEqual(['http://127.0.0.1/feeds/a.atom', 'http://127.0.0.1/feeds/a.json'])
+    expect(body()).toContain('Switched off')
+    // Nothing is made by looking.
+    expect(sent('POST')).toHaveLength(0)
+    await press('Switch on')
+    await flushPromises()
+    const links = () =>
+      [...document.querySelectorAll('[data-test="feeds"] a')].map((a) => a.getAttribute('href'))
+    expect(links()).toEqual([on.atom, on.json])
+    await press('Switch off')
+    await flushPromises()
+    expect(links()).toEqual([])
   })
 })
 

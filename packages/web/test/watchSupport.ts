@@ -20,6 +20,7 @@ export const groupOf = (id: number, more: Partial<WatchGroupAnswer> = {}): Watch
   parentId: null,
   name: `Group ${id}`,
   kind: 'other',
+  edition: 1,
   ...more,
 })
 

@@ -141,10 +141,27 @@ describe('the states of a thread', () => {
     ['open', { kind: 'setAside', until: 2000 }, 'aside'],
     ['aside', { kind: 'setAside', until: 2000 }, 'same'],
     ['open', { kind: 'setAside', until: 900 }, 'same'],
-    ['aside', { kind: 'wake' }, 'open'],
+    ['aside', { kind: 'wake' }, 'same'],
     ['done', { kind: 'wake' }, 'same'],
+    ['done', { kind: 'sendFailed' }, 'open'],
+    ['waiting', { kind: 'sendFailed' }, 'open'],
+    ['open', { kind: 'answeredOutside' }, 'waiting'],
+    ['done', { kind: 'answeredOutside' }, 'waiting'],
+    ['open', { kind: 'nothingOwed' }, 'done'],
+    ['done', { kind: 'undo', to: { state: 'aside', setAsideUntil: 3000 } }, 'aside'],
+    ['done', { kind: 'undo', to: { state: 'done', setAsideUntil: null } }, 'same'],
   ] as const)('%s, %j: %s', (from, event, expected) => {
     const result = transition(position(from), event, now)
     expect(result.changed ? result.next.state : 'same').toBe(expected)
+  })
+  test('what was set aside wakes when its time has come, and not before', () => {
+    expect(transition(position('aside'), { kind: 'wake' }, 1999)).toEqual({
+      changed: false,
+      reason: 'tooEarly',
+    })
+    expect(transition(position('aside'), { kind: 'wake' }, 2000)).toEqual({
+      changed: true,
+      next: { state: 'open', setAsideUntil: null },
+    })
   })
 })

@@ -10,7 +10,7 @@ import {
   tryAlert,
 } from '../services/alerts/alerts.ts'
 import { bell, bellSeen } from '../services/alerts/bell.ts'
-import { alertFeedAddresses, feedOf, watchFeed } from '../services/alerts/feeds.ts'
+import { alertFeedAddresses, feedOf, watchFeed, watchFeedState } from '../services/alerts/feeds.ts'
 import { handle } from './handle.ts'
 
 export function alertRoutes(app: Express, context: Context): void {
@@ -45,6 +45,7 @@ export function alertRoutes(app: Express, context: Context): void {
       return undefined
     },
   })
+  handle(app, routes.watchFeedState, { act: ({ reader, id }) => watchFeedState(context, reader, id()) })
   for (const [route, off, change] of [
     [routes.watchFeed, routes.watchFeedOff, watchFeed],
     [routes.alertFeed, routes.alertFeedOff, alertFeedAddresses],

@@ -39,8 +39,12 @@ export async function call<Body, Answer>(
   try {
     response = await fetch(addressOf(route, options), {
       method: route.method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      headers:
+        body === undefined
+          ? {}
+          : { 'content-type': typeof body === 'string' ? 'text/plain' : 'application/json' },
+      // A file goes as it is.
+      body: typeof body === 'string' ? body : body === undefined ? undefined : JSON.stringify(body),
       signal,
     })
   } catch (error) {

@@ -20,7 +20,12 @@ function tell(event: LiveEvent): void {
 function open(): void {
   if (source) return
   source = new EventSource(routes.live.path)
-  source.onmessage = ({ data }) => tell(JSON.parse(String(data)) as LiveEvent)
+  source.onmessage = ({ data }) => {
+    const event = JSON.parse(String(data)) as LiveEvent
+    // The server itself was without news for a while.
+    if (event.kind === 'afresh') missed.forEach(tell)
+    else tell(event)
+  }
   source.onopen = () => {
     if (lost) missed.forEach(tell)
     lost = false

@@ -182,7 +182,7 @@ export const en = {
       expired: 'The key of this profile has expired. An answer waits until it is renewed.',
     },
     renew: 'Renew it',
-    outbox: {
+    action: {
       waiting: 'waiting to be sent',
       sending: 'being sent',
       sent: 'sent',
@@ -192,6 +192,13 @@ export const en = {
     tries: 'tried {n} times',
     retry: 'Try again',
     callBack: 'Call back',
+    uncertain: 'The network never said whether it had taken it: it may be public.',
+    maybePublic:
+      'The network never said whether it took this reply, so it may be public already. Trying again is safe: it appears once. Call it back here all the same?',
+    callBackAnyway: 'Call back anyway',
+    leaveIt: 'Leave it',
+    notSent: 'reply not sent',
+    undated: 'undated, came in {t}',
     original: 'See it on {network}',
     who: 'Who it is',
     saidTimes: 'wrote once | wrote {n} times, first on {date}',
@@ -206,6 +213,8 @@ export const en = {
     untilMonday: 'Until Monday, 9:00',
     inHours: 'For 3 hours',
     part: {
+      notSent:
+        '{n} reply did not go out: first until somebody decides | {n} replies did not go out: first until somebody decides',
       pastDue: 'past due {t}',
       nearDue: 'due in {t}',
       negative: 'negative',
@@ -216,6 +225,16 @@ export const en = {
       waitingCustomer: 'wrote {n} times since our answer',
     },
     event: {
+      incoming: 'opened by a new entry',
+      nothingOwed: 'nothing owed',
+      answeredOutside: 'answered on the network',
+      sendFailed: 'opened again: the reply was not sent',
+      callBack: 'reply called back',
+      retry: 'reply tried again',
+      correctSentiment: 'sentiment corrected',
+      tag: 'tags changed',
+      keep: 'kept',
+      letGo: 'no longer kept',
       finish: 'finished',
       reopen: 'opened again',
       setAside: 'set aside',
@@ -296,6 +315,21 @@ export const en = {
     connected:
       '{n} profile connected. Its history is being fetched; you may leave this page. | {n} profiles connected. Their history is being fetched; you may leave this page.',
     noRight: 'Only owners and leads connect profiles.',
+    apart: {
+      count: '{n} could not be read | {n} could not be read',
+      title: 'What could not be read: {name}',
+      text: 'These are set apart so that everything else goes on. Nothing is lost: they are kept as they came.',
+      again: 'Try them again',
+      trying: 'Trying ...',
+      tried: '{read} read now, {apart} still set apart',
+      none: 'Everything has been read.',
+      open: 'Open the thread',
+      stage: {
+        read: 'Not readable',
+        store: 'Could not be stored',
+        analyse: 'Stored, but language and sentiment could not be read',
+      },
+    },
   },
   import: {
     title: 'Import',
@@ -318,9 +352,23 @@ export const en = {
     },
     go: 'Bring in {n} row | Bring in {n} rows',
     articles: '{n} article of “{title}” ({format}) | {n} articles of “{title}” ({format})',
-    undated: '{n} has no date; today is put in its place. | {n} have no date; today is put in its place.',
+    undated: '{n} has no date; it counts from today. | {n} have no date; they count from today.',
     goFeed: 'Bring in the articles',
-    working: 'Bringing in ...',
+    working: 'Starting ...',
+    reading: 'Reading the file ...',
+    checking: 'Checking the file ...',
+    progress: '{done} of {total}',
+    leave: 'You may leave this page; it goes on.',
+    earlier: 'Brought in lately',
+    state: { draft: 'not begun', running: 'running', failed: 'did not work' },
+    swallowed:
+      'A quotation mark that opens in line {line} is closed only in line {to}: the rows between were read as its text.',
+    dateOrder: 'How is a date such as {date} meant?',
+    order: { dayFirst: 'day/month/year', monthFirst: 'month/day/year' },
+    sentBack:
+      'Nothing was brought in: {n} row cannot be taken. Correct the file and choose it again, or take the others. | Nothing was brought in: {n} rows cannot be taken. Correct the file and choose it again, or take the others.',
+    anyway: 'Bring in the other {n} row | Bring in the other {n} rows',
+    more: 'and {n} more',
     result: '{added} added, {known} known already, {refused} refused',
     problems: 'Rows that were refused or changed',
     line: 'Line',
@@ -356,6 +404,9 @@ export const en = {
   problem: {
     offline: 'The server cannot be reached. What you typed is still here; it is tried again when you are.',
     again: 'Try again',
+    newVersion:
+      'A new version of Murrabel is installed. What you typed elsewhere is kept by the server; load this page afresh to go on.',
+    loadAfresh: 'Load afresh',
     notFoundTitle: 'There is nothing at this address',
     toInbox: 'Go to the inbox',
   },

@@ -188,7 +188,7 @@ export const fr: Messages = {
       expired: "La clé de ce profil a expiré. La réponse attend qu'elle soit renouvelée.",
     },
     renew: 'La renouveler',
-    outbox: {
+    action: {
       waiting: "en attente d'envoi",
       sending: "en cours d'envoi",
       sent: 'envoyée',
@@ -197,6 +197,13 @@ export const fr: Messages = {
     },
     tries: '{n} essais',
     retry: 'Réessayer',
+    uncertain: "Le réseau n'a jamais dit s'il l'avait prise : elle est peut-être publique.",
+    maybePublic:
+      "Le réseau n'a jamais dit s'il avait pris cette réponse : elle est peut-être déjà publique. Réessayer est sans risque, elle ne paraît qu'une fois. La rappeler ici quand même ?",
+    callBackAnyway: 'Rappeler quand même',
+    leaveIt: 'La laisser',
+    notSent: 'réponse non envoyée',
+    undated: 'sans date, reçu {t}',
     callBack: 'Rappeler',
     who: 'Qui est-ce',
     saidTimes: 'a écrit une fois | a écrit {n} fois, la première le {date}',
@@ -206,6 +213,8 @@ export const fr: Messages = {
     untilMonday: "Jusqu'à lundi, 9 h",
     inHours: 'Pendant 3 heures',
     part: {
+      notSent:
+        "{n} réponse n'est pas partie : en tête jusqu'à ce que quelqu'un décide | {n} réponses ne sont pas parties : en tête jusqu'à ce que quelqu'un décide",
       pastDue: 'en retard de {t}',
       nearDue: 'dû dans {t}',
       negative: 'négatif',
@@ -216,6 +225,16 @@ export const fr: Messages = {
       waitingCustomer: 'a écrit {n} fois depuis notre réponse',
     },
     event: {
+      incoming: 'rouvert par une nouvelle entrée',
+      nothingOwed: 'rien à répondre',
+      answeredOutside: 'répondu sur le réseau',
+      sendFailed: "rouvert : la réponse n'est pas partie",
+      callBack: 'réponse rappelée',
+      retry: 'réponse renvoyée',
+      correctSentiment: 'sentiment corrigé',
+      tag: 'étiquettes modifiées',
+      keep: 'gardé',
+      letGo: "n'est plus gardé",
       finish: 'terminé',
       reopen: 'rouvert',
       setAside: 'mis de côté',
@@ -324,6 +343,21 @@ export const fr: Messages = {
     connected:
       '{n} profil connecté. Son passé est en cours de lecture ; vous pouvez quitter cette page. | {n} profils connectés. Leur passé est en cours de lecture ; vous pouvez quitter cette page.',
     noRight: 'Seuls les propriétaires et les responsables connectent des profils.',
+    apart: {
+      count: "{n} n'a pu être lue | {n} n'ont pu être lues",
+      title: "Ce qui n'a pu être lu : {name}",
+      text: "Mis de côté pour que tout le reste continue. Rien n'est perdu : tout est gardé tel que reçu.",
+      again: 'Réessayer',
+      trying: 'Essai ...',
+      tried: '{read} lues maintenant, {apart} encore de côté',
+      none: 'Tout a été lu.',
+      open: 'Ouvrir le fil',
+      stage: {
+        read: 'Illisible',
+        store: "N'a pu être enregistrée",
+        analyse: "Enregistrée, mais la langue et le sentiment n'ont pu être lus",
+      },
+    },
   },
   import: {
     title: 'Import',
@@ -348,9 +382,23 @@ export const fr: Messages = {
     go: 'Faire entrer {n} ligne | Faire entrer {n} lignes',
     articles: '{n} article de « {title} » ({format}) | {n} articles de « {title} » ({format})',
     undated:
-      "{n} n'a pas de date ; celle du jour la remplace. | {n} n'ont pas de date ; celle du jour la remplace.",
+      "{n} n'a pas de date ; il compte à partir d'aujourd'hui. | {n} n'ont pas de date ; ils comptent à partir d'aujourd'hui.",
     goFeed: 'Faire entrer les articles',
-    working: 'En cours ...',
+    working: 'Démarrage ...',
+    reading: 'Lecture du fichier ...',
+    checking: 'Vérification du fichier ...',
+    progress: '{done} sur {total}',
+    leave: 'Vous pouvez quitter cette page ; le travail continue.',
+    earlier: 'Importés récemment',
+    state: { draft: 'pas commencé', running: 'en cours', failed: 'en échec' },
+    swallowed:
+      "Un guillemet ouvert à la ligne {line} n'est fermé qu'à la ligne {to} : les lignes entre les deux ont été lues comme son texte.",
+    dateOrder: 'Comment lire une date comme {date} ?',
+    order: { dayFirst: 'jour/mois/année', monthFirst: 'mois/jour/année' },
+    sentBack:
+      "Rien n'a été importé : {n} ligne ne peut être prise. Corrigez le fichier et choisissez-le de nouveau, ou prenez les autres. | Rien n'a été importé : {n} lignes ne peuvent être prises. Corrigez le fichier et choisissez-le de nouveau, ou prenez les autres.",
+    anyway: "Importer l'autre ligne | Importer les {n} autres lignes",
+    more: 'et {n} de plus',
     result: '{added} ajoutés, {known} déjà connus, {refused} refusés',
     problems: 'Lignes refusées ou modifiées',
     line: 'Ligne',
@@ -365,6 +413,8 @@ export const fr: Messages = {
     offline:
       'Le serveur est injoignable. Ce que vous avez écrit est encore ici ; un nouvel essai se fait quand vous le voulez.',
     again: 'Réessayer',
+    newVersion: 'Une nouvelle version de Murrabel est installée. Rechargez cette page pour continuer.',
+    loadAfresh: 'Recharger',
     notFoundTitle: "Il n'y a rien à cette adresse",
     toInbox: 'Aller à la boîte',
     ...problems,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { Bell } from '@lucide/vue'
 import { routes, type BellAnswer } from '@murrabel/contract'
@@ -19,8 +19,10 @@ async function load(): Promise<void> {
 onMounted(load)
 const refresh = gathered(() => void load(), 200)
 useLive(({ kind }) => {
-  if (kind === 'alerts') refresh()
+  if (kind === 'alerts' || kind === 'thread') refresh()
 })
+/** What one has not seen, and what stays until somebody decides. */
+const waiting = computed(() => (answer.value?.unseen ?? 0) + (answer.value?.notSent.length ?? 0))
 async function onOpen(open: boolean): Promise<void> {
   const newest = answer.value?.events[0]?.id
   if (!open || !newest || !answer.value?.unseen) return
@@ -34,14 +36,25 @@ async function onOpen(open: boolean): Promise<void> {
     <button
       type="button"
       class="bell"
-      :aria-label="t('alerts.bell.label', { n: answer?.unseen ?? 0 }, answer?.unseen ?? 0)"
+      :aria-label="t('alerts.bell.label', { n: waiting }, waiting)"
       data-test="bell"
     >
-      <Bell :size="18" /><sup v-if="answer?.unseen">{{ answer.unseen }}</sup>
+      <Bell :size="18" /><sup v-if="waiting">{{ waiting }}</sup>
     </button>
     <template #dropdown>
       <el-dropdown-menu class="told">
-        <el-dropdown-item v-if="!answer?.events.length" disabled>{{
+        <el-dropdown-item
+          v-for="lost in answer?.notSent.slice(0, 6) ?? []"
+          :key="`not-sent-${lost.id}`"
+          data-test="not-sent"
+          @click="router.push(`/inbox/${lost.threadId}?state=any&given=anybody&time=all`)"
+        >
+          <span class="event"
+            ><b class="lost">{{ t('alerts.bell.notSent', { profile: lost.profile }) }}</b> {{ lost.text }}
+            <time class="soft" :title="exact(lost.at)">{{ when(lost.at) }}</time></span
+          >
+        </el-dropdown-item>
+        <el-dropdown-item v-if="!answer?.events.length && !answer?.notSent.length" disabled>{{
           t('alerts.bell.none')
         }}</el-dropdown-item>
         <el-dropdown-item
@@ -90,6 +103,9 @@ sup {
 .event {
   white-space: normal;
   line-height: 18px;
+}
+.lost {
+  color: var(--flare-text);
 }
 .event time {
   display: block;

@@ -1,14 +1,16 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { routes, type BrandAnswer, type SignIn, type TagAnswer } from '@murrabel/contract'
+import {
+  mayDo,
+  routeAccess,
+  routes,
+  type BrandAnswer,
+  type Right,
+  type RouteName,
+  type SignIn,
+  type TagAnswer,
+} from '@murrabel/contract'
 import { call, CallProblem } from '../api/call.ts'
-
-const writes = {
-  answer: ['owner', 'lead', 'specialist', 'placeManager'],
-  watch: ['owner', 'lead', 'specialist'],
-  setUp: ['owner', 'lead'],
-  import: ['owner', 'lead', 'specialist'],
-}
 
 /** The brand one works on, and who one is: shared by all sections. */
 export const useBrand = defineStore('brand', () => {
@@ -40,8 +42,12 @@ export const useBrand = defineStore('brand', () => {
   function takeTags(tags: TagAnswer[]): void {
     if (answer.value) answer.value = { ...answer.value, tags }
   }
-  function may(right: keyof typeof writes): boolean {
-    return answer.value !== null && writes[right].includes(answer.value.me.role)
+  /** Whether one may do this to what one sees; the server asks the same table. */
+  const may = (right: Right): boolean => answer.value !== null && mayDo(answer.value.me, right)
+  /** Whether one may call a route of the contract. */
+  function mayCall(name: RouteName): boolean {
+    const { right, scope } = routeAccess[name]
+    return answer.value !== null && mayDo(answer.value.me, right, scope)
   }
   const places = computed(() => answer.value?.places ?? [])
   const colleagues = computed(() => answer.value?.colleagues ?? [])
@@ -64,6 +70,7 @@ export const useBrand = defineStore('brand', () => {
     reloadWatches,
     takeTags,
     may,
+    mayCall,
     places,
     colleagues,
     watches,

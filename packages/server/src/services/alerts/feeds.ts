@@ -14,6 +14,20 @@ import { feedAddresses } from './feedAddresses.ts'
 
 const shown = 50
 
+/** The secret addresses of a watch's feeds, as they are. */
+export async function watchFeedState(
+  { db, config }: Pick<Context, 'db' | 'config'>,
+  reader: Reader,
+  watchId: number,
+): Promise<FeedAddresses> {
+  const row = await db.one<{ token: string | null }>(
+    'SELECT feed_token AS token FROM watches WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL',
+    [watchId, reader.brandId],
+  )
+  if (!row) throw new Refusal('notFound')
+  return feedAddresses(config, row.token)
+}
+
 /** Makes the secret addresses of a watch's feeds, new ones each time, or switches them off: the old are valid no more. */
 export async function watchFeed(
   { db, config }: Pick<Context, 'db' | 'config'>,

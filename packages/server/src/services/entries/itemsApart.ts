@@ -50,7 +50,12 @@ export async function tryApartAgain(
 ): Promise<TriedAgain> {
   const { db, live, due } = context
   const profile = await readersProfile(context, reader, profileId)
-  const items = await db.rows<{ id: number; stage: ItemApart['stage']; entryId: number | null; raw: unknown }>(
+  const items = await db.rows<{
+    id: number
+    stage: ItemApart['stage']
+    entryId: number | null
+    raw: unknown
+  }>(
     'SELECT id, stage, entry_id AS "entryId", raw FROM items_apart WHERE profile_id = $1 ORDER BY id LIMIT 5000',
     [profileId],
   )

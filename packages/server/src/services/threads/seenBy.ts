@@ -4,7 +4,11 @@ import type { Context } from '../../context.ts'
 import { visibleThreads } from '../../store/queries/visibleThreads.ts'
 
 /** The event with what the reader may know of it; null when that is nothing. */
-export async function seenBy({ db }: Pick<Context, 'db'>, reader: Reader, event: LiveEvent): Promise<LiveEvent | null> {
+export async function seenBy(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  event: LiveEvent,
+): Promise<LiveEvent | null> {
   if (!('threads' in event) || !event.threads.length || !isLimited(reader)) return event
   const threads = await visibleThreads(db, reader, event.threads)
   if (!threads.length) return null

@@ -9,6 +9,22 @@ export const problems: Record<ErrorCode, string> = {
     "Vous n'êtes pas connecté, ou votre session est finie. Connectez-vous de nouveau ; ce que vous avez écrit est encore ici.",
   notAllowed:
     "Votre rôle ne le permet pas. Rien n'a changé ; demandez à un propriétaire ou à un responsable.",
+  limitedAccess:
+    "Votre accès se limite à certains lieux ou profils, et ceci concerne toute la marque. Rien n'a changé ; demandez à quelqu'un qui la voit entière.",
+  beingSent: 'Cette réponse part en ce moment même. Attendez un instant et regardez de nouveau.',
+  maybeSent:
+    "Le réseau n'a jamais dit s'il avait pris cette réponse : elle est peut-être publique. Réessayer est sans risque, elle ne paraît qu'une fois.",
+  calledBack: "Cette réponse a déjà été rappelée. Rien n'a changé ; écrivez-la de nouveau pour l'envoyer.",
+  keyUsed:
+    "Une réponse est déjà partie de cette fenêtre avec un autre texte ou dans un autre fil. Rien n'est parti maintenant ; votre texte est gardé. Envoyez-la de nouveau.",
+  changedMeanwhile:
+    "Quelqu'un a modifié ceci pendant que vous l'aviez ouvert. Rien n'a été enregistré ; votre version est encore ici. Rechargez pour voir la sienne.",
+  tooMuch:
+    "Cela a pris plus longtemps qu'on ne peut attendre. Rien n'a changé ; choisissez un temps plus court ou une vue plus étroite.",
+  databaseAway:
+    "La base de données ne répond pas en ce moment. Rien n'est perdu ; cette page réessaie d'elle-même.",
+  profileDisconnected: "Ce profil est déconnecté. Rien n'a changé ; reconnectez-le sous Réglages, Profils.",
+  importRunning: "Ce fichier est déjà en cours d'import. Attendez que ce soit fini.",
   foreignOrigin: "La demande venait d'un autre site et a été refusée. Rien n'a changé.",
   notFound: "Ceci n'est pas ici, ou ne vous est pas ouvert. Cela a peut-être été supprimé.",
   tooMany: "Trop d'essais en peu de temps. Attendez une minute et réessayez.",
@@ -78,6 +94,8 @@ export const fieldProblems = {
   twice: 'le même mot y est deux fois ; gardez-en un',
   tooLong: 'trop long pour ce canal',
   taken: 'ce nom est déjà pris',
+  cannotSee: 'ce collègue ne peut pas voir ce fil',
+  tooMany: 'trop : retirez-en',
   insideItself: 'un groupe ne peut être dans lui-même',
   pastTime: "l'heure est passée ; choisissez-en une plus tardive",
   noMail: "aucun serveur d'envoi n'est réglé : les e-mails ne peuvent partir",

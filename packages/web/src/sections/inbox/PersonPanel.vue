@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { UrgencyPart } from '@murrabel/core/inbox'
 import type { ThreadAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -12,6 +13,8 @@ function partText({ name, amount }: UrgencyPart): string {
   const isTime = name === 'pastDue' || name === 'nearDue'
   return t(`inbox.part.${name}`, isTime ? { t: span(amount) } : { n: number(amount) }, isTime ? 1 : amount)
 }
+/** What did not go out stands before everything that points could weigh. */
+const notSent = computed(() => thread.urgency?.parts.some(({ name }) => name === 'notSent') ?? false)
 const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
   [t(`inbox.event.${kind}`), by, when(at)].filter(Boolean).join(', ')
 </script>
@@ -51,10 +54,12 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
       <dl>
         <template v-for="part in thread.urgency.parts" :key="part.name">
           <dt>{{ partText(part) }}</dt>
-          <dd>{{ part.points }}</dd>
+          <dd>{{ part.name === 'notSent' ? '' : part.points }}</dd>
         </template>
-        <dt class="sum">&nbsp;</dt>
-        <dd class="sum">{{ thread.urgency.points }}</dd>
+        <template v-if="!notSent">
+          <dt class="sum">&nbsp;</dt>
+          <dd class="sum">{{ thread.urgency.points }}</dd>
+        </template>
       </dl>
     </section>
     <section v-if="thread.watches.length">

@@ -7,6 +7,7 @@ import { useTexts } from '../../composables/useTexts.ts'
 import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import { useBrand } from '../../stores/brand.ts'
+import { webAddress } from '../../parts/webAddress.ts'
 import JudgeLine from './JudgeLine.vue'
 
 const brand = useBrand()
@@ -40,7 +41,9 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
       <header>
         <b>{{ entry.direction === 'out' ? entry.author || t('inbox.us') : entry.author }}</b>
         <RatingSteps v-if="entry.rating !== null" :rating="entry.rating" />
-        <time class="soft" :datetime="entry.at" :title="exact(entry.at)">{{ when(entry.at) }}</time>
+        <time class="soft" :datetime="entry.at" :title="exact(entry.at)">{{
+          entry.undated ? t('inbox.undated', { t: when(entry.at) }) : when(entry.at)
+        }}</time>
       </header>
       <h3 v-if="entry.title" class="words title">
         <EntryText :text="entry.title" :hits="entry.id === lead ? spansOfTitle(entry.title, hits) : []" />
@@ -60,14 +63,17 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
         :may="may"
         @judge="(label) => emit('judge', entry, label)"
       />
-      <p v-if="entry.outbox" class="outbox" :class="entry.outbox.state" data-test="outbox">
-        {{ t(`inbox.outbox.${entry.outbox.state}`)
-        }}<template v-if="entry.outbox.attempts > 1"
-          >, {{ t('inbox.tries', { n: entry.outbox.attempts }) }}</template
+      <p v-if="entry.action" class="action" :class="entry.action.state" data-test="action">
+        {{ t(`inbox.action.${entry.action.state}`)
+        }}<template v-if="entry.action.attempts > 1"
+          >, {{ t('inbox.tries', { n: entry.action.attempts }) }}</template
         >
-        <template v-if="entry.outbox.error">: {{ entry.outbox.error }}</template>
-        <template v-if="may && (entry.outbox.state === 'failed' || entry.outbox.state === 'waiting')">
-          <button type="button" class="plain" @click="emit('retry', entry.outbox.id)">
+        <template v-if="entry.action.error && entry.action.state !== 'sent'"
+          >: {{ entry.action.error }}</template
+        >
+        <span v-if="entry.action.uncertain" class="uncertain">{{ t('inbox.uncertain') }}</span>
+        <template v-if="may && (entry.action.state === 'failed' || entry.action.state === 'waiting')">
+          <button type="button" class="plain" @click="emit('retry', entry.action.id)">
             {{ t('inbox.retry') }}
           </button>
           <button type="button" class="plain" @click="emit('callBack', entry)">
@@ -75,9 +81,14 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
           </button>
         </template>
       </p>
-      <a v-if="entry.url" class="original" :href="entry.url" target="_blank" rel="noopener noreferrer">{{
-        t('inbox.original', { network: networkName(thread) })
-      }}</a>
+      <a
+        v-if="entry.url"
+        class="original"
+        :href="webAddress(entry.url)"
+        target="_blank"
+        rel="noopener noreferrer"
+        >{{ t('inbox.original', { network: networkName(thread) }) }}</a
+      >
     </article>
   </div>
 </template>
@@ -100,21 +111,11 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
   max-width: 640px;
   padding: 14px 0;
 }
-.entry + .post {
-  max-width: 640px;
-  margin-top: 10px;
-  padding: 8px 12px;
-  background: var(--paper);
-  border-left: 3px solid var(--line);
-  font-size: 14px;
-  color: var(--ink-soft);
-}
-.post b {
-  font-weight: 600;
-  margin-right: 4px;
-}
-.entry {
+.entry + .entry {
   border-top: 1px solid var(--line);
+}
+.uncertain {
+  flex-basis: 100%;
 }
 header {
   display: flex;
@@ -155,7 +156,7 @@ time {
   white-space: pre-line;
   overflow-wrap: anywhere;
 }
-.outbox {
+.action {
   font-size: 13px;
   color: var(--ink-soft);
   display: flex;

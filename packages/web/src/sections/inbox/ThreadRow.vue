@@ -12,7 +12,11 @@ const { t, due, exact, when } = useTexts()
 const brand = useBrand()
 
 const owed = computed(() =>
-  row.state === 'open' ? due(row.dueAt) : { text: t(`state.${row.state}`), past: false },
+  row.notSent
+    ? { text: t('inbox.notSent'), past: true }
+    : row.state === 'open'
+      ? due(row.dueAt)
+      : { text: t(`state.${row.state}`), past: false },
 )
 const where = computed(() =>
   [

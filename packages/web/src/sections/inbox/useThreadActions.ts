@@ -1,5 +1,6 @@
 import { computed, type Ref, type ShallowRef } from 'vue'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
+import { ElMessageBox } from 'element-plus'
 import type { Lens } from '@murrabel/core/lens'
 import {
   routes,
@@ -25,6 +26,9 @@ export interface ThreadDesk {
   /** Gives a text that was called back to the writer. */
   putBack(text: string): void
 }
+
+/** Nothing was called back, as somebody wished. */
+class Kept extends Error {}
 
 /** What can be done to the open thread, each with its way back, and where one lands afterwards. */
 export function useThreadActions({
@@ -137,19 +141,35 @@ export function useThreadActions({
     }
   }
   async function retry(id: number): Promise<void> {
-    await call(routes.retrySending, { params: { id } }).catch(told)
+    await call(routes.retryAction, { params: { id } }).catch(told)
     await loadThread()
   }
   async function callBack(entry: ThreadEntry): Promise<void> {
-    if (!entry.outbox) return
+    if (!entry.action) return
+    const { id } = entry.action
+    const cancel = (anyway: boolean) => call(routes.cancelAction, { params: { id }, body: { anyway } })
     try {
-      await call(routes.cancelSending, { params: { id: entry.outbox.id } })
+      await cancel(false).catch(async (error: unknown) => {
+        // It may be public already: a person decides, knowing that.
+        if (!(error instanceof CallProblem) || error.problem.code !== 'maybeSent') throw error
+        if (!(await mayBePublic())) return Promise.reject(new Kept())
+        return cancel(true)
+      })
       putBack(entry.text)
       await loadThread()
     } catch (error) {
-      told(error)
+      if (!(error instanceof Kept)) told(error)
     }
   }
+
+  const mayBePublic = (): Promise<boolean> =>
+    ElMessageBox.confirm(t('inbox.maybePublic'), {
+      confirmButtonText: t('inbox.callBackAnyway'),
+      cancelButtonText: t('inbox.leaveIt'),
+    }).then(
+      () => true,
+      () => false,
+    )
 
   return { mayAnswer, index, open, event, give, onSent, judge, retry, callBack }
 }

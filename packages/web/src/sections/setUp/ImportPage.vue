@@ -1,41 +1,24 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import {
-  routes,
-  type FeedPreview,
-  type ImportAnswer,
-  type ImportPreview,
-  type ImportReviewsDraft,
-} from '@murrabel/contract'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { routes, type ImportState, type StartImportDraft } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
+import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
+import ImportDraft from './ImportDraft.vue'
+import ImportResult from './ImportResult.vue'
 import SetUpFrame from './SetUpFrame.vue'
 
-const { t, number, when } = useTexts()
+/** Bringing in a file: chosen, looked at, then taken in in the background; one may leave meanwhile. */
+const { t, number } = useTexts()
 const brand = useBrand()
-const fieldNames = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url'] as const
-type Mapping = ImportReviewsDraft['mapping']
-
-const kind = ref<'reviews' | 'feed'>('reviews')
-const file = ref<{ name: string; text: string } | null>(null)
-const preview = ref<ImportPreview | null>(null)
-const feed = ref<FeedPreview | null>(null)
-const mapping = ref<Mapping>({
-  text: null,
-  rating: null,
-  at: null,
-  author: null,
-  title: null,
-  place: null,
-  outsideId: null,
-  url: null,
-})
+const kind = ref<ImportState['kind']>('reviews')
+const state = ref<ImportState | null>(null)
+const earlier = ref<ImportState[]>([])
 const busy = ref(false)
 const problem = ref<CallProblem | null>(null)
-const result = ref<ImportAnswer | null>(null)
-const may = computed(() => brand.may('import'))
+const may = computed(() => brand.mayCall('importDocument'))
 
 /** Text in UTF-8, or in Latin-1 where it is not valid UTF-8, as older spreadsheets write it. */
 async function readText(blob: File): Promise<string> {
@@ -63,42 +46,44 @@ async function choose(event: Event): Promise<void> {
   const chosen = input.files?.[0]
   input.value = ''
   if (!chosen) return
-  result.value = null
-  preview.value = null
-  feed.value = null
-  file.value = { name: chosen.name, text: await readText(chosen) }
+  await restart()
   await guard(async () => {
-    if (kind.value === 'feed') {
-      feed.value = await call(routes.previewFeed, { body: { document: file.value!.text } })
-      return
-    }
-    preview.value = await call(routes.previewReviews, { body: { csv: file.value!.text } })
-    mapping.value = { ...mapping.value, ...(preview.value.mapping as Mapping) }
+    const query: [string, string][] = [
+      ['kind', kind.value],
+      ['name', chosen.name.slice(0, 80)],
+    ]
+    state.value = await call(routes.importDocument, { query, body: await readText(chosen) })
   })
 }
-const bringIn = () =>
+const start = (draft: StartImportDraft) =>
   guard(async () => {
-    const { name, text } = file.value!
-    result.value =
-      kind.value === 'reviews'
-        ? await call(routes.importReviews, { body: { name, csv: text, mapping: mapping.value } })
-        : await call(routes.importFeed, { body: { name, document: text } })
-    await brand.load()
+    state.value = await call(routes.startImport, { params: { id: state.value!.id }, body: draft })
   })
-function restart(): void {
-  file.value = null
-  preview.value = null
-  feed.value = null
-  result.value = null
-  problem.value = null
+async function look(): Promise<void> {
+  if (!may.value) return
+  earlier.value = await call(routes.imports).catch(() => earlier.value)
+  // A file that was on its way when the page was left is still on its way.
+  const id = state.value?.id ?? earlier.value.find((each) => each.state === 'running')?.id
+  if (id === undefined || state.value?.state === 'draft') return
+  const was = state.value?.state
+  state.value = await call(routes.importState, { params: { id } }).catch(() => state.value)
+  if (was === 'running' && state.value?.state === 'done') await brand.load()
 }
-const link = computed(() =>
-  kind.value === 'reviews'
-    ? {
-        path: '/inbox',
-        query: { state: 'any', given: 'anybody', channel: 'import', time: 'all', order: 'newest' },
-      }
-    : { path: '/watch', query: { channel: 'news', time: 'all' } },
+async function restart(): Promise<void> {
+  const draft = state.value?.state === 'draft' ? state.value.id : null
+  state.value = null
+  problem.value = null
+  if (draft !== null) await call(routes.dropImport, { params: { id: draft } }).catch(() => {})
+}
+onMounted(look)
+const refresh = gathered(() => void look(), 200)
+useLive(({ kind: told }) => {
+  if (told === 'profiles') refresh()
+})
+// A draft nobody goes on with is thrown away.
+onUnmounted(() => void restart())
+const share = computed(() =>
+  state.value?.total ? Math.min(100, (100 * state.value.done) / state.value.total) : 0,
 )
 </script>
 
@@ -119,115 +104,47 @@ const link = computed(() =>
           data-test="file"
           @change="choose"
       /></label>
-      <span v-if="file" class="soft">{{ file.name }}</span>
-      <ProblemNote v-if="problem" :problem="problem" @again="bringIn" />
-      <form v-if="file && (preview || feed) && !result" class="mapping" @submit.prevent="bringIn">
-        <template v-if="preview">
-          <p>
-            {{
-              t(
-                'import.rows',
-                { n: number(preview.rows), s: t(`import.separator.${preview.separator}`) },
-                preview.rows,
-              )
-            }}
-          </p>
-          <h4>{{ t('import.mapping') }}</h4>
-          <div class="fields">
-            <label v-for="name in fieldNames" :key="name" :data-field="name">
-              <span>{{ t(`import.field.${name}`) }}</span>
-              <el-select
-                v-model="mapping[name]"
-                clearable
-                :placeholder="t('import.skip')"
-                :value-on-clear="null"
-              >
-                <el-option
-                  v-for="column in preview.columns"
-                  :key="column.name"
-                  :value="column.name"
-                  :label="column.name"
-                />
-              </el-select>
-            </label>
-          </div>
-          <div class="sample">
-            <table>
-              <thead>
-                <tr>
-                  <th v-for="column in preview.columns" :key="column.name">{{ column.name }}</th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="i in 3" :key="i">
-                  <td v-for="column in preview.columns" :key="column.name" class="words">
-                    {{ column.sample[i - 1] }}
-                  </td>
-                </tr>
-              </tbody>
-            </table>
-          </div>
-        </template>
-        <template v-if="feed">
-          <p>
-            {{
-              t(
-                'import.articles',
-                { n: number(feed.entries), title: feed.title, format: feed.format.toUpperCase() },
-                feed.entries,
-              )
-            }}
-          </p>
-          <p v-if="feed.undated" class="soft">{{ t('import.undated', { n: feed.undated }, feed.undated) }}</p>
-          <ul class="sample">
-            <li v-for="(article, i) in feed.sample" :key="i">
-              <span class="words">{{ article.title }}</span>
-              <span v-if="article.at" class="soft">{{ when(article.at) }}</span>
-            </li>
-          </ul>
-        </template>
-        <button type="submit" class="button primary" :disabled="busy">
+      <span v-if="state" class="soft">{{ state.name }}</span>
+      <span v-else-if="busy" class="soft">{{ t('import.reading') }}</span>
+      <ProblemNote v-if="problem" :problem="problem" />
+      <ImportDraft
+        v-if="state?.state === 'draft'"
+        :key="state.id"
+        :state="state"
+        :busy="busy"
+        @start="start"
+      />
+      <section
+        v-else-if="state?.state === 'running'"
+        class="running"
+        role="status"
+        data-test="import-running"
+      >
+        <p>
           {{
-            busy
-              ? t('import.working')
-              : preview
-                ? t('import.go', { n: number(preview.rows) }, preview.rows)
-                : t('import.goFeed')
+            state.total === null
+              ? t('import.checking')
+              : t('import.progress', { done: number(state.done), total: number(state.total) })
           }}
-        </button>
-      </form>
-      <section v-if="result" class="result" data-test="import-result">
-        <p role="status">
-          <b>{{
-            t('import.result', {
-              added: number(result.added),
-              known: number(result.known),
-              refused: number(result.refused),
-            })
-          }}</b>
-          <RouterLink v-if="result.added" :to="link">{{ t('import.see') }}</RouterLink>
         </p>
-        <template v-if="result.problems.length">
-          <h4>{{ t('import.problems') }}</h4>
-          <table>
-            <thead>
-              <tr>
-                <th>{{ t('import.line') }}</th>
-                <th>{{ t('import.what') }}</th>
-                <th>{{ t('import.reason') }}</th>
-                <th>{{ t('import.value') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="row in result.problems" :key="row.line + row.field">
-                <td>{{ row.line }}</td>
-                <td>{{ row.field ? t(`import.field.${row.field}`) : '' }}</td>
-                <td>{{ row.reason }}</td>
-                <td class="words">{{ row.value }}</td>
-              </tr>
-            </tbody>
-          </table>
-        </template>
+        <el-progress :percentage="share" :show-text="false" :stroke-width="4" />
+        <p class="soft">{{ t('import.leave') }}</p>
+      </section>
+      <ImportResult v-else-if="state" :state="state" data-test="import-result" />
+      <section v-if="earlier.length" class="earlier">
+        <h4>{{ t('import.earlier') }}</h4>
+        <p v-for="each in earlier" :key="each.id">
+          {{ each.name }}
+          <span class="soft">{{
+            each.state === 'done'
+              ? t('import.result', {
+                  added: number(each.added),
+                  known: number(each.known),
+                  refused: number(each.refused),
+                })
+              : t(`import.state.${each.state}`)
+          }}</span>
+        </p>
       </section>
     </template>
   </SetUpFrame>
@@ -247,43 +164,14 @@ const link = computed(() =>
 .file:focus-within {
   outline: 2px solid var(--deep);
 }
-.mapping {
+.running {
   margin-top: 18px;
+  max-width: 480px;
+}
+.earlier {
+  margin-top: 28px;
 }
 h4 {
   margin: 14px 0 6px;
-}
-.fields {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 10px 16px;
-  max-width: 900px;
-}
-.fields span {
-  display: block;
-  font-size: 13px;
-}
-.sample {
-  overflow-x: auto;
-  margin: 16px 0;
-}
-table {
-  border-collapse: collapse;
-  font-size: 14px;
-}
-th {
-  text-align: left;
-  font-size: 12px;
-  color: var(--ink-soft);
-  padding: 2px 16px 2px 0;
-}
-td {
-  border-top: 1px solid var(--line);
-  padding: 5px 16px 5px 0;
-  vertical-align: top;
-  max-width: 340px;
-}
-.result {
-  margin-top: 18px;
 }
 </style>

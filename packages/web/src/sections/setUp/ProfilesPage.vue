@@ -16,6 +16,7 @@ import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
+import ApartSheet from './ApartSheet.vue'
 import SetUpFrame from './SetUpFrame.vue'
 
 const { t, number, when, exact } = useTexts()
@@ -28,7 +29,8 @@ const problem = ref<CallProblem | null>(null)
 const feedProblem = ref<CallProblem | null>(null)
 const address = ref('')
 const busy = ref('')
-const may = computed(() => brand.may('setUp'))
+const may = computed(() => brand.mayCall('disconnect'))
+const mayConnect = computed(() => brand.mayCall('connect'))
 
 const connected = computed(() =>
   typeof route.query.connected === 'string' ? route.query.connected.split(',').length : 0,
@@ -131,6 +133,12 @@ const again = (profile: ProfileAnswer) =>
     : profile.capabilities.search
       ? searchOn(profile.network)
       : connect(profile.network)
+const apartShown = ref(false)
+const apartOf = ref<ProfileAnswer | null>(null)
+function seeApart(profile: ProfileAnswer): void {
+  apartOf.value = profile
+  apartShown.value = true
+}
 const share = (profile: ProfileAnswer) =>
   profile.historyTotal ? Math.min(100, (100 * profile.historyDone) / profile.historyTotal) : 0
 </script>
@@ -142,7 +150,7 @@ const share = (profile: ProfileAnswer) =>
     </p>
     <p v-if="refused" class="told wrong" role="alert">{{ refused }}</p>
     <ProblemNote v-if="problem" :problem="problem" @again="load" />
-    <div v-if="may" class="connect">
+    <div v-if="mayConnect" class="connect">
       <button
         v-for="network in networks"
         :key="network.network"
@@ -205,7 +213,18 @@ const share = (profile: ProfileAnswer) =>
             >
           </td>
           <td>{{ brand.placeName(profile.placeId) }}</td>
-          <td class="figure">{{ number(profile.entries) }}</td>
+          <td class="figure">
+            {{ number(profile.entries) }}
+            <button
+              v-if="profile.apart"
+              type="button"
+              class="plain apart"
+              data-test="apart"
+              @click="seeApart(profile)"
+            >
+              {{ t('profiles.apart.count', { n: number(profile.apart) }, profile.apart) }}
+            </button>
+          </td>
           <td>
             <span
               :class="{ wrong: profile.status === 'expired' || profile.status === 'failing' }"
@@ -262,6 +281,7 @@ const share = (profile: ProfileAnswer) =>
         </tr>
       </tbody>
     </table>
+    <ApartSheet v-model="apartShown" :profile="apartOf" @tried="load" />
   </SetUpFrame>
 </template>
 
@@ -318,6 +338,12 @@ small {
 .figure {
   text-align: right;
   padding-right: 32px;
+}
+.apart {
+  display: block;
+  margin-left: auto;
+  font-size: 12px;
+  color: var(--flare-text);
 }
 .actions {
   text-align: right;

@@ -148,7 +148,11 @@ const save = () =>
       webhook: ways.value.webhook.trim() || null,
       active: draft.active,
     } as AlertDraft
-    if (editing) await call(routes.updateAlert, { params: { id: editing.id }, body })
+    if (editing)
+      await call(routes.updateAlert, {
+        params: { id: editing.id },
+        body: { ...body, edition: editing.edition },
+      })
     else await call(routes.createAlert, { body })
     shown.value = false
     emit('saved')
@@ -258,7 +262,7 @@ const marks = computed(() => {
           {{ busy === 'try' ? t('alerts.form.trying') : t('alerts.form.try') }}
         </button>
         <button
-          v-if="brand.may('watch')"
+          v-if="brand.mayCall('createAlert')"
           type="submit"
           class="button"
           :class="{ primary: trial && !stale }"

@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
-import type { AlertAnswer } from '@murrabel/contract'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { routes, type AlertAnswer, type FeedAddresses as Addresses } from '@murrabel/contract'
+import { call, CallProblem } from '../../api/call.ts'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import TermList from '../../parts/TermList.vue'
+import { useUndo } from '../../stores/undo.ts'
+import FeedAddresses from './FeedAddresses.vue'
 
 export interface AlertWays {
   inApp: boolean
@@ -21,6 +25,23 @@ const emails = computed({
 })
 function change(part: Partial<AlertWays>): void {
   ways.value = { ...ways.value, ...part }
+}
+/** Addresses are changed at once, apart from what is saved with the alert. */
+const feeds = ref<Addresses | null>(null)
+const undo = useUndo()
+const { line } = useProblemTexts()
+watch(
+  () => alert?.id,
+  () => (feeds.value = null),
+)
+async function askFeeds(route: typeof routes.alertFeed | typeof routes.alertFeedOff): Promise<void> {
+  if (!alert) return
+  try {
+    feeds.value = await call<undefined, Addresses>(route, { params: { id: alert.id } })
+  } catch (error) {
+    if (!(error instanceof CallProblem)) throw error
+    undo.tell({ text: line(error), problem: true })
+  }
 }
 defineExpose({ add: () => list.value?.add() })
 </script>
@@ -53,12 +74,11 @@ defineExpose({ add: () => list.value?.add() })
   </p>
   <template v-if="alert">
     <h4>{{ t('alerts.form.feeds') }}</h4>
-    <p class="soft secret">
-      <a :href="alert.atom">{{ alert.atom }}</a>
-    </p>
-    <p class="soft secret">
-      <a :href="alert.json">{{ alert.json }}</a>
-    </p>
+    <FeedAddresses
+      :addresses="feeds ?? { atom: alert.atom, json: alert.json }"
+      @renew="askFeeds(routes.alertFeed)"
+      @off="askFeeds(routes.alertFeedOff)"
+    />
   </template>
 </template>
 

@@ -75,7 +75,12 @@ const remove = (alert: AlertAnswer) =>
 <template>
   <WatchFrame :title="t('alerts.title')" :intro="t('alerts.intro')">
     <template #head>
-      <button v-if="brand.may('watch')" type="button" class="button primary new" @click="edit(null)">
+      <button
+        v-if="brand.mayCall('createAlert')"
+        type="button"
+        class="button primary new"
+        @click="edit(null)"
+      >
         {{ t('alerts.new') }}
       </button>
     </template>
@@ -112,7 +117,7 @@ const remove = (alert: AlertAnswer) =>
             >
           </td>
           <td class="acts">
-            <template v-if="brand.may('watch')">
+            <template v-if="brand.mayCall('createAlert')">
               <button type="button" class="plain" @click="edit(alert)">{{ t('alerts.change') }}</button>
               <button type="button" class="plain" @click="remove(alert)">{{ t('alerts.delete') }}</button>
             </template>

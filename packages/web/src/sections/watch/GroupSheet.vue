@@ -57,7 +57,7 @@ async function run(work: () => Promise<unknown>): Promise<void> {
 const save = () =>
   run(() =>
     editing
-      ? call(routes.updateGroup, { params: { id: editing.id }, body: { ...draft } })
+      ? call(routes.updateGroup, { params: { id: editing.id }, body: { ...draft, edition: editing.edition } })
       : call(routes.createGroup, { body: { ...draft } }),
   )
 const remove = (id: number) =>

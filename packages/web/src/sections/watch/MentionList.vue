@@ -94,7 +94,7 @@ const answer = (row: EntryRow) =>
 const keep = (list: readonly EntryRow[]) => actions.keep(list, !list.every((row) => row.kept))
 function leave(row: EntryRow): void {
   const own = brand.watches.find((w) => w.id === lens.watch)
-  if (own && brand.may('watch')) void actions.leaveOut(own, row.author)
+  if (own && brand.mayCall('updateWatch')) void actions.leaveOut(own, row.author)
 }
 useKeys({
   j: () => step(1),

@@ -5,6 +5,7 @@ import { spansOfText, spansOfTitle } from '@murrabel/core/text'
 import type { EntryRow } from '@murrabel/contract'
 import { networkName } from '../../composables/networkName.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import { webAddress } from '../../parts/webAddress.ts'
 import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
@@ -87,7 +88,7 @@ const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(
             }"
             >{{ t(answerable ? 'watch.answer' : 'watch.openThread') }}</RouterLink
           >
-          <a v-if="row.url" :href="row.url" target="_blank" rel="noopener noreferrer">{{
+          <a v-if="row.url" :href="webAddress(row.url)" target="_blank" rel="noopener noreferrer">{{
             t('inbox.original', { network: networkName(row) })
           }}</a>
           <template v-if="selected && brand.may('answer')">

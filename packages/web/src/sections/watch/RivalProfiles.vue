@@ -5,6 +5,7 @@ import { call, CallProblem } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
+import { webAddress } from '../../parts/webAddress.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 
@@ -115,7 +116,7 @@ const remove = (profile: PublicProfile) =>
             }}</RouterLink>
             <span v-for="profile in side.ours ? [] : side.profiles" :key="profile.id">
               <a
-                :href="profile.url"
+                :href="webAddress(profile.url)"
                 target="_blank"
                 rel="noopener noreferrer"
                 :title="profile.lookedAt ? t('watch.rivals.lookedAt', { time: when(profile.lookedAt) }) : ''"
@@ -123,7 +124,7 @@ const remove = (profile: PublicProfile) =>
                 t('watch.rivals.notSeen')
               }}</span
               ><button
-                v-if="brand.may('watch')"
+                v-if="brand.mayCall('addPublicProfile')"
                 type="button"
                 class="plain"
                 :disabled="busy"
@@ -141,7 +142,11 @@ const remove = (profile: PublicProfile) =>
       </tbody>
     </table>
     <p v-else class="soft">{{ t('watch.rivals.noProfiles') }}</p>
-    <form v-if="brand.may('watch') && rows.some((row) => !row.ours)" class="add" @submit.prevent="add">
+    <form
+      v-if="brand.mayCall('addPublicProfile') && rows.some((row) => !row.ours)"
+      class="add"
+      @submit.prevent="add"
+    >
       <div>
         <label for="rival-address">{{ t('watch.rivals.address') }}</label>
         <el-input id="rival-address" v-model="address" placeholder="https://" />

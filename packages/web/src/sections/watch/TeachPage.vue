@@ -29,7 +29,7 @@ const problem = ref<CallProblem | null>(null)
 const busy = ref(false)
 const sentence = ref('')
 const reading = ref<ReadingAnswer | null>(null)
-const editable = computed(() => brand.may('watch'))
+const editable = computed(() => brand.mayCall('saveWords'))
 const plain = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 const wordsChanged = computed(() => JSON.stringify(words.value) !== JSON.stringify(teaching.value?.words))
 const aspectsChanged = computed(

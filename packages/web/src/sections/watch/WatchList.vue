@@ -81,7 +81,7 @@ function state(item: WatchAnswer): string | null {
           </button>
           <span class="soft">{{ row.watches }}</span>
           <button
-            v-if="brand.may('watch')"
+            v-if="brand.mayCall('createWatch')"
             type="button"
             class="edit"
             :aria-label="t('watch.group.titleEdit')"
@@ -125,7 +125,7 @@ function state(item: WatchAnswer): string | null {
           </span>
         </button>
       </template>
-      <div v-if="brand.may('watch')" class="new">
+      <div v-if="brand.mayCall('createWatch')" class="new">
         <button type="button" class="button" @click="emit('create')">{{ t('watch.new') }}</button>
         <button type="button" class="button" @click="emit('group', null)">{{ t('watch.newGroup') }}</button>
         <WatchFiles @propose="emit('propose')" />

@@ -183,7 +183,7 @@ const move = (item: WatchAnswer, groupId: number | null) =>
   attempt(async () => {
     await call(routes.updateWatch, {
       params: { id: item.id },
-      body: { name: item.name, query: item.query, groupId },
+      body: { name: item.name, query: item.query, groupId, edition: item.edition },
     })
     await brand.reloadWatches()
   })
@@ -211,7 +211,12 @@ useKeys({ l: () => void lensLine.value?.focus() })
     />
     <section class="main">
       <EmptyPlace v-if="!brand.watches.length" :title="t('watch.emptyTitle')" :text="t('watch.empty')">
-        <button v-if="brand.may('watch')" type="button" class="button primary" @click="startSheet = true">
+        <button
+          v-if="brand.mayCall('createWatch')"
+          type="button"
+          class="button primary"
+          @click="startSheet = true"
+        >
           {{ t('watch.startHelp') }}
         </button>
       </EmptyPlace>

@@ -125,7 +125,7 @@ const tryIt = ({ keep = [] }: { keep?: number[] } = {}) =>
 /** Keeps a mark where the watch is saved already; the verdict follows when marks come to rest. */
 function mark(entryId: number, onTopic: boolean | null): void {
   marks.set(entryId, onTopic)
-  if (editing && brand.may('watch'))
+  if (editing && brand.mayCall('updateWatch'))
     void call(routes.markHits, { params: { id: editing.id }, body: { marks: [{ entryId, onTopic }] } }).catch(
       (error: unknown) => {
         if (error instanceof CallProblem) problem.value = error
@@ -155,7 +155,10 @@ const save = () =>
     const terms = [...query.anyOf, ...query.allOf, ...query.near.map((pair) => pair.first)]
     const body = { groupId, query, name: name.trim() || (terms[0]?.text ?? query.links[0] ?? '') }
     const saved = editing
-      ? await call(routes.updateWatch, { params: { id: editing.id }, body })
+      ? await call(routes.updateWatch, {
+          params: { id: editing.id },
+          body: { ...body, edition: editing.edition },
+        })
       : await call(routes.createWatch, { body })
     if (!editing && given.value.size)
       await call(routes.markHits, {
@@ -280,7 +283,7 @@ watch(
           {{ busy === 'try' ? t('watch.form.trying') : t('watch.form.try') }}
         </button>
         <button
-          v-if="brand.may('watch')"
+          v-if="brand.mayCall('updateWatch')"
           type="submit"
           class="button"
           :class="{ primary: tuned && !stale }"

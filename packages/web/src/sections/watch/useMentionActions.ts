@@ -131,8 +131,11 @@ export function useMentionActions({
   const leaveOut = (watch: WatchAnswer, name: string) =>
     attempt(async () => {
       const voices = watch.query.voices ?? { only: [], without: [] }
-      const put = (query: WatchAnswer['query']) =>
-        call(routes.updateWatch, { params: { id: watch.id }, body: { name: watch.name, query } })
+      let { edition } = watch
+      const put = async (query: WatchAnswer['query']) => {
+        const body = { name: watch.name, query, edition }
+        ;({ edition } = await call(routes.updateWatch, { params: { id: watch.id }, body }))
+      }
       await put({ ...watch.query, voices: { ...voices, without: [...voices.without, name] } })
       await brand.reloadWatches()
       undo.tell({

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ImportState } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import ImportProblems from './ImportProblems.vue'
+
+/** What became of a file. */
+const { state } = defineProps<{ state: ImportState }>()
+const { t, number } = useTexts()
+const link = computed(() =>
+  state.kind === 'reviews'
+    ? {
+        path: '/inbox',
+        query: { state: 'any', given: 'anybody', channel: 'import', time: 'all', order: 'newest' },
+      }
+    : { path: '/watch', query: { channel: 'news', time: 'all' } },
+)
+</script>
+
+<template>
+  <section class="result">
+    <p role="status">
+      {{
+        t('import.result', {
+          added: number(state.added),
+          known: number(state.known),
+          refused: number(state.refused),
+        })
+      }}
+      <RouterLink v-if="state.added" :to="link">{{ t('import.see') }}</RouterLink>
+    </p>
+    <ImportProblems
+      v-if="state.problems.length"
+      :problems="state.problems"
+      :of="Math.max(state.refused, state.problems.length)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.result {
+  margin-top: 18px;
+}
+</style>
