@@ -251,6 +251,41 @@ test('what a colleague does while one writes is told, and the text is kept', asy
   await expect(page.getByText('Answer on its way')).toBeVisible()
 })
 
+test('a reply that does not go out comes back on top, stands in the bell, and goes out when it is tried again', async ({
+  page,
+}) => {
+  const faults = (refusals: number) =>
+    fetch(`${lanternpage}/switchboard`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ refusals }),
+    })
+  await asCustomer(`${lanternpage}/pages/skerrivane/messages`, {
+    name: 'Brede Halloran',
+    content: 'My voucher for the harbour sauna never came, can you send it again?',
+  })
+  await signIn(page, 'tamsin')
+  await page.goto(`${address}/inbox?given=anybody&words=harbour+sauna+voucher`)
+  await settledCount(page, (n) => n === 1)
+  await faults(1)
+  await page.getByLabel('Write an answer').fill('Here it is again, Brede.')
+  await page.getByLabel('Write an answer').press('Control+Enter')
+  await page.goto(`${address}/inbox?given=anybody&channel=pages`)
+  const first = page.getByRole('listitem').getByRole('button').first()
+  await expect(first).toContainText('reply not sent')
+  await expect(first).toContainText('Brede Halloran')
+  await page.getByTestId('bell').click()
+  await page.getByTestId('not-sent').first().click()
+  const action = page.getByTestId('action')
+  await expect(action).toContainText('not sent')
+  await expect(action).toContainText('The network does not take this')
+  await accessible(page)
+  await action.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByTestId('action')).toHaveText('sent, tried 2 times')
+  await page.goto(`${address}/inbox?given=anybody&channel=pages`)
+  await expect(page.getByText('reply not sent')).toHaveCount(0)
+})
+
 test('a new entry appears by itself', async ({ page }) => {
   await signIn(page, 'ivo')
   await page.goto(`${address}/inbox?given=anybody&order=newest`)
@@ -340,6 +375,9 @@ test('importing reviews: mapping, bad rows by line and reason, the same file add
     await map('text', 'Opinion')
     await map('author', 'Who')
     await page.getByRole('button', { name: 'Bring in 3 rows' }).click()
+    // Nothing is taken while a row stands in the way, until that is said.
+    await expect(page.getByTestId('sent-back')).toContainText('1 row cannot be taken')
+    await page.getByRole('button', { name: 'Bring in the other 2 rows' }).click()
   }
   await bring()
   const result = page.getByTestId('import-result')

@@ -369,6 +369,9 @@ test('a watch’s own feed is read by an ordinary feed reader, as long as its ad
   const make = async () => {
     await page.getByRole('button', { name: 'More', exact: true }).click()
     await page.getByRole('menuitem', { name: 'Feed addresses' }).click()
+    const before = await page.getByTestId('feeds').getByRole('link').allInnerTexts()
+    await page.getByRole('button', { name: /^(Switch on|New addresses)$/ }).click()
+    await expect.poll(() => page.getByTestId('feeds').getByRole('link').allInnerTexts()).not.toEqual(before)
     return page
       .getByTestId('feeds')
       .getByRole('link', { name: /\.atom$/ })

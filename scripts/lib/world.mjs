@@ -96,7 +96,7 @@ export async function startWorld(
     const server = startProgram('server', 'packages/server/src/main.ts', { logFolder, env })
     programs.push(server)
     await waitFor(`http://127.0.0.1:${settings.standins + 2}/`, { program: standins })
-    await waitFor(`${address}/health`, { program: server })
+    await waitFor(`${address}/alive`, { program: server })
     // A start that was cut short fills in what is missing; one that was filled has nothing to ask for.
     const filled = join(folder, 'filled')
     if (!fill || databaseUrl || !existsSync(filled)) {

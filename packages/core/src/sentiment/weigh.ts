@@ -8,6 +8,8 @@ const afterContrast = 1.35
 const conceded = 0.6
 const beforeTurn = 0.75
 const afterTurn = 1.2
+/** A sentence that turns more often is none; each turn is weighed over the whole of it. */
+const mostTurns = 12
 
 /** Weighs the contributions of each sentence by its build: contrast, concession, question, exclamation. */
 export function weighSentences(items: Item[], grammar: Grammar | null): void {
@@ -30,11 +32,11 @@ function weighSentence(
   if (mark.startsWith('!')) scale(items, first, last, (v) => v * (1 + 0.1 * Math.min(mark.length, 3)))
   if (isIronic(items, first, last)) scale(items, first, last, (v) => (v > 0 ? -0.5 * v : v))
   if (!grammar) return
-  let turned = false
-  for (let i = first; i < last; i++) {
+  let turns = 0
+  for (let i = first; i < last && turns < mostTurns; i++) {
     const { entry, taken, kind } = items[i]!
     if (kind !== 'word' || taken) continue
-    if (entry.contrast || entry.concession) turned = true
+    if (entry.contrast || entry.concession) turns++
     if (entry.contrast) weighContrast(items, first, i, last)
     if (entry.concession) {
       let end = i + 1
@@ -42,7 +44,7 @@ function weighSentence(
       scale(items, i, end, (v) => v * conceded)
     }
   }
-  if (!turned) weighLastWord(items, first, last)
+  if (!turns) weighLastWord(items, first, last)
 }
 
 /** Clauses side by side that pull in two ways, without a word between that says which is meant: the last has the say. */

@@ -176,3 +176,47 @@ test('a private message is answered in private, everything else in public', () =
   const { replyIsPublic } = connectorOf('pages')!.capabilities
   expect([replyIsPublic('message'), replyIsPublic('comment')]).toEqual([false, true])
 })
+
+describe('a network that lies', () => {
+  const answering = (answer: unknown) =>
+    ({ json: async () => answer }) as unknown as Parameters<
+      NonNullable<ReturnType<typeof connectorOf>>['collect']
+    >[2]
+  const tools = { parseFeed: () => Promise.reject(new Error('no feed here')) }
+  const collect = (channel: string, answer: unknown) =>
+    connectorOf(channel)!.collect({ ...profile, terms: ['x'] }, null, answering(answer), tools)
+  const good = {
+    type: 'Create',
+    published: '2026-11-24T09:00:00Z',
+    object: {
+      type: 'Note',
+      id: 'n1',
+      content: 'fine',
+      attributedTo: { id: 'p1', name: 'Odile' },
+      context: 'c1',
+    },
+  }
+  test('in one piece of a page loses that piece, told with its reason, and no other', async () => {
+    const broken = [
+      { ...good, object: { ...good.object, id: 'n2', attributedTo: undefined } },
+      null,
+      7,
+      { type: 'Create', object: { type: 'Note', id: 5, content: 'x' } },
+    ]
+    for (const channel of ['pages', 'posts']) {
+      const page = await collect(channel, { orderedItems: [good, ...broken, good], cursor: '1' })
+      expect(page.items.length, channel).toBeGreaterThanOrEqual(2)
+      expect(page.items.length + page.unread.length, channel).toBeGreaterThanOrEqual(4)
+      expect(page.unread.every(({ reason, outsideId }) => reason && outsideId)).toBe(true)
+    }
+  })
+  test.each([
+    ['pages', {}],
+    ['pages', { orderedItems: null }],
+    ['pages', { orderedItems: 'many' }],
+    ['maps', { dataFeedElement: {} }],
+    ['posts', { orderedItems: 4 }],
+  ])('about the list itself fails as a whole: %s, %j', async (channel, answer) => {
+    await expect(collect(channel, answer)).rejects.toThrow('no list of entries')
+  })
+})

@@ -151,7 +151,7 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
     webFolder: null,
     smtpUrl: mailroom.smtpUrl,
     mailFrom: 'Murrabel <murrabel@skerrivane.example>',
-    logLevel: 'silent',
+    logLevel: process.env.TEST_LOG ?? 'silent',
     leaseSeconds: 2,
   }
   let server = await start(config)

@@ -12,6 +12,8 @@ export interface Faults {
   failures: number
   /** The next so many changes are carried out but their answer is lost. */
   lostAnswers: number
+  /** The next so many changes are refused for good. */
+  refusals: number
   /** Every access token given so far is refused. */
   expireKeys: boolean
   doubleDeliveries: boolean
@@ -24,6 +26,7 @@ export const noFaults: Faults = {
   timeouts: 0,
   failures: 0,
   lostAnswers: 0,
+  refusals: 0,
   expireKeys: false,
   doubleDeliveries: false,
   reorderDeliveries: false,
@@ -55,6 +58,11 @@ export class SwitchBoard {
     if (faults.requestsPerWindow !== null && this.overLimit(faults)) {
       res.setHeader('Retry-After', String(faults.windowSeconds))
       problem(res, 429, 'Too many requests')
+      return
+    }
+    if (faults.refusals > 0 && req.method !== 'GET') {
+      faults.refusals--
+      problem(res, 403, 'The network does not take this')
       return
     }
     if (faults.lostAnswers > 0 && req.method !== 'GET') {

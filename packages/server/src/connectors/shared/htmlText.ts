@@ -19,6 +19,23 @@ const unseen = new Set([
   'iframe',
 ])
 
+const deepest = 400
+const tooDeep = new Error('nested too deep')
+
+/** What stands between angle brackets taken out, and nothing else looked at. */
+function withoutTags(html: string): string {
+  const pieces: string[] = []
+  for (let at = 0; at < html.length;) {
+    const open = html.indexOf('<', at)
+    if (open < 0) return pieces.join(' ') + html.slice(at)
+    pieces.push(html.slice(at, open))
+    const close = html.indexOf('>', open)
+    if (close < 0) break
+    at = close + 1
+  }
+  return pieces.join(' ')
+}
+
 /**
  * HTML as the text a reader would see: scripts and styles dropped, blocks and breaks as line ends. Linear in its length,
  * however it is broken; read by a parser of well-formed and malformed HTML alike.
@@ -26,9 +43,12 @@ const unseen = new Set([
 export function htmlText(html: string): string {
   const pieces: string[] = []
   let hidden = 0
+  let depth = 0
   const parser = new Parser(
     {
       onopentagname(name) {
+        // The parser's own time grows with the depth: what is nested deeper was written to be.
+        if (++depth > deepest) throw tooDeep
         if (unseen.has(name)) hidden++
         else if (name === 'br') pieces.push('\n')
         else if (blocks.has(name)) pieces.push('\n')
@@ -37,14 +57,20 @@ export function htmlText(html: string): string {
         if (!hidden) pieces.push(text.replace(/\s+/g, ' '))
       },
       onclosetag(name) {
+        depth--
         if (unseen.has(name)) hidden = Math.max(0, hidden - 1)
         else if (blocks.has(name)) pieces.push(name === 'p' || name === 'blockquote' ? '\n\n' : '\n')
       },
     },
     { decodeEntities: true, lowerCaseTags: true },
   )
-  parser.write(html)
-  parser.end()
+  try {
+    parser.write(html)
+    parser.end()
+  } catch (error) {
+    if (error !== tooDeep) throw error
+    pieces.push(withoutTags(html.slice(parser.endIndex)))
+  }
   return tidy(pieces.join(''))
 }
 

@@ -24,13 +24,13 @@ export async function listApart(
   return rows.map(({ raw, entryText, ...row }) => ({ ...row, text: entryText ?? shownText(raw) }))
 }
 
-/** The longest text in an item as it came: most likely what somebody wrote. */
+/** The longest text in an item as it came that is no address and no date: most likely what somebody wrote. */
 function shownText(raw: unknown): string {
   let longest = ''
   const open = [raw]
   for (let seen = 0; open.length && seen < 1000; seen++) {
     const each = open.pop()
-    if (typeof each === 'string' && each.length > longest.length && !/^https?:/.test(each)) longest = each
+    if (typeof each === 'string' && each.length > longest.length && !/^(?:https?:|\d{4}-\d\d-\d\dT)/.test(each)) longest = each
     if (each && typeof each === 'object') open.push(...Object.values(each).slice(0, 100))
   }
   return cleanText(longest, 200)
