@@ -19,11 +19,31 @@ const mostTold = 20
  * checked, so that a body costs no more than its limits allow. Kinds are taken as they are: a number is no text.
  */
 export function boundProblems(schema: AnySchema, body: unknown): FieldProblem[] {
+  const problems: FieldProblem[] = []
+  look(describedOf(schema), body, '', problems)
+  return problems
+}
+
+function describedOf(schema: AnySchema): Described {
   let described = known.get(schema)
   if (!described) known.set(schema, (described = schema.describe() as unknown as Described))
-  const problems: FieldProblem[] = []
-  look(described, body, '', problems)
-  return problems
+  return described
+}
+
+/**
+ * The part of a body that its schema knows, copied: names such as "constructor" mean something to whoever looks fields up
+ * without care.
+ */
+export const knownPart = (schema: AnySchema, body: unknown): unknown => copyKnown(describedOf(schema), body)
+
+function copyKnown({ fields, innerType }: Described, value: unknown): unknown {
+  if (innerType && Array.isArray(value)) return value.map((each) => copyKnown(innerType, each))
+  if (!fields || typeof value !== 'object' || value === null || Array.isArray(value)) return value
+  return Object.fromEntries(
+    Object.entries(fields).flatMap(([name, inner]) =>
+      Object.hasOwn(value, name) ? [[name, copyKnown(inner, (value as Record<string, unknown>)[name])]] : [],
+    ),
+  )
 }
 
 const kinds: Record<string, { fits(value: unknown): boolean; message: string }> = {

@@ -1,5 +1,5 @@
 export * from './access.ts'
-export { boundProblems } from './bounds.ts'
+export { boundProblems, knownPart } from './bounds.ts'
 export * from './watching.ts'
 export * from './alerts.ts'
 export * from './watchSchemas.ts'

@@ -69,6 +69,8 @@ export const wordsSchema = object({
     .test('twice', '', function (words: BrandWord[] | undefined) {
       const seen = new Set<string>()
       for (const { term } of words ?? []) {
+        // A word without a term is told by its own check.
+        if (!term) continue
         const key = term.trim().toLowerCase()
         if (seen.has(key))
           return this.createError({

@@ -2,7 +2,14 @@ import { randomUUID } from 'node:crypto'
 import type { NextFunction, Request, Response } from 'express'
 import { ValidationError, type AnySchema } from 'yup'
 import type { Logger } from 'pino'
-import { boundProblems, problemOf, type ErrorCode, type FieldProblem, type Problem } from '@murrabel/contract'
+import {
+  boundProblems,
+  knownPart,
+  problemOf,
+  type ErrorCode,
+  type FieldProblem,
+  type Problem,
+} from '@murrabel/contract'
 import { TooDeepError } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
 
@@ -16,7 +23,7 @@ export async function checked<T>(schema: AnySchema, body: unknown): Promise<T> {
   const problems = boundProblems(schema, given)
   if (problems.length) throw new Refusal('invalid', { fields: problems })
   try {
-    return (await schema.validate(given, { abortEarly: false, stripUnknown: true })) as T
+    return (await schema.validate(knownPart(schema, given), { abortEarly: false, stripUnknown: true })) as T
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
     throw new Refusal('invalid', { fields: fieldsOf(error) }, { cause: error })

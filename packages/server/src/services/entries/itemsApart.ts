@@ -30,7 +30,12 @@ function shownText(raw: unknown): string {
   const open = [raw]
   for (let seen = 0; open.length && seen < 1000; seen++) {
     const each = open.pop()
-    if (typeof each === 'string' && each.length > longest.length && !/^(?:https?:|\d{4}-\d\d-\d\dT)/.test(each)) longest = each
+    if (
+      typeof each === 'string' &&
+      each.length > longest.length &&
+      !/^(?:https?:|\d{4}-\d\d-\d\dT)/.test(each)
+    )
+      longest = each
     if (each && typeof each === 'object') open.push(...Object.values(each).slice(0, 100))
   }
   return cleanText(longest, 200)

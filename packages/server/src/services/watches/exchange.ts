@@ -1,6 +1,7 @@
 import {
   boundProblems,
   groupKinds,
+  knownPart,
   watchProblems,
   watchSchema,
   type FieldProblem,
@@ -89,7 +90,7 @@ function readFile(file: unknown): FileWatch[] {
         problems.push(...kinds.map((problem) => ({ ...problem, field: `watches[${i}].${problem.field}` })))
         return null
       }
-      const draft = watchSchema.validateSync(each, { abortEarly: true })
+      const draft = watchSchema.validateSync(knownPart(watchSchema, each), { abortEarly: true })
       const wrong = watchProblems(draft.query)
       problems.push(...wrong.map((p) => ({ ...p, field: `watches[${i}].${p.field}` })))
       const group = (Array.isArray(each?.group) ? each.group : []).slice(0, 5).flatMap((g) => {

@@ -1,0 +1,45 @@
+import type { RouteName } from '@murrabel/contract'
+import type { Things } from './twoBrands.ts'
+
+/** A body that each route takes, about these things. */
+export function bodyOf(name: RouteName, of: Things): unknown {
+  const query = { anyOf: [{ text: 'boat' }] }
+  const condition = { kind: 'reach', above: 1000 }
+  const bodies: Partial<Record<RouteName, unknown>> = {
+    signIn: { email: 'wynn@skerrivane.example', password: 'x' },
+    correct: { label: 'positive' },
+    correctMany: { ids: [of.entry], label: 'positive' },
+    keepEntries: { ids: [of.entry], kept: true },
+    reply: { text: 'Sorry', key: crypto.randomUUID(), version: 1, anyway: true },
+    threadEvent: { kind: 'finish' },
+    tagThreads: { threads: [of.thread], add: ['galley'] },
+    give: { to: of.colleague },
+    cancelAction: {},
+    createWatch: { name: 'A watch', query },
+    updateWatch: { name: 'A watch', query },
+    tuneWatch: { query },
+    markHits: { marks: [{ entryId: of.entry, onTopic: true }] },
+    pauseWatch: { paused: true },
+    proposeWatches: { nicknames: ['Skerries'] },
+    importWatches: { file: '{"format":"murrabel-watches","version":1,"watches":[]}' },
+    createGroup: { name: `A group ${crypto.randomUUID().slice(0, 8)}` },
+    updateGroup: { name: `A group ${crypto.randomUUID().slice(0, 8)}` },
+    addPublicProfile: { address: 'https://nowhere.example/x', watchId: of.watch },
+    changeVoice: { note: 'Writes often' },
+    saveWords: { words: [{ term: 'breezy', valence: 1 }] },
+    saveAspects: { aspects: [{ name: 'Crew', terms: [{ text: 'crew' }] }] },
+    wantLearning: { wanted: true },
+    tryReading: { text: 'A breezy crossing' },
+    tryAlert: { lens: '', condition, quietMinutes: 60 },
+    createAlert: { name: 'An alert', lens: '', condition, quietMinutes: 60 },
+    updateAlert: { name: 'An alert', lens: '', condition, quietMinutes: 60 },
+    bellSeen: { upTo: 0 },
+    connect: { network: 'lanternpage' },
+    connectFeed: { address: 'http://127.0.0.1:1/feed' },
+    importFeeds: { file: '<opml><body/></opml>' },
+    connectSearch: { network: 'skimmer' },
+    importDocument: 'no feed',
+    startImport: {},
+  }
+  return bodies[name]
+}

@@ -1,0 +1,226 @@
+import type { RouteName } from '@murrabel/contract'
+import { createBrand } from '@murrabel/server'
+import { ingest } from '../../src/services/entries/ingest.ts'
+import type { IngestProfile } from '../../src/services/entries/ingestProfile.ts'
+import { password, settled, type TestWorld } from './world.ts'
+
+/** Words that stand only in what belongs to another place, and to another brand: nobody else may ever be shown them. */
+export const hiddenWord = 'ospreyhidden'
+export const otherWord = 'kestrelother'
+
+/** Ids of things of one owner, by what they are. */
+export interface Things {
+  thread: number
+  entry: number
+  action: number
+  event: number
+  watch: number
+  group: number
+  alert: number
+  profile: number
+  publicProfile: number
+  account: number
+  import: number
+  tag: number
+  colleague: number
+  feed: string
+}
+
+export interface TwoBrands {
+  /** Of the place whose manager is Ness, of another place of the same brand, and of the other brand. */
+  own: Things
+  hidden: Things
+  other: Things
+}
+
+/** What stands in the path of each route. */
+export const thingOf: Partial<Record<RouteName, keyof Things>> = {
+  correct: 'entry',
+  thread: 'thread',
+  reply: 'thread',
+  threadEvent: 'thread',
+  undo: 'thread',
+  give: 'thread',
+  retryAction: 'action',
+  cancelAction: 'action',
+  updateWatch: 'watch',
+  deleteWatch: 'watch',
+  restoreWatch: 'watch',
+  markHits: 'watch',
+  pauseWatch: 'watch',
+  copyWatch: 'watch',
+  watchFeedState: 'watch',
+  watchFeed: 'watch',
+  watchFeedOff: 'watch',
+  updateGroup: 'group',
+  deleteGroup: 'group',
+  removePublicProfile: 'publicProfile',
+  voice: 'account',
+  changeVoice: 'account',
+  updateAlert: 'alert',
+  deleteAlert: 'alert',
+  restoreAlert: 'alert',
+  alertEvents: 'alert',
+  alertFeed: 'alert',
+  alertFeedOff: 'alert',
+  collectNow: 'profile',
+  disconnect: 'profile',
+  itemsApart: 'profile',
+  tryApartAgain: 'profile',
+  importState: 'import',
+  startImport: 'import',
+  dropImport: 'import',
+}
+
+/** A second brand, and colleagues who see a part of the first, with something of everything for each. */
+export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
+  const { context } = world.server
+  const { db } = context
+  const otherId = await createBrand(db, {
+    name: `Orrin Sound Kayaks ${otherWord}`,
+    zone: 'Europe/London',
+    languages: ['en'],
+    places: [{ name: 'Shingle Bay', address: '', phone: '', week: null }],
+    colleagues: [{ email: 'bryn@skerrivane.example', name: 'Bryn Tolland', password, role: 'owner' }],
+  })
+  await createBrand(db, {
+    name: 'Nobody',
+    zone: 'UTC',
+    languages: ['en'],
+    places: [],
+    colleagues: ['ivo', 'edda', 'sorrel'].map((name) => ({
+      email: `${name}@skerrivane.example`,
+      name,
+      password,
+      role: 'lead' as const,
+    })),
+  })
+  await db.rows(`DELETE FROM brands WHERE name = 'Nobody'`)
+  const people = new Map(
+    (await db.rows<{ id: number; email: string }>('SELECT id, email FROM colleagues')).map(
+      ({ id, email }) => [email.split('@')[0]!, id],
+    ),
+  )
+  const profileOf = async (brandId: number, placeId: number | null, name: string): Promise<IngestProfile> =>
+    (await db.one<IngestProfile>(
+      `INSERT INTO profiles (brand_id, place_id, channel, network, outside_id, name, status, hook_token, url) VALUES ($1, $2, 'pages', 'lanternpage', $3, $3, 'expired', $3, $4)
+       RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network`,
+      [brandId, placeId, name, `https://lantern.example/${name}`],
+    ))!
+  const make = async (brandId: number, placeId: number, word: string, by: number): Promise<Things> => {
+    const profile = await profileOf(brandId, placeId, `page-${word}`)
+    await ingest(context, profile, [
+      {
+        outsideId: `n-${word}`,
+        threadId: `conversation/${word}`,
+        threadTitle: `Title ${word}`,
+        kind: 'comment',
+        direction: 'in',
+        author: { outsideId: `a-${word}`, name: `Author ${word}` },
+        text: `Terrible boat, nothing but ${word} ${word} again`,
+        at: Date.now() - 3_600_000,
+        raw: {},
+      },
+    ])
+    const one = async (sql: string, bind: unknown[]) =>
+      (await db.one<{ id: number }>(`${sql} RETURNING id`, bind))!.id
+    const thread = (await db.one<{ id: number }>('SELECT id FROM threads WHERE profile_id = $1', [
+      profile.id,
+    ]))!.id
+    const entry = (await db.one<{ id: number }>('SELECT id FROM entries WHERE profile_id = $1', [
+      profile.id,
+    ]))!.id
+    const account = (await db.one<{ id: number }>('SELECT account_id AS id FROM entries WHERE id = $1', [
+      entry,
+    ]))!.id
+    const group = await one(`INSERT INTO watch_groups (brand_id, name, kind) VALUES ($1, $2, 'brand')`, [
+      brandId,
+      word,
+    ])
+    const watch = await one(
+      `INSERT INTO watches (brand_id, name, query, group_id, feed_token, feed_by) VALUES ($1, $2, $3, $4, $5, $6)`,
+      [
+        brandId,
+        `Watch ${brandId}`,
+        JSON.stringify({ anyOf: [{ text: 'boat' }] }),
+        group,
+        `watch-${word}`,
+        by,
+      ],
+    )
+    const alert = await one(
+      `INSERT INTO alerts (brand_id, name, lens, condition, quiet_minutes, emails, feed_token, created_by, active) VALUES ($1, $2, '', '{"kind":"any"}', 60, $3, $4, $5, false)`,
+      [brandId, `Alert ${word}`, [`${word}@skerrivane.example`], `alert-${word}`, by],
+    )
+    await db.rows(
+      `INSERT INTO alert_events (alert_id, brand_id, kind, at, detail) VALUES ($1, $2, 'begin', now(), $3)`,
+      [
+        alert,
+        brandId,
+        JSON.stringify({ text: `told of ${word}`, link: '/watch', condition: { kind: 'any' } }),
+      ],
+    )
+    const action = await one(
+      `INSERT INTO outside_actions (brand_id, profile_id, thread_id, kind, key, target, payload, cause, state) VALUES ($1, $2, $3, 'reply', gen_random_uuid(), '{}', $4, 'colleague', 'failed')`,
+      [brandId, profile.id, thread, JSON.stringify({ text: `reply of ${word}` })],
+    )
+    const event = await one(
+      `INSERT INTO events (brand_id, subject, subject_id, thread_id, actor, kind, before, version) VALUES ($1, 'thread', $2, $2, 'system', 'give', '{"state":"open","setAsideUntil":null,"givenTo":null}', 1)`,
+      [brandId, thread],
+    )
+    const tag = await one('INSERT INTO tags (brand_id, name) VALUES ($1, $2)', [
+      brandId,
+      `tag ${brandId}-${placeId}`,
+    ])
+    const importId = await one(
+      `INSERT INTO imports (brand_id, kind, name, document) VALUES ($1, 'feed', $2, '<rss/>')`,
+      [brandId, word],
+    )
+    const publicProfile = await one(
+      `INSERT INTO public_profiles (brand_id, channel, network, name, url) VALUES ($1, 'pages', 'lanternpage', $2, $3)`,
+      [brandId, `public ${word}`, `https://lantern.example/page-${word}`],
+    )
+    await db.rows(
+      'INSERT INTO marks (watch_id, entry_id, on_topic, colleague_id) VALUES ($1, $2, true, $3)',
+      [watch, entry, by],
+    )
+    return {
+      thread,
+      entry,
+      action,
+      event,
+      watch,
+      group,
+      alert,
+      profile: profile.id,
+      publicProfile,
+      account,
+      import: importId,
+      tag,
+      colleague: by,
+      feed: `alert-${word}`,
+    }
+  }
+  const [ellery, dunmarrow, bay] = (
+    await db.rows<{ id: number }>(
+      `SELECT id FROM places WHERE name IN ('Port Ellery', 'Dunmarrow', 'Shingle Bay') ORDER BY id`,
+    )
+  ).map(({ id }) => id)
+  const own = await make(1, dunmarrow!, 'ternopen', people.get('ness')!)
+  const hidden = await make(1, ellery!, hiddenWord, people.get('wynn')!)
+  const other = await make(otherId, bay!, otherWord, people.get('bryn')!)
+  const join = (name: string, role: string, places: number[] | null, profiles: number[] | null) =>
+    db.rows(
+      'INSERT INTO memberships (colleague_id, brand_id, role, place_ids, profile_ids) VALUES ($1, 1, $2, $3, $4)',
+      [people.get(name), role, places, profiles],
+    )
+  await join('ivo', 'lead', null, null)
+  await join('edda', 'lead', [dunmarrow!], null)
+  await join('sorrel', 'reader', null, [own.profile])
+  await db.rows(
+    `INSERT INTO due_work (kind, subject, owner) SELECT 'watchHistory', id::text, 'brand' FROM brands ON CONFLICT DO NOTHING`,
+  )
+  await db.rows('UPDATE watches SET history_total = 1')
+  await settled(world)
+  return { own, hidden, other }
+}
