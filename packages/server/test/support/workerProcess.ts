@@ -16,9 +16,11 @@ export function startWorkerProcess(config: Config): { kill(): Promise<void>; pro
       MURRABEL_INNER_ADDRESSES: config.allowedInnerAddresses.join(','),
       MURRABEL_LEASE_SECONDS: String(config.leaseSeconds),
       PUBLIC_ADDRESS: config.publicAddress,
-      LOG_LEVEL: 'silent',
+      MURRABEL_SMTP: config.smtpUrl ?? '',
+      MURRABEL_MAIL_FROM: config.mailFrom,
+      LOG_LEVEL: process.env.TEST_LOG ?? 'silent',
     },
-    stdio: 'ignore',
+    stdio: process.env.TEST_LOG ? 'inherit' : 'ignore',
   })
   const exited = new Promise<void>((resolve) => child.once('exit', () => resolve()))
   return {

@@ -20,6 +20,7 @@ import {
   type Config,
   type Server,
 } from '@murrabel/server'
+import { cutLine, type CutLine } from './cutLine.ts'
 import { freshDatabase, type TestDatabase } from './database.ts'
 import { freePort } from './freePort.ts'
 import { until } from './until.ts'
@@ -55,6 +56,8 @@ export interface Caller {
 
 export interface TestWorld {
   database: TestDatabase
+  /** The server's way to its database, where it can be cut. */
+  line: CutLine | null
   config: Config
   server: Server
   lanternpage: Lanternpage
@@ -110,7 +113,11 @@ export async function consent(
   return back.headers.get('location') ?? String(back.status)
 }
 
-export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): Promise<TestWorld> {
+export async function startTestWorld({
+  jobs = true,
+  line = false,
+  allowed = [],
+}: { jobs?: boolean; line?: boolean; allowed?: string[] } = {}): Promise<TestWorld> {
   const database = await freshDatabase()
   const [lanternpage, wherabout, press, skimmer, talkstead, mailroom] = await Promise.all([
     startLanternpage(),
@@ -121,9 +128,10 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
     startMailroom(),
   ])
   const port = await freePort()
+  const cut = line ? await cutLine(database.url) : null
   const config: Config = {
     ...configDefaults,
-    databaseUrl: database.url,
+    databaseUrl: cut?.url ?? database.url,
     port,
     publicAddress: `http://127.0.0.1:${port}`,
     sealingKey: Buffer.alloc(32, 7),
@@ -145,7 +153,7 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
         ...demoClient,
       },
     ],
-    allowedInnerAddresses: [new URL(press.address).host, new URL(mailroom.address).host],
+    allowedInnerAddresses: [new URL(press.address).host, new URL(mailroom.address).host, ...allowed],
     jobs,
     web: true,
     webFolder: null,
@@ -160,6 +168,7 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
   await db.close()
   return {
     database,
+    line: cut,
     config,
     get server() {
       return server
@@ -191,6 +200,7 @@ export async function startTestWorld({ jobs = true }: { jobs?: boolean } = {}): 
       await Promise.all(
         [lanternpage, wherabout, press, skimmer, talkstead, mailroom].map((each) => each.close()),
       )
+      await cut?.close()
       await database.drop()
     },
   }

@@ -143,9 +143,10 @@ async function readBrand(
   pending: readonly Pending[],
   tx: Tx,
 ): Promise<void> {
+  // First of all: who reads the history again passes over what is not read yet, so that must be read with what is taught now.
+  await lockMentions(db, brandId, tx)
   const teaching = await books.teaching.of(db, brandId, tx)
   const readings = pending.map((entry) => ({ ...readEntry(entry, teaching), entry }))
-  await lockMentions(db, brandId, tx)
   const shelf = books.stories.get(brandId) ?? new StoryShelf(brandId)
   books.stories.set(brandId, shelf)
   const stories = await shelf.place(
