@@ -1,6 +1,6 @@
 /** Characters that no text has a use for: controls but tab and line end, overrides of the writing direction, and non-characters. */
-// eslint-disable-next-line no-control-regex -- control characters are what is meant
 const unwanted =
+  // eslint-disable-next-line no-control-regex -- control characters are what is meant
   /[\u0000-\u0008\u000e-\u001f\u007f-\u0084\u0086-\u009f\u202a-\u202e\u2066-\u2069\ufdd0-\ufdef\ufffe\uffff]/g
 // eslint-disable-next-line no-control-regex -- all ways to end a line
 const lineEnds = /\r\n?|[\u000b\u000c\u0085\u2028\u2029]/g

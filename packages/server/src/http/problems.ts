@@ -53,8 +53,8 @@ export function problemHandler(log: Logger) {
 /** The refusal that an error of a library amounts to; null for a fault of ours. */
 function codeOf(error: unknown): ErrorCode | null {
   const {
-    type,
-    status,
+    type = '',
+    status = 0,
     name = '',
     original,
   } = error as {
@@ -64,14 +64,18 @@ function codeOf(error: unknown): ErrorCode | null {
     original?: { code?: string }
   }
   if (type === 'entity.too.large') return 'tooLarge'
-  if (type?.startsWith('entity.') || type?.startsWith('encoding.') || type?.startsWith('charset.'))
-    return 'unreadableBody'
-  if (type?.startsWith('request.')) return 'unreadableBody'
+  if (unreadable.test(type)) return 'unreadableBody'
   if (error instanceof URIError || error instanceof TooDeepError) return 'unreadableBody'
   if (status === 404) return 'notFound'
-  if (typeof status === 'number' && status >= 400 && status < 500) return 'unreadableBody'
-  if (original?.code === '57014') return 'tooMuch'
-  if (/^Sequelize(Connection|HostNotFound|HostNotReachable|AccessDenied)/.test(name)) return 'databaseAway'
-  if (original?.code?.startsWith('57P') || original?.code?.startsWith('08')) return 'databaseAway'
-  return null
+  if (status >= 400 && status < 500) return 'unreadableBody'
+  return codeOfDatabase(name, original?.code ?? '')
+}
+
+/** Kinds of errors of the parsers of bodies. */
+const unreadable = /^(?:entity|encoding|charset|request)\./
+
+function codeOfDatabase(name: string, state: string): ErrorCode | null {
+  if (state === '57014') return 'tooMuch'
+  const away = /^Sequelize(?:Connection|HostNotFound|HostNotReachable|AccessDenied)/.test(name)
+  return away || /^(?:57P|08)/.test(state) ? 'databaseAway' : null
 }

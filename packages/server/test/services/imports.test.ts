@@ -3,7 +3,7 @@ import type { EntryPage, ImportState, Problem } from '@murrabel/contract'
 import { orderOf, readDate } from '../../src/services/imports/readDate.ts'
 import { readTable } from '../../src/services/imports/readTable.ts'
 import { previewReviews, readReviews } from '../../src/services/imports/reviews.ts'
-import { csvOf } from '../../src/services/entries/export.ts'
+import { csvOf, safeCell } from '../../src/services/entries/export.ts'
 import { seedStandins } from '../support/seed.ts'
 import { until } from '../support/until.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
@@ -113,6 +113,19 @@ test('a stray quotation mark tells which rows it has taken into a text', () => {
   expect(items.map(({ author }) => author.name)).toEqual(['A', 'F'])
   expect(problems).toMatchObject([{ line: 4, reason: expect.stringContaining('line 7') }])
 })
+
+test.each([
+  ['=1+1', "'=1+1"],
+  ['@x', "'@x"],
+  ['\t=1', "'\t=1"],
+  ['\r=1', "'=1"],
+  ['\uff1d1+1', "'\uff1d1+1"],
+  ['ok;=1+1', "ok;'=1+1"],
+  ['ok\t+cmd', "ok\t'+cmd"],
+  ['-5', '-5'],
+  ['+4,5', '+4,5'],
+  ['kind, but - well - slow; never mind', 'kind, but - well - slow; never mind'],
+])('the cell %j goes out as %j', (cell, safe) => expect(safeCell(cell)).toBe(safe))
 
 test('an export is safe against formulas', () => {
   const row = {

@@ -1,3 +1,4 @@
+import { cleanText } from '@murrabel/core/text'
 import { backoffMs } from '../../connectors/index.ts'
 import type { WorkRules } from './kinds.ts'
 
@@ -32,8 +33,9 @@ export type NextStep =
 
 const longestError = 500
 
+/** What an error says, as it can be kept: networks put anything into it. */
 export const errorText = (error: unknown): string =>
-  (error instanceof Error ? error.message : String(error)).slice(0, longestError)
+  cleanText(error instanceof Error ? error.message : String(error), longestError)
 
 /**
  * Decides what follows the end of a piece of work. What was asked for again while it ran, runs again at once.

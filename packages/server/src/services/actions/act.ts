@@ -85,7 +85,7 @@ async function settle(
   if (!(error instanceof NetworkFailure))
     context.log.error({ err: error, action: action.id }, 'an action broke')
   const next = afterFailure(failure, { last })
-  const reason = `${failure.kind}: ${failure.message}`
+  const reason = `${failure.kind}: ${errorText(failure)}`
   await failed(
     context,
     action,

@@ -6,7 +6,7 @@ import {
   TooLargeError,
 } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
-import { Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
+import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
 import type { Profile } from '../../store/models/index.ts'
 import { ingest } from '../entries/ingest.ts'
@@ -46,7 +46,7 @@ export async function collectProfile(context: Context, { id, signal }: Piece): P
     return { againInMs: profile.network === 'feed' ? everyMs.feed : everyMs.other }
   } catch (error) {
     const failure = failureOf(error)
-    const message = (error as Error).message
+    const message = errorText(error)
     log.warn({ profile: id, failure, message }, 'collecting stopped')
     // Expired keys are noted where they were met.
     if (failure === 'expired') return 'done'
@@ -54,7 +54,7 @@ export async function collectProfile(context: Context, { id, signal }: Piece): P
       `UPDATE profiles SET status = CASE WHEN $3 THEN 'failing' ELSE status END, error = $2 WHERE id = $1 AND status <> 'disconnected'`,
       [
         id,
-        failure === null ? 'Something here could not be done; it is tried again.' : message.slice(0, 500),
+        failure === null ? 'Something here could not be done; it is tried again.' : message,
         failure === 'failing',
       ],
     )
