@@ -132,8 +132,8 @@ export const routes = {
   changeVoice: put<VoiceDraft, Required<VoiceDraft>>('/api/voices/:id'),
 
   teaching: get<TeachingAnswer>('/api/teaching'),
-  saveWords: put<{ words: BrandWord[] }, TeachingAnswer>('/api/teaching/words'),
-  saveAspects: put<{ aspects: AspectDraft[] }, TeachingAnswer>('/api/teaching/aspects'),
+  saveWords: put<{ words: BrandWord[]; edition?: number }, TeachingAnswer>('/api/teaching/words'),
+  saveAspects: put<{ aspects: AspectDraft[]; edition?: number }, TeachingAnswer>('/api/teaching/aspects'),
   wantLearning: put<{ wanted: boolean }, TeachingAnswer>('/api/teaching/learning'),
   learnNow: post<undefined, TeachingAnswer>('/api/teaching/learning'),
   tryReading: post<{ text: string; words?: BrandWord[] }, ReadingAnswer>('/api/teaching/reading'),

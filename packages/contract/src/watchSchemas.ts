@@ -57,6 +57,7 @@ export const voiceSchema = object({
 })
 
 export const wordsSchema = object({
+  edition: edition(),
   words: array()
     .of(
       object({
@@ -83,6 +84,7 @@ export const wordsSchema = object({
 })
 
 export const aspectsSchema = object({
+  edition: edition(),
   aspects: array()
     .of(
       object({

@@ -315,6 +315,8 @@ export interface AspectDraft {
 }
 
 export interface TeachingAnswer {
+  /** Raised by every change of words or aspects. */
+  edition: number
   words: BrandWord[]
   aspects: Required<AspectDraft>[]
   learning: {

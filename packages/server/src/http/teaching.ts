@@ -15,11 +15,11 @@ export function teachingRoutes(app: Express, context: Context): void {
   handle(app, routes.teaching, { act: ({ reader }) => teachingAnswer(context, reader) })
   handle(app, routes.saveWords, {
     schema: wordsSchema,
-    act: ({ reader, body }) => saveWords(context, reader, body.words),
+    act: ({ reader, body }) => saveWords(context, reader, body.words, body.edition),
   })
   handle(app, routes.saveAspects, {
     schema: aspectsSchema,
-    act: ({ reader, body }) => saveAspects(context, reader, body.aspects),
+    act: ({ reader, body }) => saveAspects(context, reader, body.aspects, body.edition),
   })
   handle(app, routes.wantLearning, {
     schema: learningSchema,

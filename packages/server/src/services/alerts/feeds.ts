@@ -1,6 +1,6 @@
 import { Feed } from 'feed'
 import { blankLens, type Lens } from '@murrabel/core/lens'
-import { shortened } from '@murrabel/core/text'
+import { cleanUrl, shortened } from '@murrabel/core/text'
 import type { FeedAddresses } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { readerOfMember } from '../../access/sessions.ts'
@@ -161,7 +161,7 @@ async function mentionFeed(
       id: `urn:murrabel:entry:${row.id}`,
       title: safe(row.title ?? shortened(row.text, 80)),
       link:
-        row.url ?? `${config.publicAddress}/inbox/${row.threadId}?state=any&given=anybody&kind=all&time=all`,
+        cleanUrl(row.url) ?? `${config.publicAddress}/inbox/${row.threadId}?state=any&given=anybody&kind=all&time=all`,
       date: new Date(row.at),
       content: safe(row.text),
       author: row.author ? [{ name: safe(row.author) }] : [],

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { cleanUrl } from '@murrabel/core/text'
 import type { Lens } from '@murrabel/core/lens'
 import { limits, type EntryRow } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
@@ -56,9 +57,14 @@ export const safeCell = (value: unknown): unknown =>
     ? value
     : value.replace(/\r/g, '').replace(formula, "$1'")
 
+function cellOf(row: EntryRow, name: (typeof exportColumns)[number]): unknown {
+  if (name === 'at') return new Date(row.at).toISOString()
+  return (name === 'url' ? cleanUrl(row.url) : row[name]) ?? ''
+}
+
 export function csvOf(rows: readonly EntryRow[], { header }: { header: boolean }): string {
   const data = rows.map((row) =>
-    exportColumns.map((name) => safeCell(name === 'at' ? new Date(row.at).toISOString() : (row[name] ?? ''))),
+    exportColumns.map((name) => safeCell(cellOf(row, name))),
   )
   const fields = header ? [...exportColumns] : []
   return (
@@ -71,7 +77,7 @@ export function csvOf(rows: readonly EntryRow[], { header }: { header: boolean }
 export function feedItemOf(row: EntryRow): Record<string, unknown> {
   return {
     id: String(row.id),
-    url: row.url ?? undefined,
+    url: cleanUrl(row.url),
     title: row.title ?? undefined,
     content_text: row.text,
     date_published: new Date(row.at).toISOString(),

@@ -14,6 +14,7 @@ import { record } from '../log/record.ts'
 
 interface TeachingRow {
   version: number
+  edition: number
   done: number
   total: number
   wanted: boolean
@@ -33,7 +34,7 @@ export async function teachingAnswer({ db }: Pick<Context, 'db'>, reader: Reader
       reader.brandId,
     ]),
     db.one<TeachingRow>(
-      `SELECT version, history_done AS done, history_total AS total, wanted, model, figures, learnt_at AS "learntAt" FROM teaching WHERE brand_id = $1`,
+      `SELECT version, edition, history_done AS done, history_total AS total, wanted, model, figures, learnt_at AS "learntAt" FROM teaching WHERE brand_id = $1`,
       [reader.brandId],
     ),
     db.one<{ n: number }>(
@@ -42,6 +43,7 @@ export async function teachingAnswer({ db }: Pick<Context, 'db'>, reader: Reader
     ),
   ])
   return {
+    edition: row?.edition ?? 1,
     words,
     aspects,
     learning: learningOf(row, corrections?.n ?? 0),
@@ -90,10 +92,17 @@ async function taught(
   reader: Reader,
   what: string,
   change: (tx: Tx) => Promise<void>,
+  seen?: number,
 ): Promise<TeachingAnswer> {
   const { db, live } = context
   await db.inTransaction(async (tx) => {
-    await db.rows('SELECT 1 FROM teaching WHERE brand_id = $1 FOR UPDATE', [reader.brandId], tx)
+    const row = await db.one<{ edition: number }>(
+      'UPDATE teaching SET edition = edition + 1 WHERE brand_id = $1 RETURNING edition - 1 AS edition',
+      [reader.brandId],
+      tx,
+    )
+    // Whole lists are put in the place of those there are: what a colleague added meanwhile must not go with them.
+    if (seen !== undefined && row?.edition !== seen) throw new Refusal('changedMeanwhile')
     await change(tx)
     await newVersion(context, reader.brandId, tx)
     await record(db, reader, { kind: what, on: ['brand', reader.brandId] }, tx)
@@ -107,8 +116,13 @@ export const saveWords = (
   context: Context,
   reader: Reader,
   words: readonly BrandWord[],
+  edition?: number,
 ): Promise<TeachingAnswer> =>
-  taught(context, reader, 'saveWords', async (tx) => {
+  taught(
+    context,
+    reader,
+    'saveWords',
+    async (tx) => {
     const { db } = context
     await db.rows('DELETE FROM brand_words WHERE brand_id = $1', [reader.brandId], tx)
     await db.rows(
@@ -116,16 +130,23 @@ export const saveWords = (
       [reader.brandId, reader.colleagueId, words.map((w) => w.term.trim()), words.map((w) => w.valence)],
       tx,
     )
-  })
+    },
+    edition,
+  )
 
 /** Puts a whole list in the place of the aspects; those that keep their number keep their readings until they are read again. */
 export const saveAspects = (
   context: Context,
   reader: Reader,
   aspects: readonly AspectDraft[],
+  edition?: number,
 ): Promise<TeachingAnswer> => {
   checkAspects(aspects)
-  return taught(context, reader, 'saveAspects', async (tx) => {
+  return taught(
+    context,
+    reader,
+    'saveAspects',
+    async (tx) => {
     const { db } = context
     const kept = aspects.flatMap(({ id }) => id ?? [])
     await db.rows(
@@ -143,7 +164,9 @@ export const saveAspects = (
         [reader.brandId, name, JSON.stringify(terms), ...(id ? [id] : [])],
         tx,
       )
-  })
+    },
+    edition,
+  )
 }
 
 function checkAspects(aspects: readonly AspectDraft[]): void {

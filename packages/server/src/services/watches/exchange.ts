@@ -48,7 +48,7 @@ export async function importWatches(
   reader: Reader,
   file: unknown,
 ): Promise<{ added: number; known: number }> {
-  const drafts = readFile(file)
+  const drafts = await readFile(file)
   return context.db.inTransaction(async (tx) => {
     const have = await listWatches(context, reader)
     const key = (name: string, query: object) => `${name.toLowerCase()} ${JSON.stringify(query)}`
@@ -68,7 +68,8 @@ interface FileWatch {
   group: { name: string; kind: GroupKind }[]
 }
 
-function readFile(file: unknown): FileWatch[] {
+/** Reads a file watch by watch, and lets others have their turn in between. */
+async function readFile(file: unknown): Promise<FileWatch[]> {
   const { format, version, watches } = (typeof file === 'object' && file ? file : {}) as Partial<WatchesFile>
   if (format !== 'murrabel-watches' || version !== 1 || !Array.isArray(watches))
     throw new Refusal('watchesUnreadable')

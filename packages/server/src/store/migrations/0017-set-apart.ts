@@ -22,6 +22,10 @@ UPDATE mentions m SET at = p.connected_at FROM entries e JOIN profiles p ON p.id
   WHERE e.id = m.entry_id AND (m.at < '1990-01-01' OR m.at > now() + interval '1 day');
 UPDATE entries e SET at = p.connected_at, undated = true FROM profiles p
   WHERE p.id = e.profile_id AND (e.at < '1990-01-01' OR e.at > now() + interval '1 day');
+-- What is no web address could be a script.
+UPDATE entries SET url = NULL WHERE url !~* '^https?://';
+UPDATE threads SET url = NULL WHERE url !~* '^https?://';
+UPDATE accounts SET url = NULL WHERE url !~* '^https?://';
 DELETE FROM rollups WHERE n = 0;
 `
 export const down = `
