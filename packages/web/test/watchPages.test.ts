@@ -195,6 +195,7 @@ describe('teaching', () => {
     learning = {},
     ...more
   }: Partial<Omit<TeachingAnswer, 'learning'>> & { learning?: Partial<Learning> } = {}): TeachingAnswer => ({
+    edition: 7,
     words: [{ term: 'rolling', valence: -1.5 }],
     aspects: [{ id: 1, name: 'Crew', terms: [{ text: 'crew' }] }] as TeachingAnswer['aspects'],
     learning: {
@@ -256,6 +257,7 @@ describe('teaching', () => {
   })
   test('words are saved without the empty ones, and given back', async () => {
     const saved = teaching({
+      edition: 8,
       words: [
         { term: 'rolling', valence: -1.5 },
         { term: 'flat calm', valence: 0 },
@@ -268,11 +270,26 @@ describe('teaching', () => {
     await write(document.querySelectorAll('.word input[aria-label="Word or phrase"]')[1]!, 'flat calm')
     await press('Save the words')
     await flushPromises()
-    expect(sent('PUT')[0]!.body).toEqual({ words: saved.words })
+    expect(sent('PUT')[0]!.body).toEqual({ words: saved.words, edition: 7 })
     expect(isOffered('Save the words')).toBe(false)
     await useUndo().undo()
-    expect(sent('PUT')[1]!.body).toEqual({ words: [{ term: 'rolling', valence: -1.5 }] })
+    expect(sent('PUT')[1]!.body).toEqual({ words: [{ term: 'rolling', valence: -1.5 }], edition: 8 })
     expect(html.findAll('.word')).toHaveLength(2)
+  })
+  test('words a colleague saved meanwhile are not overwritten: the edition they were taken at goes along', async () => {
+    const theirs = teaching({ edition: 9, words: [{ term: 'lumpy', valence: -1 }] })
+    const { html, sent } = await page(teaching({ learning: measured }), {
+      'PUT /api/teaching/learning': theirs,
+      'PUT /api/teaching/words': () => ({ status: 409, body: problemOf('changedMeanwhile') }),
+    })
+    await press('Add a word')
+    await write(document.querySelectorAll('.word input[aria-label="Word or phrase"]')[1]!, 'flat calm')
+    await html.findComponent({ name: 'ElSwitch' }).vm.$emit('change', false)
+    await flushPromises()
+    await press('Save the words')
+    await flushPromises()
+    expect(sent('PUT', '/api/teaching/words')[0]!.body).toMatchObject({ edition: 7 })
+    expect(document.querySelectorAll('.word')).toHaveLength(2)
   })
   test('a refusal keeps what was written', async () => {
     const { body } = await page(teaching(), {
@@ -296,7 +313,7 @@ describe('teaching', () => {
     await press('Remove Crew')
     await press('Save the aspects')
     await flushPromises()
-    expect(sent('PUT')[0]!.body).toEqual({ aspects: [] })
+    expect(sent('PUT')[0]!.body).toEqual({ aspects: [], edition: 7 })
   })
   test('a sentence is tried with the words that are not saved yet', async () => {
     const text = 'A flat calm crossing'

@@ -5,6 +5,7 @@ import {
   backoffMs,
   checkAddress,
   classify,
+  guardedLookup,
   InnerAddressError,
   isInnerAddress,
   networkHttp,
@@ -153,4 +154,19 @@ describe('requests', () => {
       http({ guard: { allowed: [host] } }).text(`${address}/x`, { headers: {}, maxBytes: 1000 }),
     ).rejects.toBeInstanceOf(InnerAddressError)
   })
+})
+
+test('a name is judged by the address that is connected to, each time it is resolved', () => {
+  const answers = ['93.184.216.34', '127.0.0.1']
+  const resolve = guardedLookup([], (_name, _options, done) =>
+    done(null, [{ address: answers.shift()!, family: 4 }]),
+  )
+  const asked = (): string => {
+    let said = ''
+    resolve('changes.example', {}, (error, addresses) => {
+      said = error ? error.message : addresses[0]!.address
+    })
+    return said
+  }
+  expect([asked(), asked()]).toEqual(['93.184.216.34', 'changes.example points to an inner address'])
 })

@@ -1,6 +1,6 @@
 import { connect } from 'node:net'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { Problem, WatchAnswer, WatchGroupAnswer } from '@murrabel/contract'
+import type { Problem, TeachingAnswer, WatchAnswer, WatchGroupAnswer } from '@murrabel/contract'
 import { start } from '@murrabel/server'
 import { pruneAll } from '../../src/services/brand/prune.ts'
 import { freePort } from '../support/freePort.ts'
@@ -211,6 +211,16 @@ describe('what two people can change', () => {
       })
     expect((await rename(group.edition)).status).toBe(200)
     expect((await rename(group.edition)).body.code).toBe('changedMeanwhile')
+  })
+  test.each([
+    ['words', { words: [{ term: 'lumpy', valence: -1 }] }],
+    ['aspects', { aspects: [{ name: 'Harbour', terms: [{ text: 'quay' }] }] }],
+  ])('%s of the brand are not overwritten', async (list, body) => {
+    const { edition } = (await call<TeachingAnswer>('GET', '/api/teaching')).body
+    const put = () => call<TeachingAnswer & Problem>('PUT', `/api/teaching/${list}`, { ...body, edition })
+    expect((await put()).body.edition).toBe(edition + 1)
+    const late = await put()
+    expect([late.status, late.body.code]).toEqual([409, 'changedMeanwhile'])
   })
 })
 

@@ -161,7 +161,8 @@ async function mentionFeed(
       id: `urn:murrabel:entry:${row.id}`,
       title: safe(row.title ?? shortened(row.text, 80)),
       link:
-        cleanUrl(row.url) ?? `${config.publicAddress}/inbox/${row.threadId}?state=any&given=anybody&kind=all&time=all`,
+        cleanUrl(row.url) ??
+        `${config.publicAddress}/inbox/${row.threadId}?state=any&given=anybody&kind=all&time=all`,
       date: new Date(row.at),
       content: safe(row.text),
       author: row.author ? [{ name: safe(row.author) }] : [],

@@ -63,9 +63,7 @@ function cellOf(row: EntryRow, name: (typeof exportColumns)[number]): unknown {
 }
 
 export function csvOf(rows: readonly EntryRow[], { header }: { header: boolean }): string {
-  const data = rows.map((row) =>
-    exportColumns.map((name) => safeCell(cellOf(row, name))),
-  )
+  const data = rows.map((row) => exportColumns.map((name) => safeCell(cellOf(row, name))))
   const fields = header ? [...exportColumns] : []
   return (
     Papa.unparse(header ? { fields, data } : data, { newline: '\r\n' }) +

@@ -123,13 +123,13 @@ export const saveWords = (
     reader,
     'saveWords',
     async (tx) => {
-    const { db } = context
-    await db.rows('DELETE FROM brand_words WHERE brand_id = $1', [reader.brandId], tx)
-    await db.rows(
-      `INSERT INTO brand_words (brand_id, term, valence, colleague_id) SELECT $1::int, n.term, n.valence, $2::int FROM unnest($3::text[], $4::real[]) AS n (term, valence)`,
-      [reader.brandId, reader.colleagueId, words.map((w) => w.term.trim()), words.map((w) => w.valence)],
-      tx,
-    )
+      const { db } = context
+      await db.rows('DELETE FROM brand_words WHERE brand_id = $1', [reader.brandId], tx)
+      await db.rows(
+        `INSERT INTO brand_words (brand_id, term, valence, colleague_id) SELECT $1::int, n.term, n.valence, $2::int FROM unnest($3::text[], $4::real[]) AS n (term, valence)`,
+        [reader.brandId, reader.colleagueId, words.map((w) => w.term.trim()), words.map((w) => w.valence)],
+        tx,
+      )
     },
     edition,
   )
@@ -147,23 +147,23 @@ export const saveAspects = (
     reader,
     'saveAspects',
     async (tx) => {
-    const { db } = context
-    const kept = aspects.flatMap(({ id }) => id ?? [])
-    await db.rows(
-      'DELETE FROM aspects WHERE brand_id = $1 AND NOT id = ANY($2::int[])',
-      [reader.brandId, kept],
-      tx,
-    )
-    // Two that swap their names would meet on the way.
-    await db.rows(`UPDATE aspects SET name = '#' || id WHERE brand_id = $1`, [reader.brandId], tx)
-    for (const { id, name, terms } of aspects)
+      const { db } = context
+      const kept = aspects.flatMap(({ id }) => id ?? [])
       await db.rows(
-        id
-          ? 'UPDATE aspects SET name = $2, terms = $3 WHERE brand_id = $1 AND id = $4'
-          : 'INSERT INTO aspects (brand_id, name, terms) VALUES ($1, $2, $3)',
-        [reader.brandId, name, JSON.stringify(terms), ...(id ? [id] : [])],
+        'DELETE FROM aspects WHERE brand_id = $1 AND NOT id = ANY($2::int[])',
+        [reader.brandId, kept],
         tx,
       )
+      // Two that swap their names would meet on the way.
+      await db.rows(`UPDATE aspects SET name = '#' || id WHERE brand_id = $1`, [reader.brandId], tx)
+      for (const { id, name, terms } of aspects)
+        await db.rows(
+          id
+            ? 'UPDATE aspects SET name = $2, terms = $3 WHERE brand_id = $1 AND id = $4'
+            : 'INSERT INTO aspects (brand_id, name, terms) VALUES ($1, $2, $3)',
+          [reader.brandId, name, JSON.stringify(terms), ...(id ? [id] : [])],
+          tx,
+        )
     },
     edition,
   )

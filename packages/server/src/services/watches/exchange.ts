@@ -10,6 +10,8 @@ import {
   type WatchesFile,
 } from '@murrabel/contract'
 import { cleanLine, isBlank } from '@murrabel/core/text'
+import { setImmediate } from 'node:timers/promises'
+import stringify from 'safe-stable-stringify'
 import { ValidationError } from 'yup'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -42,6 +44,9 @@ const mostWatches = 2000
 /** The most problems of a file that are named: more would help nobody. */
 const problemsShown = 50
 
+/** Watches read before others have their turn. */
+const watchesAtOnce = 20
+
 /** Takes in a file of watches: folders are found by name or made; a watch that is there already is left as it is. */
 export async function importWatches(
   context: Context,
@@ -51,7 +56,7 @@ export async function importWatches(
   const drafts = await readFile(file)
   return context.db.inTransaction(async (tx) => {
     const have = await listWatches(context, reader)
-    const key = (name: string, query: object) => `${name.toLowerCase()} ${JSON.stringify(query)}`
+    const key = (name: string, query: object) => `${name.toLowerCase()} ${stringify(query)}`
     const known = new Set(have.map(({ name, query }) => key(name, query)))
     const fresh = drafts.filter(({ draft }) => !known.has(key(draft.name, draft.query)))
     const folders = new Map<string, number>()
@@ -84,30 +89,37 @@ async function readFile(file: unknown): Promise<FileWatch[]> {
         },
       ],
     })
-  const found = watches.map((each, i): FileWatch | null => {
-    try {
-      const kinds = boundProblems(watchSchema, each)
-      if (kinds.length) {
-        problems.push(...kinds.map((problem) => ({ ...problem, field: `watches[${i}].${problem.field}` })))
-        return null
-      }
-      const draft = watchSchema.validateSync(knownPart(watchSchema, each), { abortEarly: true })
-      const wrong = watchProblems(draft.query)
-      problems.push(...wrong.map((p) => ({ ...p, field: `watches[${i}].${p.field}` })))
-      const group = (Array.isArray(each?.group) ? each.group : []).slice(0, 5).flatMap((g) => {
-        const kind = groupKinds.find((k) => k === g?.kind) ?? 'other'
-        return typeof g?.name === 'string' && !isBlank(g.name) ? [{ name: cleanLine(g.name, 80), kind }] : []
-      })
-      return { draft, group }
-    } catch (error) {
-      if (!(error instanceof ValidationError)) throw error
-      problems.push({ field: `watches[${i}].${error.path ?? ''}`, code: 'invalid', message: error.message })
-      return null
-    }
-  })
+  const found: FileWatch[] = []
+  for (const [i, each] of watches.entries()) {
+    if (i % watchesAtOnce === 0) await setImmediate()
+    const one = readWatch(each)
+    if ('draft' in one) found.push(one)
+    else problems.push(...one.map((problem) => ({ ...problem, field: `watches[${i}].${problem.field}` })))
+  }
   if (problems.length) throw new Refusal('invalid', { fields: problems.slice(0, problemsShown) })
-  return found.filter((each) => each !== null)
+  return found
 }
+
+/** One watch of a file, or what is wrong with it. */
+function readWatch(each: WatchesFile['watches'][number]): FileWatch | FieldProblem[] {
+  const kinds = boundProblems(watchSchema, each)
+  if (kinds.length) return kinds
+  try {
+    const draft = watchSchema.validateSync(knownPart(watchSchema, each), { abortEarly: true })
+    const wrong = watchProblems(draft.query)
+    return wrong.length ? wrong : { draft, group: readPath(each?.group) }
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    return [{ field: error.path ?? '', code: 'invalid', message: error.message }]
+  }
+}
+
+/** Folders from the outermost inwards: at most five, and only those with a name. */
+const readPath = (group: unknown): FileWatch['group'] =>
+  (Array.isArray(group) ? group : []).slice(0, 5).flatMap((g) => {
+    const kind = groupKinds.find((k) => k === g?.kind) ?? 'other'
+    return typeof g?.name === 'string' && !isBlank(g.name) ? [{ name: cleanLine(g.name, 80), kind }] : []
+  })
 
 /** The folder at the end of a path of names, made where it is missing. */
 async function folderOf(

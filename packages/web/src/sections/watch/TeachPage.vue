@@ -31,10 +31,9 @@ const sentence = ref('')
 const reading = ref<ReadingAnswer | null>(null)
 const editable = computed(() => brand.mayCall('saveWords'))
 const plain = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T
-const wordsChanged = computed(() => JSON.stringify(words.value) !== JSON.stringify(teaching.value?.words))
-const aspectsChanged = computed(
-  () => JSON.stringify(aspects.value) !== JSON.stringify(teaching.value?.aspects),
-)
+const same = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other)
+const wordsChanged = computed(() => !same(words.value, teaching.value?.words))
+const aspectsChanged = computed(() => !same(aspects.value, teaching.value?.aspects))
 const learning = computed(() => teaching.value?.learning ?? null)
 const rereading = computed(() => {
   const history = teaching.value?.history
@@ -54,49 +53,62 @@ async function run<T>(work: () => Promise<T>): Promise<T | null> {
     busy.value = false
   }
 }
-/** Takes an answer; lists that are being changed keep what is typed. */
-function take(answer: TeachingAnswer | null, { lists = true }: { lists?: boolean } = {}): void {
+/** The edition each list was taken at: a list that a colleague saved meanwhile is not overwritten. */
+const seen = { words: 1, aspects: 1 }
+type List = keyof typeof seen
+
+/** Takes an answer; lists that are being changed keep what is typed, apart from the one that was just saved. */
+function take(answer: TeachingAnswer | null, saved?: List): void {
   if (!answer) return
-  const keepWords = !lists && wordsChanged.value
-  const keepAspects = !lists && aspectsChanged.value
+  const typed = { words: wordsChanged.value, aspects: aspectsChanged.value }
+  for (const list of ['words', 'aspects'] as const) {
+    const kept = teaching.value !== null && typed[list] && list !== saved
+    if (!kept || same(answer[list], teaching.value?.[list])) seen[list] = answer.edition
+    if (kept) continue
+    if (list === 'words') words.value = plain(answer.words)
+    else aspects.value = plain(answer.aspects)
+  }
   teaching.value = answer
-  if (!keepWords) words.value = plain(answer.words)
-  if (!keepAspects) aspects.value = plain(answer.aspects)
 }
 onMounted(async () => take(await run(() => call(routes.teaching))))
 const refresh = gathered(() => {
   void call(routes.teaching)
-    .then((answer) => take(answer, { lists: false }))
+    .then((answer) => take(answer))
     .catch(() => {})
 }, 300)
 useLive(({ kind }) => {
   if (kind === 'teaching') refresh()
 })
 
-async function saved(answer: TeachingAnswer | null, back: () => Promise<TeachingAnswer>): Promise<void> {
+async function saved(
+  answer: TeachingAnswer | null,
+  list: List,
+  back: (edition: number) => Promise<TeachingAnswer>,
+): Promise<void> {
   if (!answer) return
-  take(answer)
+  take(answer, list)
   await brand.load()
   undo.tell({
     text: t('watch.teach.saved'),
-    undo: async () => take(await run(back)),
+    undo: async () => take(await run(() => back(answer.edition)), list),
   })
 }
 async function saveWords(): Promise<void> {
   const before = plain(teaching.value?.words ?? [])
-  const body = { words: words.value.filter((w) => w.term.trim()) }
-  await saved(await run(() => call(routes.saveWords, { body })), () =>
-    call(routes.saveWords, { body: { words: before } }),
+  const body = { words: words.value.filter((w) => w.term.trim()), edition: seen.words }
+  await saved(await run(() => call(routes.saveWords, { body })), 'words', (edition) =>
+    call(routes.saveWords, { body: { words: before, edition } }),
   )
 }
 async function saveAspects(): Promise<void> {
-  const before = plain(teaching.value?.aspects ?? [])
-  await saved(await run(() => call(routes.saveAspects, { body: { aspects: aspects.value } })), () =>
-    call(routes.saveAspects, { body: { aspects: before.map(({ name, terms }) => ({ name, terms })) } }),
+  const before = plain(teaching.value?.aspects ?? []).map(({ name, terms }) => ({ name, terms }))
+  const body = { aspects: aspects.value, edition: seen.aspects }
+  await saved(await run(() => call(routes.saveAspects, { body })), 'aspects', (edition) =>
+    call(routes.saveAspects, { body: { aspects: before, edition } }),
   )
 }
 async function want(wanted: boolean): Promise<void> {
-  take(await run(() => call(routes.wantLearning, { body: { wanted } })), { lists: false })
+  take(await run(() => call(routes.wantLearning, { body: { wanted } })))
 }
 async function tryIt(): Promise<void> {
   reading.value = await run(() =>
@@ -163,7 +175,7 @@ const marks = { '-4': '−4', '-2': '−2', 0: '0', 2: '2', 4: '4' }
               type="button"
               class="button"
               :disabled="busy || !learning.corrections"
-              @click="run(() => call(routes.learnNow)).then((answer) => take(answer, { lists: false }))"
+              @click="run(() => call(routes.learnNow)).then((answer) => take(answer))"
             >
               {{ t('watch.teach.learnNow') }}
             </button>
