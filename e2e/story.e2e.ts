@@ -395,6 +395,9 @@ test('importing reviews: mapping, bad rows by line and reason, the same file add
   const file = await (await download).path()
   const lines = readFileSync(file, 'utf8').trim().split('\r\n')
   expect(lines).toHaveLength(1 + (await countOf(page)))
+  // What was mapped by hand has come in, also after rows were sent back.
+  for (const words of ['Hanne Lund', '"Kind crew, warm galley"', 'Nora Feld', 'Cold soup'])
+    expect(lines.join('\n')).toContain(words)
 })
 
 test('roles: a reader looks and changes nothing, a place manager sees one place', async ({ page }) => {

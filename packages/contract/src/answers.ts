@@ -2,7 +2,7 @@ import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
 import type { ActionState } from '@murrabel/core/actions'
 import type { UrgencyPart } from '@murrabel/core/inbox'
 import type { DateOrder } from './dateOrder.ts'
-import type { WatchQueryDraft } from './schemas.ts'
+import type { StartImportDraft, WatchQueryDraft } from './schemas.ts'
 
 export type Role = 'owner' | 'lead' | 'specialist' | 'placeManager' | 'reader'
 
@@ -337,6 +337,8 @@ export interface ImportState {
   /** What a draft holds. */
   reviews: ImportPreview | null
   feed: FeedPreview | null
+  /** How it was to be taken in when that was last tried. */
+  asked: StartImportDraft | null
   /** Rows taken in so far, and in all. */
   done: number
   total: number | null

@@ -313,6 +313,7 @@ describe('importing', () => {
       swallowed: [],
     },
     feed: null,
+    asked: null,
     done: 0,
     total: null,
     added: 0,
@@ -373,6 +374,26 @@ describe('importing', () => {
     await flushPromises()
     expect(calls.filter(({ path }) => path.endsWith('/start')).at(-1)!.body).toMatchObject({ anyway: true })
     expect(html.find('[data-test="import-result"]').text()).toContain('1 added, 0 known already, 1 refused')
+  })
+  test('what was mapped by hand is kept when rows are sent back', async () => {
+    const fields = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url']
+    const mapping = {
+      ...Object.fromEntries(fields.map((name) => [name, null])),
+      author: 'Review',
+      rating: 'Stars',
+    }
+    const asked = { mapping, dateOrder: 'dayFirst', anyway: false } as ImportState['asked']
+    const { html, calls, choose } = await open({
+      'POST /api/imports': state({ ...refused, asked }),
+      'POST /api/imports/8/start': state({ state: 'running' }),
+    })
+    await choose('Stars;Review')
+    await html.findAll('.buttons button')[1]!.trigger('click')
+    await flushPromises()
+    expect(calls.filter(({ path }) => path.endsWith('/start')).at(-1)!.body).toEqual({
+      ...asked,
+      anyway: true,
+    })
   })
   test('dates that can be read in two ways are asked about before anything begins', async () => {
     const reviews = {

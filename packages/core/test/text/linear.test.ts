@@ -67,7 +67,7 @@ const patterns: Record<string, string> = {
 describe('twice the text takes no more than about twice the time', async () => {
   await loadLanguages()
   for (const [name, read] of Object.entries(readers))
-    test(name, () => {
+    test(name, { timeout: 120_000 }, () => {
       for (const [pattern, piece] of Object.entries(patterns))
         expect(
           timesAsLong((n) => piece.repeat(n), read),

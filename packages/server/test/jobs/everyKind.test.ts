@@ -4,6 +4,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import type { ImportState, WatchAnswer } from '@murrabel/contract'
 import { openDatabase, type Database } from '@murrabel/server'
 import { workKinds } from '../../src/jobs/due/kinds.ts'
+import { addComments } from '../support/comments.ts'
 import { until } from '../support/until.ts'
 import { startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { startWorkerProcess } from '../support/workerProcess.ts'
@@ -22,28 +23,8 @@ beforeAll(async () => {
   })
   await new Promise<void>((resolve) => receiver.listen(0, '127.0.0.1', resolve))
   world = await startTestWorld({ jobs: false, line: true, allowed: [hookAddress().host] })
-  const { state } = world.lanternpage
-  const published = (i: number) => new Date(Date.now() - (notes - i) * 60_000).toISOString()
-  state.add({ op: 'page', id: 'skerrivane', name: 'Skerrivane Ferries' })
-  state.add({ op: 'page', id: 'bluefathom', name: 'Bluefathom Line', others: true })
-  state.add({
-    op: 'note',
-    id: 'n1',
-    page: 'skerrivane',
-    author: { id: 'skerrivane', name: 'Skerrivane Ferries', handle: 's' },
-    content: 'Calm seas.',
-    published: published(0),
-  })
-  for (let i = 2; i <= notes; i++)
-    state.add({
-      op: 'note',
-      id: `n${i}`,
-      page: 'skerrivane',
-      author: { id: `p${i % 50}`, name: `Person ${i % 50}`, handle: `p${i % 50}` },
-      content: `Comment ${i}, ${i % 3 ? 'lovely' : 'terrible'} crossing`,
-      published: published(i),
-      inReplyTo: 'n1',
-    })
+  addComments(world, notes, (i) => `Comment ${i}, ${i % 3 ? 'lovely' : 'terrible'} crossing`)
+  world.lanternpage.state.add({ op: 'page', id: 'bluefathom', name: 'Bluefathom Line', others: true })
   owner = await world.signIn('wynn')
   looking = openDatabase(world.database.url)
 }, 60_000)

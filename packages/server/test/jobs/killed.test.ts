@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { start } from '@murrabel/server'
 import { freePort } from '../support/freePort.ts'
+import { addComments } from '../support/comments.ts'
 import { until } from '../support/until.ts'
 import { startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { startWorkerProcess } from '../support/workerProcess.ts'
@@ -11,28 +12,7 @@ let owner: Caller
 
 beforeAll(async () => {
   world = await startTestWorld({ jobs: false })
-  const { state } = world.lanternpage
-  state.add({ op: 'page', id: 'skerrivane', name: 'Skerrivane Ferries' })
-  const page = { id: 'skerrivane', name: 'Skerrivane Ferries', handle: 'skerrivane' }
-  const published = (i: number) => new Date(Date.now() - (notes - i) * 60_000).toISOString()
-  state.add({
-    op: 'note',
-    id: 'n1',
-    page: 'skerrivane',
-    author: page,
-    content: 'Calm seas.',
-    published: published(0),
-  })
-  for (let i = 2; i <= notes; i++)
-    state.add({
-      op: 'note',
-      id: `n${i}`,
-      page: 'skerrivane',
-      author: { id: `p${i % 50}`, name: `Person ${i % 50}`, handle: `p${i % 50}` },
-      content: `Comment ${i}, lovely crossing`,
-      published: published(i),
-      inReplyTo: 'n1',
-    })
+  addComments(world, notes, (i) => `Comment ${i}, lovely crossing`)
   owner = await world.signIn('wynn')
 })
 afterAll(() => world.stop())

@@ -136,6 +136,8 @@ test('an export is safe against formulas', () => {
     text: '+1 "quoted"\nline',
     title: '-x',
   } as never
+  expect(csvOf([], { header: true })).toMatch(/^id,at,[\w,]+\r\n$/)
+  expect(csvOf([], { header: false })).toBe('')
   expect(csvOf([row], { header: false })).toBe(
     `1,2026-11-25T00:00:00.000Z,pages,,,,'=cmd(),,,,'-x,"'+1 ""quoted""\nline",\r\n`,
   )
@@ -183,6 +185,7 @@ describe('over HTTP', () => {
       added: 0,
       refused: 1,
       problems: [{ line: 3, field: 'rating', value: '7' }],
+      asked: { mapping },
     })
     expect((await call<EntryPage>('GET', '/api/entries?unit=entries&channel=import')).body.rows).toEqual([])
     expect(await run(body.id, { mapping, anyway: true })).toMatchObject({

@@ -22,11 +22,16 @@ export function startWorkerProcess(config: Config): { kill(): Promise<void>; pro
     },
     stdio: process.env.TEST_LOG ? 'inherit' : 'ignore',
   })
-  const exited = new Promise<void>((resolve) => child.once('exit', () => resolve()))
+  // A test that ends early leaves no worker behind.
+  const kill = () => child.kill('SIGKILL')
+  process.once('exit', kill)
+  const exited = new Promise<void>((resolve) => child.once('exit', () => resolve())).then(() => {
+    process.off('exit', kill)
+  })
   return {
     process: child,
     async kill() {
-      child.kill('SIGKILL')
+      kill()
       await exited
     },
   }

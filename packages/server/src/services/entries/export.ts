@@ -64,11 +64,8 @@ function cellOf(row: EntryRow, name: (typeof exportColumns)[number]): unknown {
 
 export function csvOf(rows: readonly EntryRow[], { header }: { header: boolean }): string {
   const data = rows.map((row) => exportColumns.map((name) => safeCell(cellOf(row, name))))
-  const fields = header ? [...exportColumns] : []
-  return (
-    Papa.unparse(header ? { fields, data } : data, { newline: '\r\n' }) +
-    (data.length || header ? '\r\n' : '')
-  )
+  const lines = header ? [[...exportColumns], ...data] : data
+  return lines.length ? `${Papa.unparse(lines, { newline: '\r\n' })}\r\n` : ''
 }
 
 /** One entry as an item of a JSON Feed 1.1. */

@@ -13,9 +13,9 @@ import { Refusal } from '../../problem.ts'
 import { wrongPart } from '../askedParts.ts'
 import { record } from '../log/record.ts'
 
-interface ImportRow extends Omit<ImportState, 'at' | 'reviews' | 'feed'> {
+interface ImportRow extends Omit<ImportState, 'at' | 'reviews' | 'feed' | 'asked'> {
   at: Date
-  settings: { reviews?: ImportPreview | null; feed?: FeedPreview | null }
+  settings: { reviews?: ImportPreview | null; feed?: FeedPreview | null; ask?: StartImportDraft }
   problems: RowProblem[]
 }
 
@@ -27,6 +27,7 @@ const answerOf = ({ settings, at, ...row }: ImportRow): ImportState => ({
   // A file that is in is told by its result.
   reviews: row.state === 'draft' ? (settings.reviews ?? null) : null,
   feed: row.state === 'draft' ? (settings.feed ?? null) : null,
+  asked: settings.ask ?? null,
 })
 
 /** Files brought in lately, the newest first. */

@@ -12,6 +12,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { entriesById } from '../../store/queries/entryPage.ts'
 import type { Database, Tx } from '../../store/database.ts'
+import { record } from '../log/record.ts'
 import { addAccess, Where } from '../../store/queries/where.ts'
 
 const days = 90
@@ -156,6 +157,7 @@ export async function markHits(
       [watchId, reader.colleagueId, given.map((m) => m.entryId), given.map((m) => m.onTopic), reader.brandId],
       tx,
     )
+    await record(db, reader, { kind: 'markHits', on: ['watch', watchId], detail: { marks } }, tx)
   })
 }
 

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { dateOrders, type DateOrder, type ImportState, type StartImportDraft } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
+import FileRows from './FileRows.vue'
 import ImportProblems from './ImportProblems.vue'
 
 /** What a chosen file holds, and how it is to be taken. */
@@ -10,11 +11,12 @@ const emit = defineEmits<{ start: [draft: StartImportDraft] }>()
 const { t, number, when } = useTexts()
 const fieldNames = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url'] as const
 const mapping = ref(
-  Object.fromEntries(
-    fieldNames.map((name) => [name, state.reviews?.mapping[name] ?? null]),
-  ) as StartImportDraft['mapping'],
+  state.asked?.mapping ??
+    (Object.fromEntries(
+      fieldNames.map((name) => [name, state.reviews?.mapping[name] ?? null]),
+    ) as StartImportDraft['mapping']),
 )
-const dateOrder = ref<DateOrder>()
+const dateOrder = ref<DateOrder | undefined>(state.asked?.dateOrder ?? undefined)
 const dates = computed(() => state.reviews?.dates)
 /** The column itself does not say which of day and month comes first. */
 const asksOrder = computed(() => Boolean(dates.value?.ambiguous && !dates.value.order && mapping.value.at))
@@ -63,20 +65,10 @@ const send = (anyway: boolean) =>
         </el-radio-group>
       </fieldset>
       <div class="sample">
-        <table>
-          <thead>
-            <tr>
-              <th v-for="column in state.reviews.columns" :key="column.name">{{ column.name }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="i in 3" :key="i">
-              <td v-for="column in state.reviews.columns" :key="column.name" class="words">
-                {{ column.sample[i - 1] }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <FileRows
+          :head="state.reviews.columns.map(({ name }) => name)"
+          :rows="[0, 1, 2].map((i) => state.reviews!.columns.map(({ sample }) => sample[i]))"
+        />
       </div>
     </template>
     <template v-if="state.feed">
@@ -165,21 +157,5 @@ h4 {
   display: flex;
   gap: 10px;
   margin-top: 14px;
-}
-table {
-  border-collapse: collapse;
-  font-size: 14px;
-}
-th {
-  text-align: left;
-  font-size: 12px;
-  color: var(--ink-soft);
-  padding: 2px 16px 2px 0;
-}
-td {
-  border-top: 1px solid var(--line);
-  padding: 5px 16px 5px 0;
-  vertical-align: top;
-  max-width: 340px;
 }
 </style>
