@@ -89,15 +89,31 @@ for (const { id, name } of demoRivals) {
 const teaching = await call<{ aspects: unknown[] }>('GET', '/api/teaching')
 if (!teaching.aspects.length) await call('PUT', '/api/teaching/aspects', { aspects: demoAspects })
 
+/** Says how far it is, when that has changed. */
 let told = ''
+function tell(line: string): void {
+  if (line !== told && before.length === 0) console.log(line)
+  told = line
+}
+const pause = () => new Promise((resolve) => setTimeout(resolve, 500))
+
 for (;;) {
   const profiles = await call<ProfileState[]>('GET', '/api/profiles')
   const done = profiles.reduce((sum, p) => sum + p.historyDone, 0)
-  const total = profiles.reduce((sum, p) => sum + (p.historyTotal ?? 0), 0)
-  const pending = profiles.some((p) => p.status === 'collecting')
-  const line = `Collecting through the connectors: ${done} of ${total} entries`
-  if (line !== told && before.length === 0) console.log(line)
-  told = line
-  if (!pending) break
-  await new Promise((resolve) => setTimeout(resolve, 500))
+  // Feeds and searches do not say beforehand how much they hold.
+  const total = profiles.reduce((sum, p) => sum + Math.max(p.historyTotal ?? 0, p.historyDone), 0)
+  tell(`Collecting through the connectors: ${done} of ${total} entries`)
+  if (!profiles.some((p) => p.status === 'collecting')) break
+  await pause()
+}
+/** The brand's entries are read and its watches filled when nobody has such work left. */
+interface Health {
+  work: { kind: string; due: number; running: number }[]
+}
+for (;;) {
+  const { work } = (await (await fetch(`${address}/health`)).json()) as Health
+  const reading = ['analyse', 'watchHistory', 'reread']
+  if (!work.some(({ kind, due, running }) => reading.includes(kind) && due + running > 0)) break
+  tell('Reading what was collected')
+  await pause()
 }
