@@ -1,6 +1,11 @@
 <script setup lang="ts">
 /** Rows of a file, cell by cell, as they were written. */
-defineProps<{ head: string[]; rows: (string | undefined)[][] }>()
+const { ours = 0 } = defineProps<{
+  head: string[]
+  rows: (string | undefined)[][]
+  /** So many of the first columns hold words of ours. */
+  ours?: number
+}>()
 </script>
 
 <template>
@@ -12,7 +17,7 @@ defineProps<{ head: string[]; rows: (string | undefined)[][] }>()
     </thead>
     <tbody>
       <tr v-for="(cells, i) in rows" :key="i">
-        <td v-for="(cell, k) in cells" :key="k" class="words">{{ cell }}</td>
+        <td v-for="(cell, k) in cells" :key="k" :class="{ words: k >= ours }">{{ cell }}</td>
       </tr>
     </tbody>
   </table>

@@ -11,6 +11,7 @@ const { t, number } = useTexts()
 <template>
   <h4>{{ t('import.problems') }}</h4>
   <FileRows
+    :ours="3"
     :head="(['line', 'what', 'reason', 'value'] as const).map((name) => t(`import.${name}`))"
     :rows="
       problems.map(({ line, field, reason, value }) => [
