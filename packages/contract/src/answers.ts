@@ -350,6 +350,9 @@ export interface ImportState {
   at: string
 }
 
+/** How far back the stream of events tells what was missed, in milliseconds. */
+export const missedLimitMs = 15_000
+
 export type LiveEvent =
   /** Something may have happened that was not told: load again. */
   | { kind: 'afresh' }

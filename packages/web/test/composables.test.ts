@@ -18,7 +18,7 @@ class Events {
   onmessage: ((event: { data: string }) => void) | null = null
   onopen: (() => void) | null = null
   onerror: (() => void) | null = null
-  constructor() {
+  constructor(readonly address: string) {
     Events.all.push(this)
   }
   close(): void {
@@ -208,6 +208,23 @@ describe('live events', () => {
     stream!.onopen!()
     expect(heard).toHaveLength(5)
   })
+  test('what changed while the page was loading is asked for; after a slow opening everybody looks again', () => {
+    const clock = vi.spyOn(performance, 'now').mockReturnValue(700)
+    const heard = listen()
+    const [stream] = Events.all
+    expect(stream!.address).toBe('/api/live?missed=2700')
+    clock.mockReturnValue(1500)
+    stream!.onopen!()
+    expect(heard).toEqual([])
+    clear()
+    clock.mockReturnValue(600_000)
+    const later = listen()
+    expect(Events.all[1]!.address).toBe('/api/live?missed=15000')
+    clock.mockReturnValue(602_500)
+    Events.all[1]!.onopen!()
+    expect(later).toContain('watches')
+    clock.mockRestore()
+  })
   test('a connection that was refused is tried again, while anybody listens', () => {
     vi.useFakeTimers()
     listen()
@@ -234,6 +251,16 @@ describe('live events', () => {
     expect(look).not.toHaveBeenCalled()
     vi.advanceTimersByTime(100)
     expect(look).toHaveBeenCalledTimes(1)
+  })
+  test('notices that never pause are looked at too', () => {
+    vi.useFakeTimers()
+    const look = vi.fn()
+    const notice = gathered(look, 100)
+    for (let i = 0; i < 20; i++) {
+      notice()
+      vi.advanceTimersByTime(60)
+    }
+    expect(look.mock.calls.length).toBeGreaterThanOrEqual(2)
   })
 })
 

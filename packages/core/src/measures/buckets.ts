@@ -35,6 +35,16 @@ export function bucketStarts({
   return starts
 }
 
+/**
+ * The same local time of day so many calendar days before. Not so many times 24 hours: in the hour before midnight those
+ * end on another day when the clock has changed between.
+ *
+ * @param at epoch milliseconds
+ * @returns epoch milliseconds
+ */
+export const daysBefore = (at: number, days: number, zone: string): number =>
+  DateTime.fromMillis(at, { zone }).minus({ days }).toMillis()
+
 /** Index of the bucket that holds an instant, -1 when it lies before the first. Binary search; `starts` ascending. */
 export function bucketIndex(starts: readonly number[], at: number): number {
   let low = 0

@@ -1,4 +1,4 @@
-export { bucketIndex, bucketLimit, bucketStarts, type BucketUnit } from './buckets.ts'
+export { bucketIndex, bucketLimit, bucketStarts, daysBefore, type BucketUnit } from './buckets.ts'
 export {
   median,
   usualMinimum,

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import {
   bucketIndex,
   bucketStarts,
+  daysBefore,
   median,
   netSentiment,
   usualRange,
@@ -43,6 +44,14 @@ describe('buckets', () => {
       '2026-03-01T00:00:00.000Z',
       '2026-03-31T23:00:00.000Z',
     ])
+  })
+  test.each([
+    // Late in the evening, over the end of summer time: 89 times 24 hours would lead to the 29th.
+    ['2026-11-25T23:20:00Z', 89, '2026-08-28T22:20:00.000Z'],
+    ['2026-04-10T00:10:00+01:00', 14, '2026-03-27T00:10:00.000Z'],
+    ['2026-07-01T12:00:00+01:00', 1, '2026-06-30T11:00:00.000Z'],
+  ])('%s, %i days before, is the same time of day', (at, days, before) => {
+    expect(new Date(daysBefore(Date.parse(at), days, zone)).toISOString()).toBe(before)
   })
   test('more than can be drawn is refused', () => {
     expect(() =>

@@ -1,5 +1,5 @@
 import type { Express } from 'express'
-import { routes, type LiveEvent } from '@murrabel/contract'
+import { missedLimitMs, routes, type LiveEvent } from '@murrabel/contract'
 import { readerOf } from '../access/sessions.ts'
 import type { Context } from '../context.ts'
 import { seenBy } from '../services/threads/seenBy.ts'
@@ -31,6 +31,7 @@ export function liveRoutes(app: Express, context: Context): void {
           if (res.writableLength > mostWaiting) res.destroy()
         })
       }
+      context.live.recent(reader.brandId, missedMs(req.query.missed)).forEach(send)
       const stops = [
         context.live.listen(reader.brandId, send),
         context.live.onEnd(sessionHash(token), () => res.end()),
@@ -52,4 +53,10 @@ export function liveRoutes(app: Express, context: Context): void {
       return undefined
     },
   })
+}
+
+/** How long ago the reader began to load what is on the screen: what was told since is told again. */
+function missedMs(asked: unknown): number {
+  const ms = typeof asked === 'string' ? Number(asked) : 0
+  return ms > 0 ? Math.min(ms, missedLimitMs) : 0
 }

@@ -1,14 +1,22 @@
 import { EventEmitter } from 'node:events'
-import type { LiveEvent } from '@murrabel/contract'
+import { missedLimitMs, type LiveEvent } from '@murrabel/contract'
 import type { Database, Tx } from '../store/database.ts'
 import type { Listener } from '../store/listener.ts'
 
 export const liveChannel = 'murrabel_live'
 /** PostgreSQL takes 8000 bytes a notice; a longer list of threads says "look again" instead. */
 const threadLimit = 500
+/** Events of a brand that are kept to be told again; whoever missed more is told to load afresh. */
+const recentLimit = 200
 
 /** What travels between processes: an event of a brand, or the end of a session. */
 type Notice = { brandId: number; event: LiveEvent } | { ended: string }
+
+interface Told {
+  /** Milliseconds of the process's own clock. */
+  at: number
+  event: LiveEvent
+}
 
 export interface Live {
   /** Whether events are heard right now. */
@@ -18,6 +26,8 @@ export interface Live {
   /** Ends the streams of a session, in whichever process they are. @param session the session's hash, in hexadecimal */
   end(session: string, tx?: Tx): Promise<void>
   listen(brandId: number, on: (event: LiveEvent) => void): () => void
+  /** What was told to a brand within the last milliseconds, oldest first, each thing once. @param ms at most `missedLimitMs` */
+  recent(brandId: number, ms: number): LiveEvent[]
   onEnd(session: string, act: () => void): () => void
 }
 
@@ -27,13 +37,21 @@ export function startLive(db: Database, listener: Listener): Live {
   const sessions = new EventEmitter()
   brands.setMaxListeners(0)
   sessions.setMaxListeners(0)
+  const recent = new Map<string, Told[]>()
+  const pass = (brand: string, event: LiveEvent) => {
+    const at = performance.now()
+    const told = [...(recent.get(brand) ?? []).filter((each) => at - each.at <= missedLimitMs), { at, event }]
+    recent.set(brand, told.length > recentLimit ? [{ at, event: { kind: 'afresh' } }] : told)
+    brands.emit(brand, event)
+  }
   listener.on(liveChannel, (payload) => {
     const notice = JSON.parse(payload) as Notice
     if ('ended' in notice) sessions.emit(notice.ended)
-    else brands.emit(String(notice.brandId), notice.event)
+    else pass(String(notice.brandId), notice.event)
   })
   listener.onReconnect(() => {
-    for (const brand of brands.eventNames()) brands.emit(brand, { kind: 'afresh' } satisfies LiveEvent)
+    for (const brand of new Set([...recent.keys(), ...brands.eventNames().map(String)]))
+      pass(brand, { kind: 'afresh' })
   })
   const send = async (notice: Notice, tx: Tx): Promise<void> =>
     void (await db.rows('SELECT pg_notify($1, $2)', [liveChannel, JSON.stringify(notice)], tx))
@@ -55,6 +73,11 @@ export function startLive(db: Database, listener: Listener): Live {
       ),
     end: (session, tx) => send({ ended: session }, tx),
     listen: (brandId, on) => hear(brands, String(brandId), on),
+    recent(brandId, ms) {
+      const since = performance.now() - ms
+      const told = (recent.get(String(brandId)) ?? []).filter(({ at }) => at >= since)
+      return [...new Map(told.map(({ event }) => [JSON.stringify(event), event])).values()]
+    },
     onEnd: (session, act) => hear(sessions, session, act),
   }
 }

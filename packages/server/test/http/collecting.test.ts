@@ -125,6 +125,50 @@ describe('live arrival', () => {
     expect((await list('unit=threads&state=open')).some((r) => r.author === 'Hester Quill')).toBe(true)
   })
 
+  test('what was told while a page was loading is told again when its stream opens, once, to whoever asks', async () => {
+    const opened = async (query: string) => {
+      const stream = await fetch(`${world.config.publicAddress}/api/live${query}`, {
+        headers: { cookie: specialist.cookie },
+      })
+      const reader = stream.body!.getReader()
+      const heard: string[] = []
+      const decoder = new TextDecoder()
+      void (async () => {
+        for (;;) {
+          const { value, done } = await reader.read()
+          if (done) return
+          heard.push(
+            ...decoder
+              .decode(value)
+              .split('\n')
+              .filter((line) => line.startsWith('data: ')),
+          )
+        }
+      })().catch(() => {})
+      return { heard, close: () => reader.cancel() }
+    }
+    const { live } = world.server.context
+    const teaching = `data: ${JSON.stringify({ kind: 'teaching' })}`
+    const first = await opened('')
+    for (let i = 0; i < 3; i++) await live.tell(1, { kind: 'teaching' })
+    await until(() => first.heard.filter((line) => line === teaching).length === 3)
+
+    const late = await opened('?missed=5000')
+    const unasked = await opened('')
+    const odd = await opened('?missed=never&missed[]=1')
+    await live.tell(1, { kind: 'alerts' })
+    const told = `data: ${JSON.stringify({ kind: 'alerts' })}`
+    for (const each of [late, unasked, odd]) await until(() => each.heard.includes(told))
+    expect(late.heard.filter((line) => line === teaching)).toHaveLength(1)
+    expect([...unasked.heard, ...odd.heard]).toEqual([told, told])
+
+    for (let i = 0; i < 201; i++) await live.tell(1, { kind: 'teaching' })
+    const swamped = await opened('?missed=15000')
+    await until(() => swamped.heard.length > 0)
+    expect(swamped.heard[0]).toBe(`data: ${JSON.stringify({ kind: 'afresh' })}`)
+    for (const each of [first, late, unasked, odd, swamped]) await each.close()
+  })
+
   test('doubled and reordered deliveries change nothing but once', async () => {
     world.lanternpage.board.faults.doubleDeliveries = true
     world.lanternpage.board.faults.reorderDeliveries = true

@@ -18,7 +18,11 @@ import type {
   WatchesFile,
   WatchGroupAnswer,
 } from '@murrabel/contract'
+import type { Reader } from '../../src/access/reader.ts'
+import { tideOf } from '../../src/services/entries/list.ts'
+import { figures } from '../../src/services/watches/figures.ts'
 import { knowTexts } from '../../src/services/watches/knowTexts.ts'
+import { tuneWatch } from '../../src/services/watches/tuner.ts'
 import { until } from '../support/until.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
@@ -197,6 +201,28 @@ describe('figures agree with each other', () => {
         figures.usual,
       ])
     }
+  })
+  test('late in the evening, with a change of the clock behind one, everything begins on the same day', async () => {
+    const late = Date.parse('2026-11-25T23:20:00Z')
+    const context = { ...world.server.context, now: () => late }
+    const reader: Reader = { colleagueId: 1, brandId: 1, role: 'owner', placeIds: null, profileIds: null }
+    const first = '2026-08-27T23:00:00.000Z'
+    const query = { unit: 'entries', time: 'last-90' }
+    const tuned = await tuneWatch(context, reader, { query: { ...bare, anyOf: [{ text: 'petrel' }] } })
+    expect([tuned.days, tuned.perDay[0]!.at]).toEqual([90, first])
+    const tide = await tideOf(context, reader, query)
+    expect([tide.buckets.length, tide.buckets[0]!.at]).toEqual([90, first])
+    const shown = await figures(context, reader, query)
+    expect(shown.range.from).toBe(first)
+    // Weeks end with the day; the one in which the clock went back has an hour more.
+    expect(shown.direction.starts.slice(-6).map((at) => at.slice(5, 16))).toEqual([
+      '10-14T23:00',
+      '10-21T23:00',
+      '10-29T00:00',
+      '11-05T00:00',
+      '11-12T00:00',
+      '11-19T00:00',
+    ])
   })
   test('too little history is said, not guessed', async () => {
     const { usual } = await get<FiguresAnswer>(

@@ -1,10 +1,13 @@
 import { onMounted, onUnmounted } from 'vue'
-import { routes, type LiveEvent } from '@murrabel/contract'
+import { useDebounceFn } from '@vueuse/core'
+import { missedLimitMs, routes, type LiveEvent } from '@murrabel/contract'
 
 type Listener = (event: LiveEvent) => void
 const listeners = new Set<Listener>()
 let source: EventSource | null = null
 let lost = false
+/** Milliseconds a connection may take to open; after a longer time everybody looks again. */
+const openingMs = 2_000
 /** What may have happened while nothing was heard: anything, on any thread. */
 const missed: LiveEvent[] = [
   { kind: 'entries', threads: [], count: 0 },
@@ -19,7 +22,10 @@ function tell(event: LiveEvent): void {
 }
 function open(): void {
   if (source) return
-  source = new EventSource(routes.live.path)
+  const began = performance.now()
+  // What is on the screen was loaded since the page was asked for; what has changed since then is told again.
+  const missedMs = Math.ceil(Math.min(began + openingMs, missedLimitMs))
+  source = new EventSource(`${routes.live.path}?missed=${missedMs}`)
   source.onmessage = ({ data }) => {
     const event = JSON.parse(String(data)) as LiveEvent
     // The server itself was without news for a while.
@@ -27,7 +33,7 @@ function open(): void {
     else tell(event)
   }
   source.onopen = () => {
-    if (lost) missed.forEach(tell)
+    if (lost || performance.now() - began > openingMs) missed.forEach(tell)
     lost = false
   }
   source.onerror = () => {
@@ -57,11 +63,6 @@ export function useLive(on: Listener): void {
   })
 }
 
-/** Calls once for many calls in a short time: several notices come with one page of entries. */
-export function gathered(act: () => void, waitMs = 150): () => void {
-  let timer: ReturnType<typeof setTimeout> | undefined
-  return () => {
-    clearTimeout(timer)
-    timer = setTimeout(act, waitMs)
-  }
-}
+/** Calls once for many calls in a short time, at the latest after four times that: news that never pause are shown too. */
+export const gathered = (act: () => void, waitMs = 150): (() => void) =>
+  useDebounceFn(act, waitMs, { maxWait: 4 * waitMs })

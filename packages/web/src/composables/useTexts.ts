@@ -1,4 +1,5 @@
 import { useI18n } from 'vue-i18n'
+import { daysBefore } from '@murrabel/core/measures'
 import { useBrand } from '../stores/brand.ts'
 
 /** Dates in the reader's language and the brand's zone, and how far off a due time is. */
@@ -34,7 +35,7 @@ export function useTexts() {
     if (minutes > 0) return { text: t('time.pastDue', { t: span(minutes) }), past: true }
     const today = dayKey(now)
     if (dayKey(at) === today) return { text: t('time.due', { t: clock(at) }), past: false }
-    if (dayKey(Date.parse(at) - 86_400_000) === today)
+    if (dayKey(daysBefore(Date.parse(at), 1, brand.zone)) === today)
       return { text: t('time.dueTomorrow', { t: clock(at) }), past: false }
     return { text: t('time.dueOn', { d: day(at) }), past: false }
   }

@@ -1,4 +1,4 @@
-import type { LensRange } from '@murrabel/core/lens'
+import { instantsOf, type LensRange } from '@murrabel/core/lens'
 import type { TideBucket } from '@murrabel/contract'
 
 export const totalOf = ({ positive, neutral, negative, unread }: TideBucket) =>
@@ -54,7 +54,7 @@ export function bucketsOfRange(
   if ('last' in range && unit === 'day') return [Math.max(0, buckets.length - range.last), buckets.length - 1]
   const span =
     'last' in range
-      ? { from: localTime(Date.now() - (range.last - 1) * 86_400_000, zone, 'day'), to: '9999' }
+      ? { from: localTime(instantsOf(range, { now: Date.now(), zone })!.from, zone, 'day'), to: '9999' }
       : range
   const times = buckets.map((b) => localTime(b.at, zone, unit))
   const isIn = (time: string, i: number) =>

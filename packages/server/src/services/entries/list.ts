@@ -1,4 +1,4 @@
-import { bucketStarts, usualRange, type BucketUnit } from '@murrabel/core/measures'
+import { bucketStarts, daysBefore, usualRange, type BucketUnit } from '@murrabel/core/measures'
 import { instantsOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import {
   limits,
@@ -47,6 +47,7 @@ export async function countEntries(
 
 /** Days the tide line looks back, whatever the lens's own range is. */
 const tideDays = 90
+const tideDaysOfAll = 370
 
 /**
  * Volume by sentiment around the lens's range: hours when `hours` asks for them, otherwise days, weeks or months, so that
@@ -89,9 +90,13 @@ function tideWindow(
       unit: days <= 3 ? 'hour' : days <= 190 ? 'day' : days <= 1100 ? 'week' : 'month',
     }
   }
-  const back = range ? Math.max(tideDays, (context.now - range.from) / day + 1) : 370
+  const from = Math.min(
+    range?.from ?? Infinity,
+    daysBefore(context.now, (range ? tideDays : tideDaysOfAll) - 1, context.zone),
+  )
+  const back = (context.now - from) / day + 1
   return {
-    from: context.now - (back - 1) * day,
+    from,
     to: Math.min(end, context.now + 1),
     unit: back <= 120 ? 'day' : back <= 800 ? 'week' : 'month',
   }

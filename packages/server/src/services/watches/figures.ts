@@ -1,6 +1,7 @@
 import {
   changeOfCount,
   changeOfNet,
+  daysBefore,
   direction,
   dispersionOf,
   share,
@@ -121,7 +122,7 @@ async function weekCounts(
   period: Period,
 ): Promise<FiguresAnswer['direction']> {
   // Up to the end of the time shown, so that a lens on last summer is told of last summer.
-  const week: Period = { from: period.to - 7 * 86_400_000, to: period.to }
+  const week: Period = { from: daysBefore(period.to, 7, question.context.zone), to: period.to }
   const starts = periodStarts(week, directionWeeks - 1, question.context.zone)
   const counts = await periodCounts(db, question, week, directionWeeks - 1)
   const volumes = counts.map(total)

@@ -1,4 +1,5 @@
 import { type Lens, type LensContext } from '@murrabel/core/lens'
+import { daysBefore } from '@murrabel/core/measures'
 import { placedWords } from '@murrabel/core/text'
 import type { PhraseAnswer, PhrasesAnswer, WatchQueryDraft } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
@@ -79,7 +80,7 @@ async function backgroundOf(
   if ((against === 'others' || !lens.range) && (lens.watch !== null || lens.group !== null))
     return { name: 'others', lens: { ...front, ...whole }, days }
   const back = Math.round(Math.min(backgroundDays.most, Math.max(backgroundDays.least, 6 * days)))
-  const own = lensAt(lens, before(period, back), context.zone)
+  const own = lensAt(lens, before(period, back, context.zone), context.zone)
   const { count } = await entryCount(db, { lens: own, context, reader })
   return count >= backgroundNeeded
     ? { name: 'before', lens: own, days: back }
@@ -87,8 +88,8 @@ async function backgroundOf(
 }
 
 /** The days before a period. */
-export const before = ({ from }: Period, days: number): Period => ({
-  from: from - days * 86_400_000,
+export const before = ({ from }: Period, days: number, zone: string): Period => ({
+  from: daysBefore(from, days, zone),
   to: from,
 })
 

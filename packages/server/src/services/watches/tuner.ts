@@ -1,4 +1,4 @@
-import { bucketIndex, bucketStarts } from '@murrabel/core/measures'
+import { bucketIndex, bucketStarts, daysBefore } from '@murrabel/core/measures'
 import { precisionOf, verdictOf } from '@murrabel/core/tuner'
 import {
   watchProblems,
@@ -39,11 +39,12 @@ export async function tuneWatch(
   const fields = watchProblems(query)
   if (fields.length) throw new Refusal('invalid', { fields })
   const brand = await db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId])
+  const zone = brand?.zone ?? 'UTC'
   const starts = bucketStarts({
-    from: now() - (days - 1) * 86_400_000,
+    from: daysBefore(now(), days - 1, zone),
     to: now() + 1,
     unit: 'day',
-    zone: brand?.zone ?? 'UTC',
+    zone,
   })
   const [kept, others] = await Promise.all([
     marksOf({ db }, reader, watchId),
