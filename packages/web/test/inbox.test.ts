@@ -81,7 +81,7 @@ describe('the entries of a thread', () => {
         id: 7,
         state,
         attempts: 3,
-        error: state === 'failed' ? 'refused: 403' : null,
+        error: state === 'failed' ? 'refused: 403 No answers here' : null,
         uncertain: false,
       },
     })
@@ -89,7 +89,12 @@ describe('the entries of a thread', () => {
       ...(await mounting()),
       props: { thread: thread({ entries: [entry(), reply] }), may: true },
     })
-    const buttons = html.find('[data-test="action"]').findAll('button')
+    const action = html.find('[data-test="action"]')
+    if (state === 'failed')
+      expect(action.text()).toContain(
+        'not sent, tried 3 times. The network refused it: No answers here (403).',
+      )
+    const buttons = action.findAll('button')
     expect(buttons.length > 0).toBe(possible)
     if (!possible) return
     await buttons[0]!.trigger('click')

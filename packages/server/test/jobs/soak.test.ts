@@ -4,7 +4,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { until } from '../support/until.ts'
 
-/** Rounds in `npm test`; an hour of them is about 20,000. */
+/** Rounds in `npm test`; an hour of them is about 45,000. */
 const rounds = Number(process.env.SOAK_ROUNDS ?? 120)
 
 let world: TestWorld
@@ -64,8 +64,12 @@ test(
   async () => {
     for (let i = 0; i < 40; i++) await round(i)
     const before = await measured()
+    const began = Date.now()
     for (let i = 0; i < rounds; i++) await round(i)
+    const minutes = (Date.now() - began) / 60_000
     const after = await measured()
+    if (process.env.SOAK_ROUNDS)
+      process.stdout.write(`${JSON.stringify({ rounds, minutes: +minutes.toFixed(1), before, after })}\n`)
     expect(after.handles - before.handles).toBeLessThanOrEqual(12)
     expect(after.timers - before.timers).toBeLessThanOrEqual(12)
     expect(after.connections).toBeLessThanOrEqual(before.connections + 4)

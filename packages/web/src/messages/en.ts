@@ -189,6 +189,13 @@ export const en = {
       failed: 'not sent',
       cancelled: 'called back',
     },
+    failure: {
+      transient: 'The network did not answer as it should',
+      rateLimited: 'The network asked to wait',
+      keyExpired: 'The key of the profile has expired',
+      refused: 'The network refused it',
+      gone: 'What it answers is no longer there',
+    },
     tries: 'tried {n} times',
     retry: 'Try again',
     callBack: 'Call back',

@@ -195,6 +195,13 @@ export const fr: Messages = {
       failed: 'non envoyée',
       cancelled: 'rappelée',
     },
+    failure: {
+      transient: "Le réseau n'a pas répondu comme prévu",
+      rateLimited: "Le réseau a demandé d'attendre",
+      keyExpired: 'La clé du profil a expiré',
+      refused: "Le réseau l'a refusée",
+      gone: "Ce à quoi elle répond n'est plus là",
+    },
     tries: '{n} essais',
     retry: 'Réessayer',
     uncertain: "Le réseau n'a jamais dit s'il l'avait prise : elle est peut-être publique.",

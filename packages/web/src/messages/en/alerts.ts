@@ -83,7 +83,7 @@ export const alerts = {
     make: 'Feed addresses',
     title: 'Feeds of {name}',
     text: 'Anyone who has these addresses can read the mentions.',
-    isOff: 'Switched off: there is no address.',
+    isOff: 'Switched off. When it is on, a feed reader can follow this by a secret address.',
     switchOn: 'Switch on',
     switchOff: 'Switch off',
     renew: 'New addresses',

@@ -93,7 +93,7 @@ export const alerts: typeof english = {
     make: 'Adresses de flux',
     title: 'Flux de {name}',
     text: 'Quiconque a ces adresses peut lire les mentions.',
-    isOff: "Éteint : il n'y a pas d'adresse.",
+    isOff: 'Éteint. Une fois allumé, un lecteur de flux peut le suivre à une adresse secrète.',
     switchOn: 'Allumer',
     switchOff: 'Éteindre',
     renew: 'Nouvelles adresses',

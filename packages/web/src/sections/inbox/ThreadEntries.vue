@@ -8,6 +8,7 @@ import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { webAddress } from '../../parts/webAddress.ts'
+import { failureText } from './failureText.ts'
 import JudgeLine from './JudgeLine.vue'
 
 const brand = useBrand()
@@ -69,7 +70,7 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
           >, {{ t('inbox.tries', { n: entry.action.attempts }) }}</template
         >
         <template v-if="entry.action.error && entry.action.state !== 'sent'"
-          >: {{ entry.action.error }}</template
+          >. {{ failureText(entry.action.error, t) }}.</template
         >
         <span v-if="entry.action.uncertain" class="uncertain">{{ t('inbox.uncertain') }}</span>
         <template v-if="may && (entry.action.state === 'failed' || entry.action.state === 'waiting')">

@@ -16,8 +16,8 @@ async function copy(address: string): Promise<void> {
 
 <template>
   <div data-test="feeds">
-    <p v-if="!addresses.atom" class="soft">{{ t('alerts.feed.isOff') }}</p>
-    <dl v-else>
+    <p class="soft">{{ addresses.atom ? t('alerts.feed.text') : t('alerts.feed.isOff') }}</p>
+    <dl v-if="addresses.atom">
       <template v-for="(address, format) in addresses" :key="format">
         <dt>{{ format === 'atom' ? 'Atom' : 'JSON Feed' }}</dt>
         <dd v-if="address">
@@ -44,15 +44,16 @@ dt {
   margin-top: 12px;
 }
 dd {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 12px;
   margin: 0;
   overflow-wrap: anywhere;
-}
-.plain {
-  margin-left: 10px;
 }
 .actions {
   display: flex;
   gap: 8px;
-  margin-top: 14px;
+  margin: 14px 0 10px;
 }
 </style>

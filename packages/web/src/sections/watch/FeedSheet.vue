@@ -42,7 +42,6 @@ watch(shown, (open) => {
     size="520px"
     append-to-body
   >
-    <p class="soft">{{ t('alerts.feed.text') }}</p>
     <ProblemNote v-if="problem" :problem="problem" @again="ask(routes.watchFeedState)" />
     <FeedAddresses
       v-if="addresses"
