@@ -1,11 +1,24 @@
-export * from './access.ts'
-export { boundProblems, knownPart } from './bounds.ts'
-export * from './watching.ts'
-export * from './alerts.ts'
-export * from './watchSchemas.ts'
-export * from './answers.ts'
-export { dateOrders, type DateOrder } from './dateOrder.ts'
-export * from './errors.ts'
-export { largestId } from './fields.ts'
+export * from './problems.ts'
 export * from './routes.ts'
-export * from './schemas.ts'
+export * from './alerts/index.ts'
+export * from './brand/index.ts'
+export * from './entries/index.ts'
+export * from './imports/index.ts'
+export * from './inbox/index.ts'
+export * from './profiles/index.ts'
+export * from './teaching/index.ts'
+export * from './watches/index.ts'
+export {
+  bodyBytes,
+  mayDo,
+  rights,
+  type Access,
+  type Asking,
+  type Right,
+  type Scope,
+} from './shared/access.ts'
+export { boundProblems, knownPart } from './shared/bounds.ts'
+export { fileSchema, largestId } from './shared/fields.ts'
+export { limits } from './shared/limits.ts'
+export { pathOf, type Method, type Route } from './shared/route.ts'
+export type { Span } from './shared/span.ts'

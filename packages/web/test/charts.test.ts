@@ -6,7 +6,7 @@ import PeriodBars from '../src/parts/PeriodBars.vue'
 import RatingSteps from '../src/parts/RatingSteps.vue'
 import SliceBars from '../src/parts/SliceBars.vue'
 import SparkLine from '../src/parts/SparkLine.vue'
-import { chance, leaning, percent, points, totalOfMoods } from '../src/sections/watch/watchFigures.ts'
+import { chance, leaning, percent, points, totalOfMoods } from '../src/sections/watches/watchFigures.ts'
 import { button, keep, useStage } from './stage.ts'
 import { mounting } from './support.ts'
 

@@ -13,7 +13,7 @@ import EntryText from '../src/parts/EntryText.vue'
 import { entryPieces } from '../src/parts/entryPieces.ts'
 import { bucketsOfRange, localTime, rangeOfBuckets } from '../src/parts/tideScale.ts'
 import { asideTimes } from '../src/sections/inbox/asideTimes.ts'
-import { points } from '../src/sections/watch/watchFigures.ts'
+import { points } from '../src/sections/watches/watchFigures.ts'
 import { mounting } from './support.ts'
 
 describe('the pieces of a text', () => {

@@ -8,9 +8,9 @@ import {
   type SpikesAnswer,
   type VoiceAnswer,
 } from '@murrabel/contract'
-import RivalsPage from '../src/sections/watch/RivalsPage.vue'
-import SpikesView from '../src/sections/watch/SpikesView.vue'
-import VoicesView from '../src/sections/watch/VoicesView.vue'
+import RivalsPage from '../src/sections/watches/RivalsPage.vue'
+import SpikesView from '../src/sections/watches/SpikesView.vue'
+import VoicesView from '../src/sections/watches/VoicesView.vue'
 import { useUndo } from '../src/stores/undo.ts'
 import { button, useStage } from './stage.ts'
 import { row } from './support.ts'

@@ -3,7 +3,7 @@ import { correctManySchema, correctionSchema, routes } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { csvOf, exportRows, feedItemOf } from '../services/entries/export.ts'
 import { countEntries, listEntries, tideOf } from '../services/entries/list.ts'
-import { correctMany, correctSentiment } from '../services/threads/correct.ts'
+import { correctMany, correctSentiment } from '../services/entries/correct.ts'
 import { handle } from './handle.ts'
 import { sendPages } from './sendPages.ts'
 

@@ -1,15 +1,6 @@
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express'
 import type { AnySchema } from 'yup'
-import {
-  bodyBytes,
-  largestId,
-  rights,
-  routeAccess,
-  routes,
-  type Access,
-  type Route,
-  type RouteName,
-} from '@murrabel/contract'
+import { bodyBytes, largestId, rights, type Access, type Route } from '@murrabel/contract'
 import { may, type Reader } from '../access/reader.ts'
 import { isTooDeep } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
@@ -31,10 +22,6 @@ export interface HandleOptions<Body, Answer> {
   /** Undefined answers 204. */
   act(call: Call<Body>): Promise<Answer>
 }
-
-const accessOf = new Map<unknown, Access>(
-  Object.entries(routes).map(([name, route]) => [route, routeAccess[name as RouteName]]),
-)
 
 /** Bodies nested deeper than any schema of ours are not parsed at all. */
 const deepest = 32
@@ -73,8 +60,7 @@ export function handle<Body, Answer>(
   route: Route<Body, Answer>,
   { schema, text, act }: HandleOptions<Body, Answer>,
 ): void {
-  const access = accessOf.get(route)
-  if (!access) throw new Error(`${route.path} has no line in routeAccess`)
+  const { access } = route
   const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
   const parse = parsers[access.body === 'none' ? 'small' : access.body][text ? 'text' : 'json']
   app[method](route.path, admit(access), parse, async (req, res) => {

@@ -14,7 +14,7 @@ import {
   listProfiles,
   takeGranted,
 } from '../services/profiles/profiles.ts'
-import { listApart, tryApartAgain } from '../services/entries/itemsApart.ts'
+import { listApart, tryApartAgain } from '../services/intake/itemsApart.ts'
 import { exportOpml, importOpml } from '../services/profiles/opml.ts'
 import { handle } from './handle.ts'
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { timesAsLong } from '../../../core/test/support/timesAsLong.ts'
 import { htmlText, isTooDeep, parseFeed } from '../../src/connectors/index.ts'
-import { cleanJson } from '../../src/services/entries/cleanItem.ts'
+import { cleanJson } from '../../src/services/intake/cleanItem.ts'
 import { readReviews } from '../../src/services/imports/reviews.ts'
 import { readOpml } from '../../src/services/profiles/readOpml.ts'
 

@@ -1,6 +1,6 @@
 import { Webhook } from 'standardwebhooks'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { pathOf, routeAccess, routes, type Problem, type RouteName } from '@murrabel/contract'
+import { pathOf, routes, type Problem, type RouteName } from '@murrabel/contract'
 import { lensFields } from '@murrabel/core/lens'
 import {
   hostileBodies,
@@ -203,7 +203,7 @@ describe('no input is answered by a fault', () => {
 
   test('bodies that are none, and bodies of other shapes', async () => {
     for (const name of names) {
-      if (routes[name].method === 'GET' || routeAccess[name].body === 'none') continue
+      if (routes[name].method === 'GET' || routes[name].access.body === 'none') continue
       for (const raw of hostileBodies) {
         const response = await fetch(world.config.publicAddress + pathWith(name), {
           method: routes[name].method,

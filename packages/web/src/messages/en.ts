@@ -1,5 +1,5 @@
 import { alerts } from './en/alerts.ts'
-import { watch } from './en/watch.ts'
+import { watch } from './en/watches.ts'
 
 /** All texts of the interface, English. Other languages have the same keys. */
 export const en = {

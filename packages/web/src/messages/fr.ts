@@ -1,6 +1,6 @@
 import type { Messages } from './en.ts'
 import { alerts } from './fr/alerts.ts'
-import { watch } from './fr/watch.ts'
+import { watch } from './fr/watches.ts'
 import { fieldProblems, problems } from './fr/problems.ts'
 
 /** All texts of the interface, French; what the server refuses is told in French as well. */

@@ -2,7 +2,7 @@
 import { ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
-import BellMenu from './BellMenu.vue'
+import BellMenu from '../sections/alerts/BellMenu.vue'
 import { useBrand } from '../stores/brand.ts'
 import { useCounts } from '../stores/counts.ts'
 

@@ -2,7 +2,6 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import {
   mayDo,
-  routeAccess,
   routes,
   type BrandAnswer,
   type Right,
@@ -46,7 +45,7 @@ export const useBrand = defineStore('brand', () => {
   const may = (right: Right): boolean => answer.value !== null && mayDo(answer.value.me, right)
   /** Whether one may call a route of the contract. */
   function mayCall(name: RouteName): boolean {
-    const { right, scope } = routeAccess[name]
+    const { right, scope } = routes[name].access
     return answer.value !== null && mayDo(answer.value.me, right, scope)
   }
   const places = computed(() => answer.value?.places ?? [])

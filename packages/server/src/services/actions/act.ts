@@ -7,8 +7,8 @@ import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
 import type { Tx } from '../../store/database.ts'
 import { withProfileKey } from '../profiles/keys.ts'
-import { positionOf, readThread, writeChange } from '../threads/change.ts'
-import { hoursOf, refreshThreads } from '../threads/refresh.ts'
+import { positionOf, readThread, writeChange } from '../inbox/change.ts'
+import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
 import { answerIsOwed, lockAction, moveAction, type OutsideAction } from './store.ts'
 
 /** How long an action waits for a person to renew the key; renewed, it goes at once. */

@@ -1,8 +1,8 @@
 import type { Context } from '../../context.ts'
 import type { Tx } from '../../store/database.ts'
-import type { CleanItem } from '../entries/cleanItem.ts'
-import type { IngestProfile } from '../entries/ingestProfile.ts'
-import { hoursOf, refreshThreads } from '../threads/refresh.ts'
+import type { CleanItem } from '../intake/cleanItem.ts'
+import type { IngestProfile } from '../intake/ingestProfile.ts'
+import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
 import { lockAction, moveAction } from './store.ts'
 
 const isKey = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i

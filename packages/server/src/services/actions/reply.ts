@@ -6,7 +6,7 @@ import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { Refusal } from '../../problem.ts'
-import { lockThread, positionOf, unchanged, writeChange } from '../threads/change.ts'
+import { lockThread, positionOf, unchanged, writeChange } from '../inbox/change.ts'
 import { profileOwner } from './decide.ts'
 
 interface Answered {

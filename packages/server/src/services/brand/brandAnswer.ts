@@ -4,7 +4,7 @@ import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { listGroups } from '../watches/groups.ts'
-import { listTags } from '../threads/tags.ts'
+import { listTags } from '../inbox/tags.ts'
 import { listWatches } from '../watches/watches.ts'
 
 /** What every screen needs: the brand, its places, who works on it, its watches. */

@@ -6,8 +6,8 @@ import type { Piece } from '../../jobs/due/runner.ts'
 import { workRules } from '../../jobs/due/kinds.ts'
 import { Refusal } from '../../problem.ts'
 import type { RowsPage, RowsQuestion } from '../../workers/fileMessages.ts'
-import { ingest } from '../entries/ingest.ts'
-import type { IngestProfile } from '../entries/ingestProfile.ts'
+import { ingest } from '../intake/ingest.ts'
+import type { IngestProfile } from '../intake/ingestProfile.ts'
 import { record } from '../log/record.ts'
 
 /** Rows stored in one transaction. */

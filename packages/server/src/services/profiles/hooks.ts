@@ -3,7 +3,7 @@ import { unseal } from '../../access/seal.ts'
 import { connectorOf, parseJson, type ReadParts } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { ingest } from '../entries/ingest.ts'
+import { ingest } from '../intake/ingest.ts'
 import { connectorProfile } from './keys.ts'
 
 export interface Delivery {

@@ -5,7 +5,7 @@ import type { Reader } from '../../access/reader.ts'
 import { checkAddress, InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { record } from '../log/record.ts'
-import { collectOwner } from './collect.ts'
+import { collectOwner } from '../intake/collect.ts'
 
 const problemsShown = 200
 

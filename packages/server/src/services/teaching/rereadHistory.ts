@@ -6,7 +6,7 @@ import { loadTeaching, type Teaching } from '../analysis/teachingBook.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
 import { lockMentions } from '../analysis/watchBook.ts'
-import { hoursOf, refreshThreads } from '../threads/refresh.ts'
+import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
 
 const step = 1000
 

@@ -1,0 +1,45 @@
+import type { EntryKind } from '@murrabel/core/lens'
+import type { TagAnswer } from '../inbox/answers.ts'
+import type { WatchAnswer, WatchGroupAnswer } from '../watches/answers.ts'
+
+export type Role = 'owner' | 'lead' | 'specialist' | 'placeManager' | 'reader'
+
+export interface ColleagueAnswer {
+  id: number
+  name: string
+  role: Role
+}
+
+export interface PlaceAnswer {
+  id: number
+  name: string
+}
+
+export interface BrandAnswer {
+  /** `limited`: to some places or profiles. */
+  me: ColleagueAnswer & { email: string; limited: boolean }
+  brand: { id: number; name: string; zone: string }
+  places: PlaceAnswer[]
+  colleagues: ColleagueAnswer[]
+  watches: WatchAnswer[]
+  groups: WatchGroupAnswer[]
+  aspects: { id: number; name: string }[]
+  tags: TagAnswer[]
+  channels: string[]
+  /** Kinds of entries that can be answered, by channel. */
+  answers: Record<string, EntryKind[]>
+  profileCount: number
+}
+
+/** How far back the stream of events tells what was missed, in milliseconds. */
+export const missedLimitMs = 15_000
+
+export type LiveEvent =
+  /** Something may have happened that was not told: load again. */
+  | { kind: 'afresh' }
+  | { kind: 'entries'; threads: number[]; count: number }
+  | { kind: 'thread'; threads: number[] }
+  | { kind: 'profiles' }
+  | { kind: 'watches' }
+  | { kind: 'teaching' }
+  | { kind: 'alerts' }

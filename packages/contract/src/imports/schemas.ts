@@ -1,0 +1,34 @@
+import { boolean, type InferType, object, string } from 'yup'
+import { line } from '../shared/fields.ts'
+
+/** Which of day and month comes first in dates such as 03/04/2026. */
+export const dateOrders = ['dayFirst', 'monthFirst'] as const
+
+export type DateOrder = (typeof dateOrders)[number]
+
+const column = () => line(200).nullable().default(null)
+
+export const startImportSchema = object({
+  /** Of reviews: which column holds what. */
+  mapping: object({
+    text: column(),
+    rating: column(),
+    at: column(),
+    author: column(),
+    title: column(),
+    place: column(),
+    outsideId: column(),
+    url: column(),
+  }).default({}),
+  /** How dates such as 03/04/2026 are meant; needed where the column itself does not say. */
+  dateOrder: string()
+    .oneOf([...dateOrders])
+    .nullable()
+    .default(null),
+  /** Takes in the good rows although others are refused; otherwise all or nothing. */
+  anyway: boolean().default(false),
+})
+
+export type StartImportDraft = InferType<typeof startImportSchema>
+
+export type ImportMapping = StartImportDraft['mapping']

@@ -1,0 +1,113 @@
+import type { ActionState } from '@murrabel/core/actions'
+import type { UrgencyPart } from '@murrabel/core/inbox'
+import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { SentimentSpanAnswer } from '../entries/answers.ts'
+import type { Span } from '../shared/span.ts'
+
+/** One row of a list. */
+export interface TagAnswer {
+  id: number
+  name: string
+}
+
+/** What a change of tags did, thread by thread, so that it can be taken back. */
+export interface TagChangeAnswer {
+  /** All tags of the brand. */
+  tags: TagAnswer[]
+  changed: { thread: number; added: number[]; removed: number[] }[]
+}
+
+export interface ThreadEntry {
+  id: number
+  direction: 'in' | 'out'
+  kind: EntryKind
+  author: string
+  title: string | null
+  text: string
+  rating: number | null
+  at: string
+  language: string | null
+  sentiment: LensSentiment
+  /** Name of the colleague who corrected the reading. */
+  correctedBy: string | null
+  confidence: number
+  /** Its stars and its words tell against each other. */
+  contradicts: boolean
+  spans: SentimentSpanAnswer[]
+  url: string | null
+  /** The network gave no date that can be: `at` is when it came in. */
+  undated: boolean
+  /** What is done to bring it out, for an entry of ours. */
+  action: {
+    id: number
+    state: ActionState
+    attempts: number
+    error: string | null
+    uncertain: boolean
+  } | null
+}
+
+export interface ThreadEventAnswer {
+  id: number
+  kind: string
+  /** A colleague, or what acted by itself. */
+  actor: 'colleague' | 'rule' | 'ask' | 'network' | 'system'
+  by: string | null
+  at: string
+  detail: Record<string, unknown>
+}
+
+export interface ThreadAnswer {
+  id: number
+  version: number
+  kind: EntryKind
+  title: string | null
+  url: string | null
+  channel: string
+  network: string
+  profile: string
+  profileId: number
+  placeId: number | null
+  state: ThreadState
+  setAsideUntil: string | null
+  givenTo: number | null
+  dueAt: string | null
+  private: boolean
+  paid: boolean
+  tags: number[]
+  urgency: { points: number; parts: UrgencyPart[] } | null
+  entries: ThreadEntry[]
+  events: ThreadEventAnswer[]
+  person: {
+    id: number
+    name: string
+    handle: string | null
+    network: string
+    since: string
+    count: number
+    /** What they said before, newest first, this thread left out. */
+    before: {
+      id: number
+      threadId: number
+      text: string
+      at: string
+      sentiment: LensSentiment
+      channel: string
+      rating: number | null
+    }[]
+  } | null
+  reply: { possible: boolean; maxLength: number; public: boolean; reason?: string }
+  watches: { id: number; name: string; hits: Span[] }[]
+}
+
+export interface ThreadChangeAnswer {
+  thread: {
+    id: number
+    state: ThreadState
+    version: number
+    setAsideUntil: string | null
+    givenTo: number | null
+  }
+  /** To undo it with; null when nothing changed. */
+  eventId: number | null
+}

@@ -1,0 +1,28 @@
+import { refusal, type RefusalKind } from '../shared/refusal.ts'
+
+export const inboxProblems = {
+  replyTooLong: refusal(422, 'The reply is longer than this channel takes. It was not sent; shorten it.'),
+  threadChanged: refusal(
+    409,
+    'A colleague acted on this thread while you wrote. Nothing was sent; your text is kept. Look at the thread, then send again.',
+  ),
+  replyNotPossible: refusal(409, 'This channel takes no reply here. Nothing was sent.'),
+  alreadySent: refusal(409, 'This reply has already gone out and cannot be called back.'),
+  beingSent: refusal(409, 'This reply is on its way right now. Wait a moment and look again.'),
+  maybeSent: refusal(
+    409,
+    'The network never said whether it took this reply, so it may be public. Trying again is safe: it appears once. To call it back anyway, say so.',
+  ),
+  calledBack: refusal(
+    409,
+    'This reply was called back already. Nothing was changed; write it again to send it.',
+  ),
+  keyUsed: refusal(
+    409,
+    'A reply was already sent from this window with another text or in another thread. Nothing was sent now; your text is kept. Send it again.',
+  ),
+  undoTooLate: refusal(
+    409,
+    'Something newer has happened on this thread, so this can no longer be undone. Nothing was changed.',
+  ),
+} satisfies Record<string, RefusalKind>

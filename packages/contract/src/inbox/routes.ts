@@ -1,0 +1,25 @@
+import { can } from '../shared/access.ts'
+import type { TagChangeAnswer, ThreadAnswer, ThreadChangeAnswer } from './answers.ts'
+import type { CancelDraft, ReplyDraft, TagDraft, ThreadEventDraft } from './schemas.ts'
+import { get, post, put } from '../shared/route.ts'
+
+/** Routes of threads and what is done with them. */
+export const inboxRoutes = {
+  thread: get<ThreadAnswer>('/api/threads/:id', can('look', 'seen')),
+  reply: post<ReplyDraft, ThreadChangeAnswer>('/api/threads/:id/replies', can('answer', 'seen', 'medium')),
+  threadEvent: post<ThreadEventDraft, ThreadChangeAnswer>(
+    '/api/threads/:id/events',
+    can('answer', 'seen', 'small'),
+  ),
+  undo: post<undefined, ThreadChangeAnswer>(
+    '/api/threads/:id/events/:event/undo',
+    can('answer', 'seen', 'small'),
+  ),
+  tagThreads: put<TagDraft, TagChangeAnswer>('/api/threads/tags', can('answer', 'seen', 'small')),
+  give: put<{ to: number | null }, ThreadChangeAnswer>(
+    '/api/threads/:id/given',
+    can('answer', 'seen', 'small'),
+  ),
+  retryAction: post<undefined, undefined>('/api/actions/:id/retry', can('answer', 'seen', 'small')),
+  cancelAction: post<CancelDraft, undefined>('/api/actions/:id/cancel', can('answer', 'seen', 'small')),
+} as const

@@ -1,0 +1,55 @@
+import { array, boolean, type InferType, number, object, string } from 'yup'
+import { id, ids, largestId, line, lines } from '../shared/fields.ts'
+import { limits } from '../shared/limits.ts'
+
+export const replySchema = object({
+  text: lines(limits.replyLength).required('write something before sending'),
+  /** Made by the browser once per reply, so that sending twice sends once. */
+  key: string().uuid().lowercase().max(36).required(),
+  /** The thread's version the writer saw. */
+  version: number().integer().min(0).max(largestId).required(),
+  /** Finish the thread with it. */
+  finish: boolean().default(false),
+  /** Send although a colleague has acted in between. */
+  anyway: boolean().default(false),
+})
+
+const isoInstant = /^\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/
+
+/** An instant as ISO 8601 writes it, in years that a calendar of ours reaches. */
+const isInstant = (text: string) =>
+  isoInstant.test(text) && Date.parse(text) >= 0 && Date.parse(text) < Date.UTC(2200, 0, 1)
+
+export const threadEventSchema = object({
+  kind: string()
+    .oneOf(['finish', 'reopen', 'setAside'] as const)
+    .required(),
+  until: string().when('kind', {
+    is: 'setAside',
+    then: (s) =>
+      s
+        .required('say until when')
+        .max(40)
+        .test('time', 'not a time', (v) => isInstant(v ?? '')),
+  }),
+})
+
+export const tagSchema = object({
+  threads: ids(500).min(1).required(),
+  add: array().of(line(40).required('a tag needs a name')).max(20).default([]),
+  /** Ids of tags. */
+  remove: ids(500).default([]),
+})
+
+export type TagDraft = InferType<typeof tagSchema>
+
+export const giveSchema = object({ to: id().nullable().defined() })
+
+/** Calls an action back; `anyway` although it may have been done. */
+export const cancelSchema = object({ anyway: boolean().default(false) })
+
+export type CancelDraft = InferType<typeof cancelSchema>
+
+export type ReplyDraft = InferType<typeof replySchema>
+
+export type ThreadEventDraft = InferType<typeof threadEventSchema>

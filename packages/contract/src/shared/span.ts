@@ -1,0 +1,4 @@
+export interface Span {
+  start: number
+  end: number
+}

@@ -1,0 +1,6 @@
+export * from './answers.ts'
+export * from './figures.ts'
+export * from './rivals.ts'
+export * from './schemas.ts'
+export * from './voices.ts'
+export * from './watchProblems.ts'

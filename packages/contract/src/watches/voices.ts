@@ -1,0 +1,48 @@
+import type { NetSentiment, VoiceHabit, VoiceLeaning } from '@murrabel/core/measures'
+import type { MoodCounts } from '../entries/answers.ts'
+
+export interface VoiceAnswer extends MoodCounts {
+  id: number
+  name: string
+  handle: string | null
+  network: string
+  channel: string
+  entries: number
+  reach: number
+  first: string
+  last: string
+  activeDays: number
+  habit: VoiceHabit
+  leaning: VoiceLeaning
+  net: NetSentiment | null
+  standing: Standing | null
+  note: string
+  kept: boolean
+  watches: { id: number; name: string; n: number }[]
+}
+
+export const standings = ['press', 'partner', 'rival', 'customer', 'troll', 'colleague'] as const
+
+export type Standing = (typeof standings)[number]
+
+export const voiceOrders = ['entries', 'reach', 'sour', 'sweet', 'last'] as const
+
+export type VoiceOrder = (typeof voiceOrders)[number]
+
+/** What is known of a voice whatever the lens. */
+export interface VoiceCard {
+  id: number
+  name: string
+  handle: string | null
+  network: string
+  standing: Standing | null
+  note: string
+  kept: boolean
+  edition: number
+}
+
+export interface VoicesAnswer {
+  voices: VoiceAnswer[]
+  /** Voices in the lens; the list may be shorter. */
+  total: number
+}

@@ -1,0 +1,62 @@
+import type { Express } from 'express'
+import type { ThreadEvent } from '@murrabel/core/inbox'
+import {
+  cancelSchema,
+  giveSchema,
+  keepSchema,
+  replySchema,
+  routes,
+  tagSchema,
+  threadEventSchema,
+  type ThreadEventDraft,
+} from '@murrabel/contract'
+import type { Context } from '../context.ts'
+import { cancelAction, retryAction } from '../services/actions/decide.ts'
+import { reply } from '../services/actions/reply.ts'
+import { applyThreadEvent, giveThread, undoThreadEvent } from '../services/inbox/change.ts'
+import { keepEntries, tagThreads } from '../services/inbox/tags.ts'
+import { threadAnswer } from '../services/inbox/threadAnswer.ts'
+import { handle } from './handle.ts'
+
+const eventOf = ({ kind, until }: ThreadEventDraft): ThreadEvent =>
+  kind === 'setAside' ? { kind, until: Date.parse(until ?? '') } : { kind }
+
+export function threadRoutes(app: Express, context: Context): void {
+  handle(app, routes.tagThreads, {
+    schema: tagSchema,
+    act: ({ reader, body }) => tagThreads(context, reader, body),
+  })
+  handle(app, routes.keepEntries, {
+    schema: keepSchema,
+    act: ({ reader, body }) => keepEntries(context, reader, body),
+  })
+  handle(app, routes.thread, { act: ({ reader, id }) => threadAnswer(context, reader, id()) })
+  handle(app, routes.reply, {
+    schema: replySchema,
+    act: ({ reader, id, body }) => reply(context, reader, id(), body),
+  })
+  handle(app, routes.threadEvent, {
+    schema: threadEventSchema,
+    act: ({ reader, id, body }) => applyThreadEvent(context, reader, id(), eventOf(body)),
+  })
+  handle(app, routes.undo, {
+    act: ({ reader, id }) => undoThreadEvent(context, reader, id(), id('event')),
+  })
+  handle(app, routes.give, {
+    schema: giveSchema,
+    act: ({ reader, id, body }) => giveThread(context, reader, id(), body.to),
+  })
+  handle(app, routes.retryAction, {
+    act: async ({ reader, id }) => {
+      await retryAction(context, reader, id())
+      return undefined
+    },
+  })
+  handle(app, routes.cancelAction, {
+    schema: cancelSchema,
+    act: async ({ reader, id, body }) => {
+      await cancelAction(context, reader, id(), { anyway: body.anyway })
+      return undefined
+    },
+  })
+}
