@@ -20,7 +20,7 @@ export async function httpFigures(databaseUrl: string): Promise<Figure[]> {
   await tell(
     'lens page, negative at two places',
     page,
-    (i) => `/api/entries?unit=threads&felt=negative&place=${1 + (i % 4)},${2 + (i % 4)}`,
+    (i) => `/api/entries?unit=threads&sentiment=negative&place=${1 + (i % 4)},${2 + (i % 4)}`,
   )
   await tell(
     'lens page, words',

@@ -10,7 +10,7 @@ import { worldTexts } from './lib/texts.ts'
 type Label = 'positive' | 'negative' | 'neutral' | 'unread'
 interface Sentence {
   construction: string
-  label: 'positive' | 'negative'
+  sentiment: 'positive' | 'negative'
   text: string
 }
 
@@ -23,7 +23,7 @@ const afinn = new Afinn()
 
 /** The readers, each with the threshold its makers name. */
 const readers: Record<string, (text: string) => Label> = {
-  ours: (text) => readSentiment(text, { language: 'en' }).label,
+  ours: (text) => readSentiment(text, { language: 'en' }).sentiment,
   'vader-sentiment': (text) => {
     const { compound } = vader.SentimentIntensityAnalyzer.polarity_scores(text)
     return compound >= 0.05 ? 'positive' : compound <= -0.05 ? 'negative' : 'neutral'
@@ -58,9 +58,9 @@ export function sentimentFigures(): Figure[] {
   })
   const sentences: Sentence[] = [
     ...constructedSentences,
-    ...developmentSentences.map(([construction, label, text]) => ({ construction, label, text })),
-    ...gladSentences.map((text) => ({ construction: 'broad', label: 'positive' as const, text })),
-    ...unhappySentences.map((text) => ({ construction: 'broad', label: 'negative' as const, text })),
+    ...developmentSentences.map(([construction, sentiment, text]) => ({ construction, sentiment, text })),
+    ...gladSentences.map((text) => ({ construction: 'broad', sentiment: 'positive' as const, text })),
+    ...unhappySentences.map((text) => ({ construction: 'broad', sentiment: 'negative' as const, text })),
   ]
   const constructions = [...new Set(sentences.map((s) => s.construction))]
   const quality = [...constructions, 'all'].map((construction): Figure => {
@@ -78,7 +78,7 @@ export function sentimentFigures(): Figure[] {
       .map((s) => ({ ...s, construction: language }))
     return {
       name: `own development sentences, ${language} (${own.length}): right of all, right of those called`,
-      value: shares(rightOf(own, (text) => readSentiment(text, { language }).label)),
+      value: shares(rightOf(own, (text) => readSentiment(text, { language }).sentiment)),
     }
   })
   return [...speed, ...quality, ...second]
@@ -90,9 +90,9 @@ function rightOf(
 ): { all: number; called: number } {
   let right = 0
   let called = 0
-  for (const { label, text } of sentences) {
+  for (const { sentiment, text } of sentences) {
     const found = read(text)
-    if (found === label) right++
+    if (found === sentiment) right++
     if (found === 'positive' || found === 'negative') called++
   }
   return { all: right / sentences.length, called: right / Math.max(1, called) }

@@ -307,7 +307,7 @@ test('the lens: phrases, the address, back and forward, the tide line by drag an
   await page.getByRole('button', { name: 'any sentiment' }).click()
   await page.locator('.el-checkbox', { hasText: 'negative' }).click()
   await page.getByRole('button', { name: 'Show', exact: true }).click()
-  await expect(page).toHaveURL(/felt=negative/)
+  await expect(page).toHaveURL(/sentiment=negative/)
   const negative = await settledCount(page, (n) => n < all)
   await page.getByRole('button', { name: 'all places' }).click()
   await page.locator('.el-checkbox', { hasText: 'Dunmarrow' }).click()
@@ -346,10 +346,10 @@ test('the lens: phrases, the address, back and forward, the tide line by drag an
 
 test('an address that is not understood says so and shows the usual lens', async ({ page }) => {
   await signIn(page, 'ivo')
-  await page.goto(`${address}/inbox?felt=angry`)
-  await expect(page.getByRole('alert')).toContainText('felt=angry')
+  await page.goto(`${address}/inbox?sentiment=angry`)
+  await expect(page.getByRole('alert')).toContainText('sentiment=angry')
   await page.getByRole('alert').getByRole('button').click()
-  await expect(page).not.toHaveURL(/felt/)
+  await expect(page).not.toHaveURL(/sentiment=/)
   await page.goto(`${address}/nowhere`)
   await expect(page.getByText('There is nothing at this address')).toBeVisible()
 })

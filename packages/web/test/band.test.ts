@@ -193,7 +193,7 @@ describe('a part of the lens', () => {
   })
   test.each([
     ['voice', { voice: 31 }, null],
-    ['aspect', { aspect: { id: 1, felt: null } }, null],
+    ['aspect', { aspect: { id: 1, sentiment: null } }, null],
     ['weekHour', { weekHour: 38 }, null],
     ['kept', { kept: true }, false],
   ] as const)('%s can be taken away here, and is chosen elsewhere', async (field, lens, blank) => {

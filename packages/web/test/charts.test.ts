@@ -6,7 +6,7 @@ import PeriodBars from '../src/parts/PeriodBars.vue'
 import RatingSteps from '../src/parts/RatingSteps.vue'
 import SliceBars from '../src/parts/SliceBars.vue'
 import SparkLine from '../src/parts/SparkLine.vue'
-import { chance, leaning, percent, points, totalOfMoods } from '../src/sections/watches/watchFigures.ts'
+import { chance, leaning, percent, points, totalOfCounts } from '../src/sections/watches/watchFigures.ts'
 import { button, keep, useStage } from './stage.ts'
 import { mounting } from './support.ts'
 
@@ -159,6 +159,6 @@ describe('figures in words', () => {
   )
   test('shares', () => {
     expect([points(-0.004), points(0.125), percent(0.875)]).toEqual(['0', '+13', '88%'])
-    expect(totalOfMoods({ positive: 1, neutral: 2, negative: 3, unread: 4 })).toBe(10)
+    expect(totalOfCounts({ positive: 1, neutral: 2, negative: 3, unread: 4 })).toBe(10)
   })
 })

@@ -133,10 +133,10 @@ describe('the keys of the daily work', () => {
   ])('%s judges %s, and undo gives the entry back to the machine', async (key, label) => {
     const { press, calls } = await inbox({ 'PUT /api/entries/1/sentiment': { sentiment: label } })
     await press(key)
-    expect(sent(calls, 'PUT', '/api/entries/1/sentiment')[0]?.body).toEqual({ label })
+    expect(sent(calls, 'PUT', '/api/entries/1/sentiment')[0]?.body).toEqual({ sentiment: label })
     await useUndo().undo()
     await flushPromises()
-    expect(sent(calls, 'PUT', '/api/entries/1/sentiment')[1]?.body).toEqual({ label: null })
+    expect(sent(calls, 'PUT', '/api/entries/1/sentiment')[1]?.body).toEqual({ sentiment: null })
   })
 
   test('w goes to the answer; while one types, keys are letters', async () => {
@@ -203,7 +203,7 @@ describe('places that are empty or wrong', () => {
     expect(html.find('.list [role="alert"] button').text()).toBe('Try again')
   })
   test('an address that is not understood names the part', async () => {
-    const { html } = await inbox({}, { path: '/inbox/9?felt=angry' })
-    expect(html.find('.list [role="alert"]').text()).toContain('felt=angry')
+    const { html } = await inbox({}, { path: '/inbox/9?sentiment=angry' })
+    expect(html.find('.list [role="alert"]').text()).toContain('sentiment=angry')
   })
 })

@@ -31,26 +31,26 @@ describe('the lens of the address', () => {
     const [{ lens, change }, { router }] = await use('/inbox?connected=3')
     change({ sentiments: ['negative'], places: [2] })
     await flushPromises()
-    expect(router.currentRoute.value.query).toEqual({ connected: '3', felt: 'negative', place: '2' })
+    expect(router.currentRoute.value.query).toEqual({ connected: '3', sentiment: 'negative', place: '2' })
     expect(lens.value.sentiments).toEqual(['negative'])
   })
   test('the usual one leaves the address empty', async () => {
-    const [{ reset }, { router }] = await use('/inbox?felt=negative&words=late')
+    const [{ reset }, { router }] = await use('/inbox?sentiment=negative&words=late')
     reset()
     await flushPromises()
     expect(router.currentRoute.value.query).toEqual({})
   })
   test('what cannot be read is named', async () => {
-    const [{ problems }] = await use('/inbox?felt=angry&state=open')
-    expect(problems.value).toEqual([{ field: 'felt', value: 'angry' }])
+    const [{ problems }] = await use('/inbox?sentiment=angry&state=open')
+    expect(problems.value).toEqual([{ field: 'sentiment', value: 'angry' }])
   })
   test('the server gets the whole lens', async () => {
-    const [{ query }] = await use('/inbox?felt=negative')
+    const [{ query }] = await use('/inbox?sentiment=negative')
     expect(Object.fromEntries(query.value)).toEqual({
       unit: 'threads',
       state: 'open',
       kind: 'review,comment,message,question',
-      felt: 'negative',
+      sentiment: 'negative',
       given: 'meOrNobody',
       time: 'last-14',
       order: 'pressing',

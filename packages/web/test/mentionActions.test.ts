@@ -128,8 +128,8 @@ describe('judging', () => {
         .slice(1)
         .map((c) => c.body),
     ).toEqual([
-      { ids: [1], label: null },
-      { ids: [2], label: 'neutral' },
+      { ids: [1], sentiment: null },
+      { ids: [2], sentiment: 'neutral' },
     ])
     expect([now(1), now(2)].map((r) => [r.sentiment, r.corrected])).toEqual([
       ['negative', false],

@@ -140,8 +140,8 @@ describe('the figures', () => {
       { languages: ['en'] },
       { places: [2] },
       { weekHour: 14 },
-      { aspect: { id: 1, felt: null } },
-      { aspect: { id: 1, felt: 'negative' } },
+      { aspect: { id: 1, sentiment: null } },
+      { aspect: { id: 1, sentiment: 'negative' } },
     ])
   })
   test('every chart has its table', async () => {
@@ -216,11 +216,11 @@ describe('the page', () => {
       window.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }))
     await flushPromises()
     const judged = () => calls.filter((c) => c.method === 'PUT').map((c) => c.body)
-    expect(judged()).toEqual([{ ids: [1], label: 'positive' }])
+    expect(judged()).toEqual([{ ids: [1], sentiment: 'positive' }])
     await useUndo().undo()
     await flushPromises()
     // Nobody had judged it before: the machine has it back.
-    expect(judged()[1]).toEqual({ ids: [1], label: null })
+    expect(judged()[1]).toEqual({ ids: [1], sentiment: null })
   })
   test('many are judged at once', async () => {
     const { html, calls } = await open('/watch?watch=4&view=mentions')
@@ -228,7 +228,7 @@ describe('the page', () => {
     expect(html.find('[data-test="chosen"]').text()).toContain('2 chosen')
     await button(html.find('[data-test="chosen"]'), 'neutral').trigger('click')
     await flushPromises()
-    expect(calls.find((c) => c.method === 'PUT')!.body).toEqual({ ids: [1, 2], label: 'neutral' })
+    expect(calls.find((c) => c.method === 'PUT')!.body).toEqual({ ids: [1, 2], sentiment: 'neutral' })
   })
   test('copies stand behind one row and open as a story', async () => {
     const { html, at } = await open('/watch?watch=4&view=mentions', {

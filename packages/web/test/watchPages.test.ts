@@ -97,7 +97,7 @@ describe('the alerts', () => {
   const alert = (more: Partial<AlertAnswer> = {}): AlertAnswer => ({
     id: 2,
     name: 'Petrel in trouble',
-    lens: 'watch=4&felt=negative',
+    lens: 'watch=4&sentiment=negative',
     condition: { kind: 'net', below: -0.3, days: 7 },
     quietMinutes: 240,
     inApp: true,
@@ -319,7 +319,7 @@ describe('teaching', () => {
     const text = 'A flat calm crossing'
     const { html, sent } = await page(teaching(), {
       'POST /api/teaching/reading': {
-        label: 'positive',
+        sentiment: 'positive',
         language: 'en',
         raw: 2,
         spans: [{ start: 2, end: 11, contribution: 2 }],

@@ -1,4 +1,4 @@
-import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { Span } from '../shared/span.ts'
 
 export interface SentimentSpanAnswer extends Span {
@@ -18,7 +18,7 @@ export interface EntryRow {
   text: string
   rating: number | null
   at: string
-  sentiment: LensSentiment
+  sentiment: Sentiment
   state: ThreadState
   givenTo: number | null
   dueAt: string | null
@@ -72,7 +72,7 @@ export interface TideAnswer {
   usual: { low: number; high: number; periods: number } | null
 }
 
-export interface MoodCounts {
+export interface SentimentCounts {
   positive: number
   neutral: number
   negative: number

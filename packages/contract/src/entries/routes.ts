@@ -10,13 +10,13 @@ export const entriesRoutes = {
   tide: get<TideAnswer>('/api/tide', can('look', 'seen')),
   exportCsv: get<undefined>('/api/entries/export.csv', can('look', 'seen')),
   exportFeed: get<undefined>('/api/entries/export.json', can('look', 'seen')),
-  correct: put<{ label: string | null }, { sentiment: string }>(
+  correct: put<{ sentiment: string | null }, { sentiment: string }>(
     '/api/entries/:id/sentiment',
     can('answer', 'seen', 'small'),
   ),
   keepEntries: put<KeepDraft, { changed: number[] }>('/api/entries/kept', can('answer', 'seen', 'small')),
-  correctMany: put<{ ids: number[]; label: string | null }, { changed: { id: number; before: string }[] }>(
-    '/api/entries/sentiment',
-    can('answer', 'seen', 'small'),
-  ),
+  correctMany: put<
+    { ids: number[]; sentiment: string | null },
+    { changed: { id: number; before: string }[] }
+  >('/api/entries/sentiment', can('answer', 'seen', 'small')),
 } as const

@@ -7,7 +7,7 @@ export const keepSchema = object({ ids: ids(500).min(1).required(), kept: boolea
 export type KeepDraft = InferType<typeof keepSchema>
 
 export const correctionSchema = object({
-  label: mixed<'positive' | 'neutral' | 'negative'>()
+  sentiment: mixed<'positive' | 'neutral' | 'negative'>()
     .oneOf(lensSentiments.filter((s) => s !== 'unread') as ('positive' | 'neutral' | 'negative')[])
     .nullable()
     .defined(),
@@ -15,7 +15,7 @@ export const correctionSchema = object({
 
 export const correctManySchema = object({
   ids: ids(1000).min(1).required(),
-  label: mixed<'positive' | 'neutral' | 'negative'>()
+  sentiment: mixed<'positive' | 'neutral' | 'negative'>()
     .oneOf(['positive', 'neutral', 'negative'])
     .nullable()
     .defined(),

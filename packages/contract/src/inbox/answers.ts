@@ -1,6 +1,6 @@
 import type { ActionState } from '@murrabel/core/actions'
 import type { UrgencyPart } from '@murrabel/core/inbox'
-import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { SentimentSpanAnswer } from '../entries/answers.ts'
 import type { Span } from '../shared/span.ts'
 
@@ -27,7 +27,7 @@ export interface ThreadEntry {
   rating: number | null
   at: string
   language: string | null
-  sentiment: LensSentiment
+  sentiment: Sentiment
   /** Name of the colleague who corrected the reading. */
   correctedBy: string | null
   confidence: number
@@ -91,7 +91,7 @@ export interface ThreadAnswer {
       threadId: number
       text: string
       at: string
-      sentiment: LensSentiment
+      sentiment: Sentiment
       channel: string
       rating: number | null
     }[]

@@ -1,4 +1,4 @@
-import type { LensSentiment } from '@murrabel/core/lens'
+import type { Sentiment } from '@murrabel/core/lens'
 import type { Span } from '../shared/span.ts'
 
 export interface BrandWord {
@@ -40,7 +40,7 @@ export interface TeachingAnswer {
 
 /** A reading tried on a sentence, with the words it rests on. */
 export interface ReadingAnswer {
-  label: LensSentiment
+  sentiment: Sentiment
   language: string
   raw: number
   spans: (Span & { contribution: number })[]

@@ -1,3 +1,4 @@
+import type { GroupKind } from './groupKinds.ts'
 import type { Precision, TunerVerdict } from '@murrabel/core/tuner'
 import type { EntryRow } from '../entries/answers.ts'
 import type { Span } from '../shared/span.ts'
@@ -16,19 +17,6 @@ export interface WatchAnswer {
   /** Raised by every change; given back with one, so that nobody overwrites another's. */
   edition: number
 }
-
-export const groupKinds = [
-  'brand',
-  'people',
-  'places',
-  'products',
-  'rivals',
-  'trade',
-  'links',
-  'other',
-] as const
-
-export type GroupKind = (typeof groupKinds)[number]
 
 /** A folder of watches; folders lie in folders. */
 export interface WatchGroupAnswer {

@@ -7,7 +7,7 @@ import type {
   UsualVerdict,
 } from '@murrabel/core/measures'
 import type { Precision } from '@murrabel/core/tuner'
-import type { EntryRow, MoodCounts, TideBucket } from '../entries/answers.ts'
+import type { EntryRow, SentimentCounts, TideBucket } from '../entries/answers.ts'
 
 /** What is usual for a count, from periods of the same length. */
 export interface UsualAnswer {
@@ -39,12 +39,12 @@ export interface StandingsAnswer {
 }
 
 /** A part of the volume under a name, with its moods. */
-export interface Slice extends MoodCounts {
+export interface Slice extends SentimentCounts {
   /** What the lens takes to open it: a channel, a language, a place's id, an hour of the week. */
   key: string | number | null
 }
 
-export interface AspectSlice extends MoodCounts {
+export interface AspectSlice extends SentimentCounts {
   id: number
   name: string
   net: NetSentiment | null
@@ -52,7 +52,7 @@ export interface AspectSlice extends MoodCounts {
 
 export interface FiguresAnswer {
   range: ShownRange
-  counts: MoodCounts
+  counts: SentimentCounts
   total: number
   net: NetSentiment | null
   usual: UsualAnswer
@@ -88,7 +88,7 @@ export interface PhraseAnswer {
   count: number
   before: number
   z: number
-  counts: MoodCounts
+  counts: SentimentCounts
   net: NetSentiment | null
 }
 
@@ -112,7 +112,7 @@ export interface SpikeAnswer {
   expected: number
   /** Smallest chance met that ordinary noise would bring as much. */
   tail: number
-  counts: MoodCounts
+  counts: SentimentCounts
   phrases: PhraseAnswer[]
   first: EntryRow | null
   voices: { id: number; name: string; entries: number; reach: number }[]
@@ -130,7 +130,7 @@ export interface ComparedSide {
   name: string
   total: number
   days: number
-  counts: MoodCounts
+  counts: SentimentCounts
   net: NetSentiment | null
   series: TideBucket[]
 }

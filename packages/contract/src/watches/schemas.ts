@@ -1,7 +1,7 @@
 import { array, boolean, type InferType, mixed, object, string } from 'yup'
 import { edition, id, ids, line, lines } from '../shared/fields.ts'
 import { limits } from '../shared/limits.ts'
-import { groupKinds } from './answers.ts'
+import { groupKinds } from './groupKinds.ts'
 import { standings } from './voices.ts'
 
 export const termSchema = object({

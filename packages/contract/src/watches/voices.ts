@@ -1,7 +1,7 @@
 import type { NetSentiment, VoiceHabit, VoiceLeaning } from '@murrabel/core/measures'
-import type { MoodCounts } from '../entries/answers.ts'
+import type { SentimentCounts } from '../entries/answers.ts'
 
-export interface VoiceAnswer extends MoodCounts {
+export interface VoiceAnswer extends SentimentCounts {
   id: number
   name: string
   handle: string | null
@@ -25,7 +25,7 @@ export const standings = ['press', 'partner', 'rival', 'customer', 'troll', 'col
 
 export type Standing = (typeof standings)[number]
 
-export const voiceOrders = ['entries', 'reach', 'sour', 'sweet', 'last'] as const
+export const voiceOrders = ['entries', 'reach', 'negative', 'positive', 'last'] as const
 
 export type VoiceOrder = (typeof voiceOrders)[number]
 

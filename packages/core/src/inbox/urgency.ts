@@ -1,4 +1,4 @@
-import type { EntryKind, LensSentiment } from '../lens/index.ts'
+import type { EntryKind, Sentiment } from '../lens/index.ts'
 
 export type UrgencyPartName =
   | 'notSent'
@@ -20,7 +20,7 @@ export interface UrgencyPart {
 
 export interface UrgencyEntry {
   kind: EntryKind
-  sentiment: LensSentiment
+  sentiment: Sentiment
   rating: number | null
   /** People who saw it or found it useful; 0 when unknown. */
   reach: number

@@ -42,7 +42,7 @@ export function printLens(lens: Lens, base: Lens): [string, string][] {
   put('kind', list(lens.kinds), list(base.kinds))
   put('channel', list(lens.channels), list(base.channels))
   put('place', list(lens.places), list(base.places))
-  put('felt', list(lens.sentiments), list(base.sentiments))
+  put('sentiment', list(lens.sentiments), list(base.sentiments))
   put('given', String(lens.givenTo), String(base.givenTo))
   const id = (value: number | null) => String(value ?? 'all')
   put('watch', id(lens.watch), id(base.watch))
@@ -70,7 +70,7 @@ const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 
 function printAspect(aspect: Lens['aspect']): string {
   if (!aspect) return 'all'
-  return aspect.felt ? `${aspect.id}-${aspect.felt}` : String(aspect.id)
+  return aspect.sentiment ? `${aspect.id}-${aspect.sentiment}` : String(aspect.id)
 }
 
 const printWeekHour = (hour: number | null) =>
@@ -82,7 +82,7 @@ export const lensFields = [
   'kind',
   'channel',
   'place',
-  'felt',
+  'sentiment',
   'given',
   'watch',
   'group',
@@ -157,7 +157,7 @@ const readers: Record<string, Reader> = {
   kind: listOf(lensKinds, (lens, v) => (lens.kinds = v)),
   channel: listOf(/^[a-z]{2,20}$/, (lens, v) => (lens.channels = v)),
   language: listOf(/^[a-z]{2,3}$/, (lens, v) => (lens.languages = v)),
-  felt: listOf(lensSentiments, (lens, v) => (lens.sentiments = v)),
+  sentiment: listOf(lensSentiments, (lens, v) => (lens.sentiments = v)),
   order: oneOf(lensOrders, (lens, v) => (lens.order = v)),
   place: idsOf((lens, ids) => (lens.places = ids)),
   tag: idsOf((lens, ids) => (lens.tags = ids)),
@@ -184,7 +184,7 @@ const readers: Record<string, Reader> = {
   aspect(value, lens) {
     const found = /^([1-9]\d{0,9})(?:-(positive|neutral|negative))?$/.exec(value)
     if (value !== 'all' && !(found && isId(found[1]!))) return false
-    lens.aspect = found && { id: Number(found[1]), felt: (found[2] as 'positive' | undefined) ?? null }
+    lens.aspect = found && { id: Number(found[1]), sentiment: (found[2] as 'positive' | undefined) ?? null }
     return true
   },
   hour(value, lens) {

@@ -11,7 +11,7 @@ export {
   type Lens,
   type LensOrder,
   type LensRange,
-  type LensSentiment,
+  type Sentiment,
   type ThreadState,
 } from './lens.ts'
 export { lensFields, parseLens, parseRange, printLens, printRange, type LensProblem } from './address.ts'

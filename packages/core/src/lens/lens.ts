@@ -5,7 +5,7 @@ export const lensStates = ['open', 'waiting', 'aside', 'done'] as const
 export type ThreadState = (typeof lensStates)[number]
 
 export const lensSentiments = ['positive', 'neutral', 'negative', 'unread'] as const
-export type LensSentiment = (typeof lensSentiments)[number]
+export type Sentiment = (typeof lensSentiments)[number]
 
 export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'telling'] as const
 export type LensOrder = (typeof lensOrders)[number]
@@ -24,7 +24,7 @@ export interface Lens {
   channels: string[]
   /** Ids of places. */
   places: number[]
-  sentiments: LensSentiment[]
+  sentiments: Sentiment[]
   /** A colleague's id, or one of the fixed answers. */
   givenTo: 'anybody' | 'me' | 'nobody' | 'meOrNobody' | number
   /** Id of a watch. */
@@ -39,8 +39,8 @@ export interface Lens {
   story: number | null
   /** Words that must stand side by side. */
   phrase: string
-  /** An aspect that must be named, and what was felt about it where that is asked. */
-  aspect: { id: number; felt: 'positive' | 'neutral' | 'negative' | null } | null
+  /** An aspect that must be named, and what is said of it where that is asked. */
+  aspect: { id: number; sentiment: 'positive' | 'neutral' | 'negative' | null } | null
   /** An hour of the local week, 0 (Monday, midnight) to 167. */
   weekHour: number | null
   /** Ids of tags, of which the thread bears one at least. */

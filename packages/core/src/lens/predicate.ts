@@ -1,4 +1,4 @@
-import type { EntryKind, Lens, LensSentiment, ThreadState } from './lens.ts'
+import type { EntryKind, Lens, Sentiment, ThreadState } from './lens.ts'
 import { instantsOf } from './range.ts'
 import { DateTime } from 'luxon'
 import { foundByPhrase, foundByWords, phraseWords, searchWords } from './searchWords.ts'
@@ -11,14 +11,14 @@ export interface LensEntry {
   kind: EntryKind
   channel: string
   place: number | null
-  sentiment: LensSentiment
+  sentiment: Sentiment
   givenTo: number | null
   watches: readonly number[]
   language: string
   /** Ids of account and story. */
   voice: number | null
   story: number | null
-  aspects: readonly { id: number; felt: 'positive' | 'neutral' | 'negative' | 'unread' }[]
+  aspects: readonly { id: number; sentiment: 'positive' | 'neutral' | 'negative' | 'unread' }[]
   /** Ids of the thread's tags. */
   tags: readonly number[]
   kept: boolean
@@ -85,7 +85,10 @@ const isMarked = (lens: Lens, entry: LensEntry): boolean =>
   (!lens.kept || entry.kept) && (lens.tags.length === 0 || lens.tags.some((tag) => entry.tags.includes(tag)))
 
 function isAbout(asked: Lens['aspect'], aspects: LensEntry['aspects']): boolean {
-  return asked === null || aspects.some(({ id, felt }) => id === asked.id && (asked.felt ?? felt) === felt)
+  return (
+    asked === null ||
+    aspects.some(({ id, sentiment }) => id === asked.id && (asked.sentiment ?? sentiment) === sentiment)
+  )
 }
 
 /** The hour of the local week an instant lies in, 0 (Monday, midnight) to 167. */

@@ -70,8 +70,8 @@ export function lensParts(lens: Lens): LensPart[] {
     onePart('phrase', lens.phrase || null),
     {
       ...onePart('aspect', lens.aspect?.id ?? null),
-      message: !lens.aspect ? 'all' : lens.aspect.felt ? 'felt' : 'one',
-      values: lens.aspect ? [lens.aspect.id, ...(lens.aspect.felt ? [lens.aspect.felt] : [])] : [],
+      message: !lens.aspect ? 'all' : lens.aspect.sentiment ? 'sentiment' : 'one',
+      values: lens.aspect ? [lens.aspect.id, ...(lens.aspect.sentiment ? [lens.aspect.sentiment] : [])] : [],
     },
     onePart('weekHour', lens.weekHour),
     listPart('tags', lens.tags),

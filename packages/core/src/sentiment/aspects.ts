@@ -1,8 +1,8 @@
 import { compileWatches, type Term } from '../watches/index.ts'
 import {
-  labelOfRaw,
+  sentimentOfRaw,
   readSentiment,
-  type SentimentLabel,
+  type Sentiment,
   type SentimentOptions,
   type SentimentReading,
 } from './readSentiment.ts'
@@ -42,7 +42,7 @@ export interface CompiledAspects {
 /**
  * Aspects made ready for many texts.
  *
- * @example compileAspects([{ id: 'crew', terms: [{ text: 'crew' }] }]).read('Kind crew, but the queue was awful')[0].label === 'positive'
+ * @example compileAspects([{ id: 'crew', terms: [{ text: 'crew' }] }]).read('Kind crew, but the queue was awful')[0].sentiment === 'positive'
  */
 export function compileAspects(aspects: readonly Aspect[]): CompiledAspects {
   const watches = compileWatches(aspects.map(({ id, terms }) => ({ id, anyOf: terms })))
@@ -68,14 +68,17 @@ export function compileAspects(aspects: readonly Aspect[]): CompiledAspects {
 export const readAspects = (text: string, aspects: readonly Aspect[], options: SentimentOptions = {}) =>
   compileAspects(aspects).read(text, options)
 
-/** What is felt about each aspect named in a text: its clauses taken together. */
-export function feltAboutAspects(
+/** What is said of each aspect named in a text: its clauses taken together. */
+export function sentimentOfAspects(
   readings: readonly AspectReading[],
-): { aspect: string | number; felt: SentimentLabel }[] {
+): { aspect: string | number; sentiment: Sentiment }[] {
   const raws = new Map<string | number, number | null>()
-  for (const { aspect, raw, label } of readings) {
+  for (const { aspect, raw, sentiment } of readings) {
     const known = raws.get(aspect) ?? null
-    raws.set(aspect, label === 'unread' ? known : (known ?? 0) + raw)
+    raws.set(aspect, sentiment === 'unread' ? known : (known ?? 0) + raw)
   }
-  return [...raws].map(([aspect, raw]) => ({ aspect, felt: raw === null ? 'unread' : labelOfRaw(raw) }))
+  return [...raws].map(([aspect, raw]) => ({
+    aspect,
+    sentiment: raw === null ? 'unread' : sentimentOfRaw(raw),
+  }))
 }

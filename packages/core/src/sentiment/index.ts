@@ -1,7 +1,7 @@
 export {
   readLanguages,
   readSentiment,
-  type SentimentLabel,
+  type Sentiment,
   type SentimentOptions,
   type SentimentReading,
   type SentimentSpan,
@@ -9,10 +9,10 @@ export {
 export type { OwnWord } from './idioms.ts'
 export {
   compileAspects,
-  feltAboutAspects,
+  sentimentOfAspects,
   readAspects,
   type Aspect,
   type AspectReading,
   type CompiledAspects,
 } from './aspects.ts'
-export { labelOfReview, starsContradict } from './stars.ts'
+export { sentimentOfReview, starsContradict } from './stars.ts'

@@ -18,7 +18,7 @@ import {
 } from './modifiers.ts'
 import { weighSentences } from './weigh.ts'
 
-export type SentimentLabel = 'positive' | 'neutral' | 'negative' | 'unread'
+export type Sentiment = 'positive' | 'neutral' | 'negative' | 'unread'
 
 export interface SentimentSpan {
   /** UTF-16 offsets into the text, end exclusive. */
@@ -31,7 +31,7 @@ export interface SentimentSpan {
 export interface SentimentReading {
   /** -1 to 1. */
   score: number
-  label: SentimentLabel
+  sentiment: Sentiment
   /** 0 to 1: how much there is to go by, and how far it agrees. */
   confidence: number
   spans: SentimentSpan[]
@@ -77,9 +77,9 @@ const softening = 15
  * Reads the mood of a text from its words: valences of words, emoji and set phrases, changed by negation, degree,
  * wishes, comparison, contrast, questions and stress. Deterministic; time grows with the length of the text.
  *
- * @returns score, label, confidence and the spans it rests on. `unread` when the language is not read and no emoji
+ * @returns score, sentiment, confidence and the spans it rests on. `unread` when the language is not read and no emoji
  *   says anything, or there is no word at all; that is not `neutral`.
- * @example readSentiment('Not bad at all').label === 'positive'
+ * @example readSentiment('Not bad at all').sentiment === 'positive'
  */
 export function readSentiment(
   text: string,
@@ -100,7 +100,7 @@ export function readSentiment(
 
 const unread: SentimentReading = Object.freeze({
   score: 0,
-  label: 'unread',
+  sentiment: 'unread',
   confidence: 0,
   spans: [],
   raw: 0,
@@ -155,8 +155,8 @@ function plainDenial(items: Item[]): void {
   }
 }
 
-/** The label of a raw value that rests on some word. */
-export const labelOfRaw = (raw: number): SentimentLabel =>
+/** The sentiment of a raw value that rests on some word. */
+export const sentimentOfRaw = (raw: number): Sentiment =>
   raw > neutralBand ? 'positive' : raw < -neutralBand ? 'negative' : 'neutral'
 
 function sumUp(items: readonly Item[], read: boolean): SentimentReading {
@@ -169,11 +169,12 @@ function sumUp(items: readonly Item[], read: boolean): SentimentReading {
     raw += valence
     size += Math.abs(valence)
   }
-  if (!spans.length) return read ? { score: 0, label: 'neutral', confidence: 0.3, spans, raw: 0 } : unread
+  if (!spans.length) return read ? { score: 0, sentiment: 'neutral', confidence: 0.3, spans, raw: 0 } : unread
   const score = raw / Math.sqrt(raw * raw + softening)
-  const label = labelOfRaw(raw)
+  const sentiment = sentimentOfRaw(raw)
   const agreement = Math.abs(raw) / size
   const amount = 1 - Math.exp(-size / 2.5)
-  const confidence = label === 'neutral' ? 0.3 + 0.3 * (1 - agreement) : amount * (0.35 + 0.65 * agreement)
-  return { score, label, confidence, spans, raw }
+  const confidence =
+    sentiment === 'neutral' ? 0.3 + 0.3 * (1 - agreement) : amount * (0.35 + 0.65 * agreement)
+  return { score, sentiment, confidence, spans, raw }
 }

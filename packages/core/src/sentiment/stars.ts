@@ -8,16 +8,20 @@ import type { SentimentReading } from './readSentiment.ts'
  */
 export function starsContradict(
   rating: number,
-  { label, confidence }: Pick<SentimentReading, 'label' | 'confidence'>,
+  { sentiment, confidence }: Pick<SentimentReading, 'sentiment' | 'confidence'>,
 ): boolean {
   if (confidence < 0.5) return false
-  return (rating <= 2 && label === 'positive') || (rating >= 4 && label === 'negative')
+  return (rating <= 2 && sentiment === 'positive') || (rating >= 4 && sentiment === 'negative')
 }
 
-/** The label of a review: its words where they say something, otherwise its stars (1 or 2, 3, 4 or 5). */
-export function labelOfReview(rating: number | null, reading: SentimentReading): SentimentReading['label'] {
-  if (rating === null) return reading.label
+/** The sentiment of a review: its words where they say something, otherwise its stars (1 or 2, 3, 4 or 5). */
+export function sentimentOfReview(
+  rating: number | null,
+  reading: SentimentReading,
+): SentimentReading['sentiment'] {
+  if (rating === null) return reading.sentiment
   const ofStars = rating <= 2 ? 'negative' : rating >= 4 ? 'positive' : 'neutral'
-  if (reading.label === 'unread' || reading.label === 'neutral' || reading.confidence < 0.4) return ofStars
-  return reading.label
+  if (reading.sentiment === 'unread' || reading.sentiment === 'neutral' || reading.confidence < 0.4)
+    return ofStars
+  return reading.sentiment
 }

@@ -3,9 +3,9 @@ import { applyModel, learn, settle, type Lesson } from '@murrabel/core/learning'
 import { readSentiment } from '@murrabel/core/sentiment'
 import { seeded } from '../support/random.ts'
 
-const lesson = (text: string, label: Lesson['label']): Lesson => ({
+const lesson = (text: string, sentiment: Lesson['sentiment']): Lesson => ({
   text,
-  label,
+  sentiment,
   base: { ...readSentiment(text) } as Lesson['base'],
 })
 const places = [
@@ -32,7 +32,7 @@ describe('learning', () => {
     expect(found.learnt).toBeGreaterThan(found.base)
     const text = 'Proper rolling again'
     const reading = applyModel(text, readSentiment(text), found.model)
-    expect(reading.label).toBe('positive')
+    expect(reading.sentiment).toBe('positive')
     expect(reading.spans.reduce((sum, s) => sum + s.contribution, 0)).toBeCloseTo(reading.raw, 10)
     expect(reading.spans.some((s) => text.slice(s.start, s.end).includes('rolling'))).toBe(true)
   })
@@ -58,8 +58,9 @@ describe('learning', () => {
       )
       // The base has none of these right, so only the noise itself can be learnt; guessing one side would be right by half.
       if (
-        learn(noise.map((l) => ({ ...l, base: { raw: 0, label: random() < 0.5 ? 'positive' : 'negative' } })))
-          .better
+        learn(
+          noise.map((l) => ({ ...l, base: { raw: 0, sentiment: random() < 0.5 ? 'positive' : 'negative' } })),
+        ).better
       )
         believed++
     }
@@ -71,7 +72,7 @@ describe('learning', () => {
 })
 
 describe('corrections that contradict each other', () => {
-  test('the label most people gave stands; a tie teaches nothing', () => {
+  test('the sentiment most people gave stands; a tie teaches nothing', () => {
     const found = settle([
       lesson('A', 'positive'),
       lesson('A', 'positive'),
@@ -81,7 +82,7 @@ describe('corrections that contradict each other', () => {
       lesson('C', 'neutral'),
     ])
     expect(found.contradicting).toBe(2)
-    expect(found.lessons.map(({ text, label }) => [text, label])).toEqual([
+    expect(found.lessons.map(({ text, sentiment }) => [text, sentiment])).toEqual([
       ['A', 'positive'],
       ['C', 'neutral'],
     ])

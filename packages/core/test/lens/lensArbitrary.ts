@@ -29,7 +29,7 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   aspect: rarely(
     fc.record({
       id: fc.integer({ min: 1, max: 2 }),
-      felt: fc.option(fc.constantFrom('positive' as const, 'neutral' as const, 'negative' as const)),
+      sentiment: fc.option(fc.constantFrom('positive' as const, 'neutral' as const, 'negative' as const)),
     }),
   ),
   weekHour: rarely(fc.integer({ min: 0, max: 167 })),

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { labelOfReview, readLanguages, readSentiment } from '@murrabel/core/sentiment'
+import { sentimentOfReview, readLanguages, readSentiment } from '@murrabel/core/sentiment'
 
 const raw = (text: string, language = 'en') => readSentiment(text, { language }).raw
-const label = (text: string, language = 'en') => readSentiment(text, { language }).label
+const sentiment = (text: string, language = 'en') => readSentiment(text, { language }).sentiment
 
 describe('negation', () => {
   test.each([
@@ -19,16 +19,16 @@ describe('negation', () => {
     expect(raw('not terrible')).toBeLessThan(raw('wonderful'))
   })
   test('a denial ends at a comma and at "but"', () => {
-    expect(label('Not the newest boat, the crew is wonderful')).toBe('positive')
-    expect(label('It is not cheap but it is wonderful')).toBe('positive')
+    expect(sentiment('Not the newest boat, the crew is wonderful')).toBe('positive')
+    expect(sentiment('It is not cheap but it is wonderful')).toBe('positive')
   })
   test('it goes on across "or" and "and"', () => {
-    expect(label('The staff was not friendly or helpful')).toBe('negative')
+    expect(sentiment('The staff was not friendly or helpful')).toBe('negative')
   })
   test('"never" with a comparison praises, "nothing but" stresses', () => {
-    expect(label('I have never had a better crossing')).toBe('positive')
-    expect(label('Nothing but kindness from the crew')).toBe('positive')
-    expect(label('We could not have been happier')).toBe('positive')
+    expect(sentiment('I have never had a better crossing')).toBe('positive')
+    expect(sentiment('Nothing but kindness from the crew')).toBe('positive')
+    expect(sentiment('We could not have been happier')).toBe('positive')
   })
 })
 
@@ -47,13 +47,13 @@ describe('degree', () => {
     ['too small', 'negative'],
     ['big enough for two', 'positive'],
     ['not loud enough', 'negative'],
-  ])('"%s" is %s', (text, expected) => expect(label(text)).toBe(expected))
+  ])('"%s" is %s', (text, expected) => expect(sentiment(text)).toBe(expected))
 })
 
 describe('contrast and concession', () => {
   test('what follows "but" decides', () => {
-    expect(label('The boat is old but the crew is wonderful')).toBe('positive')
-    expect(label('The crew is wonderful but the boat is filthy')).toBe('negative')
+    expect(sentiment('The boat is old but the crew is wonderful')).toBe('positive')
+    expect(sentiment('The crew is wonderful but the boat is filthy')).toBe('negative')
   })
   test('what follows "although" weighs less', () => {
     expect(raw('Wonderful, although late')).toBeGreaterThan(raw('Wonderful, late'))
@@ -62,7 +62,7 @@ describe('contrast and concession', () => {
 
 describe('questions, wishes, irony', () => {
   test.each(['Is it any good?', 'Is the galley nice in winter?'])('"%s" judges nothing', (text) => {
-    expect(label(text)).toBe('neutral')
+    expect(sentiment(text)).toBe('neutral')
   })
   test.each([
     'I wish the seats were comfortable',
@@ -83,7 +83,7 @@ describe('words whose say depends on their neighbours', () => {
     ['There are better boats', 'negative'],
     ['This boat is better', 'positive'],
     ['cheap plastic', 'negative'],
-  ])('"%s" is %s', (text, expected) => expect(label(text)).toBe(expected))
+  ])('"%s" is %s', (text, expected) => expect(sentiment(text)).toBe(expected))
 })
 
 describe('forms that no list has', () => {
@@ -129,7 +129,7 @@ test.each([
   [4, 'The boat leaves at seven', 'positive'],
   [null, 'Lovely', 'positive'],
 ])('%j stars and "%s" are %s', (rating, text, expected) =>
-  expect(labelOfReview(rating, readSentiment(text))).toBe(expected),
+  expect(sentimentOfReview(rating, readSentiment(text))).toBe(expected),
 )
 
 describe('other languages', () => {
@@ -142,14 +142,14 @@ describe('other languages', () => {
     ['de', 'Das Schiff war sauber', 'Das Schiff war nicht sauber'],
     ['de', 'Ich empfehle es', 'Ich empfehle es nicht'],
   ])('%s: "%s" is better than "%s"', (language, plain, denied) => {
-    expect(label(plain, language)).toBe('positive')
+    expect(sentiment(plain, language)).toBe('positive')
     expect(raw(denied, language)).toBeLessThan(raw(plain, language))
-    expect(label(denied, language)).not.toBe('positive')
+    expect(sentiment(denied, language)).not.toBe('positive')
   })
-  test('a region makes no difference', () => expect(label('Magnifique', 'fr-CA')).toBe('positive'))
+  test('a region makes no difference', () => expect(sentiment('Magnifique', 'fr-CA')).toBe('positive'))
   test('a language that is not read is told by its emoji alone', () => {
     expect(readSentiment('fantastisk tur 😍', { language: 'da' }).spans).toHaveLength(1)
-    expect(label('fantastisk tur', 'da')).toBe('unread')
-    expect(label('', 'en')).toBe('unread')
+    expect(sentiment('fantastisk tur', 'da')).toBe('unread')
+    expect(sentiment('', 'en')).toBe('unread')
   })
 })

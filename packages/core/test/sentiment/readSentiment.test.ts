@@ -7,11 +7,11 @@ import { secondLanguageSentences } from './development/secondLanguages.ts'
 import { developmentSentences, plainSentences } from './development/sentences.ts'
 
 describe('readSentiment on the development sentences', () => {
-  const readings = developmentSentences.map(([construction, label, text]) => ({
+  const readings = developmentSentences.map(([construction, sentiment, text]) => ({
     construction,
     text,
-    right: readSentiment(text, { language: 'en' }).label === label,
-    called: !['neutral', 'unread'].includes(readSentiment(text, { language: 'en' }).label),
+    right: readSentiment(text, { language: 'en' }).sentiment === sentiment,
+    called: !['neutral', 'unread'].includes(readSentiment(text, { language: 'en' }).sentiment),
   }))
 
   test('at least 0.9 are right when every one must be called', () => {
@@ -28,7 +28,7 @@ describe('readSentiment on the development sentences', () => {
   })
 
   test.each(plainSentences)('judges nothing in: %s', (text) => {
-    expect(readSentiment(text, { language: 'en' }).label).toBe('neutral')
+    expect(readSentiment(text, { language: 'en' }).sentiment).toBe('neutral')
   })
 })
 
@@ -40,25 +40,25 @@ test('of broader sentences at least 0.85 are right, and 0.95 of those that are c
   const read = labels.map(([expected, text]) => ({
     expected,
     text,
-    label: readSentiment(text, { language: 'en' }).label,
+    sentiment: readSentiment(text, { language: 'en' }).sentiment,
   }))
-  const wrong = read.filter((r) => r.label !== r.expected)
+  const wrong = read.filter((r) => r.sentiment !== r.expected)
   expect(
     wrong.length / read.length,
-    wrong.map((r) => `${r.label}: ${r.text}`).join('\n'),
+    wrong.map((r) => `${r.sentiment}: ${r.text}`).join('\n'),
   ).toBeLessThanOrEqual(0.15)
-  const called = read.filter((r) => r.label === 'positive' || r.label === 'negative')
-  expect(called.filter((r) => r.label === r.expected).length / called.length).toBeGreaterThanOrEqual(0.95)
+  const called = read.filter((r) => r.sentiment === 'positive' || r.sentiment === 'negative')
+  expect(called.filter((r) => r.sentiment === r.expected).length / called.length).toBeGreaterThanOrEqual(0.95)
 })
 
 describe('by construction', () => {
   const read = constructedSentences.map((row) => ({
     ...row,
-    found: readSentiment(row.text, { language: 'en' }).label,
+    found: readSentiment(row.text, { language: 'en' }).sentiment,
   }))
   test.each(Object.keys(sentencesByConstruction))('%s: at least 0.8 are right', (construction) => {
     const own = read.filter((row) => row.construction === construction)
-    const wrong = own.filter((row) => row.found !== row.label)
+    const wrong = own.filter((row) => row.found !== row.sentiment)
     expect(
       wrong.length / own.length,
       wrong.map((row) => `${row.found}: ${row.text}`).join('\n'),
@@ -66,7 +66,7 @@ describe('by construction', () => {
   })
   test.each(['fr', 'es', 'de'])('%s: at least 0.9 are right', (language) => {
     const own = secondLanguageSentences.filter((row) => row.language === language)
-    const wrong = own.filter((row) => readSentiment(row.text, { language }).label !== row.label)
+    const wrong = own.filter((row) => readSentiment(row.text, { language }).sentiment !== row.sentiment)
     expect(wrong.length / own.length, wrong.map((row) => row.text).join('\n')).toBeLessThanOrEqual(0.1)
   })
 })
@@ -85,8 +85,8 @@ describe('readSentiment in other languages', () => {
     ['ja', 'positive', '最高 😍'],
     ['ja', 'unread', 'こんにちは'],
     ['fi', 'unread', 'Hyvä laiva'],
-  ])('%s %s: %s', (language, label, text) => {
-    expect(readSentiment(text, { language }).label).toBe(label)
+  ])('%s %s: %s', (language, sentiment, text) => {
+    expect(readSentiment(text, { language }).sentiment).toBe(sentiment)
   })
 })
 
@@ -142,7 +142,7 @@ test('own words go over the lists', () => {
     { term: 'wild', valence: 0 },
     { term: 'storm petrel', valence: -2 },
   ]
-  expect(readSentiment('Took the Storm Petrel today', { ownWords }).label).toBe('negative')
+  expect(readSentiment('Took the Storm Petrel today', { ownWords }).sentiment).toBe('negative')
 })
 
 test('aspects are read in their own clause', () => {
@@ -153,7 +153,7 @@ test('aspects are read in their own clause', () => {
   const readings = readAspects('The crew was kind, but the prices are a rip off.', aspects, {
     language: 'en',
   })
-  expect(readings.map((r) => [r.aspect, r.label])).toEqual([
+  expect(readings.map((r) => [r.aspect, r.sentiment])).toEqual([
     ['crew', 'positive'],
     ['price', 'negative'],
   ])

@@ -42,16 +42,16 @@ export function entryRoutes(app: Express, context: Context): void {
   handle(app, routes.correctMany, {
     schema: correctManySchema,
     async act({ reader, body }) {
-      const label = body.label as 'positive' | 'neutral' | 'negative' | null
-      const changed = await correctMany(context, reader, body.ids, label)
+      const sentiment = body.sentiment as 'positive' | 'neutral' | 'negative' | null
+      const changed = await correctMany(context, reader, body.ids, sentiment)
       return { changed }
     },
   })
   handle(app, routes.correct, {
     schema: correctionSchema,
     async act({ reader, id, body }) {
-      const label = body.label as 'positive' | 'neutral' | 'negative' | null
-      const answer = await correctSentiment(context, reader, id(), label)
+      const sentiment = body.sentiment as 'positive' | 'neutral' | 'negative' | null
+      const answer = await correctSentiment(context, reader, id(), sentiment)
       return answer
     },
   })

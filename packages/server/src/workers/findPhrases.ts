@@ -60,11 +60,11 @@ export async function findPhrases(read: Read, question: PhrasesQuestion): Promis
   return {
     phrases: phrases.map(({ entries, ...phrase }) => {
       const held = entries.flatMap((id) => rows.get(id) ?? [])
-      const moods = { positive: 0, neutral: 0, negative: 0, unread: 0 }
-      for (const { sentiment } of held) moods[sentiment ?? 'unread']++
+      const counts = { positive: 0, neutral: 0, negative: 0, unread: 0 }
+      for (const { sentiment } of held) counts[sentiment ?? 'unread']++
       return {
         ...phrase,
-        ...moods,
+        ...counts,
         written: asWritten(
           phrase.words,
           held.map(({ text }) => text),

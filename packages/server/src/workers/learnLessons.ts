@@ -8,7 +8,7 @@ interface Corrected {
   title: string | null
   text: string
   language: string | null
-  label: Lesson['label']
+  sentiment: Lesson['sentiment']
 }
 
 /** Learns from corrections and measures what was learnt on corrections held back. */
@@ -17,10 +17,10 @@ export async function learnLessons(read: Read, question: LessonsQuestion): Promi
   const { ownWords } = question
   const rows = await read<Corrected>(question.corrections)
   const { lessons, contradicting } = settle(
-    rows.map(({ title, text, language, label }): Lesson => {
+    rows.map(({ title, text, language, sentiment }): Lesson => {
       const whole = joinTitle(title, text)
       const base = readSentiment(whole, { language: language ?? 'und', ownWords: [...ownWords] })
-      return { text: whole, label, base: { raw: base.raw, label: base.label } }
+      return { text: whole, sentiment, base: { raw: base.raw, sentiment: base.sentiment } }
     }),
   )
   return { ...learn(lessons), contradicting }

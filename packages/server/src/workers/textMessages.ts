@@ -75,7 +75,7 @@ export interface TunerFound {
 
 export interface LessonsQuestion {
   kind: 'lessons'
-  /** Rows of entryId, title, text, language and label, the newest first. */
+  /** Rows of entryId, title, text, language and sentiment, the newest first. */
   corrections: TextQuery
   ownWords: readonly { term: string; valence: number }[]
   /** Changes with the corrections: the same question is answered from memory. */

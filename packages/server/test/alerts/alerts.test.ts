@@ -140,11 +140,11 @@ describe('an alert tried on the past', () => {
   })
   test('a lens that cannot be read is named', async () => {
     const { body } = await call<Problem>('POST', '/api/alerts/trial', {
-      lens: 'felt=angry',
+      lens: 'sentiment=angry',
       condition: { kind: 'any' },
       quietMinutes: 0,
     })
-    expect(body).toMatchObject({ code: 'lensUnknown', fields: [{ field: 'felt' }] })
+    expect(body).toMatchObject({ code: 'lensUnknown', fields: [{ field: 'sentiment' }] })
   })
 })
 

@@ -87,7 +87,7 @@ beforeAll(async () => {
       language: ['en', 'fr', 'und'][i % 3]!,
       voice: i % 7 ? 1 + (i % 4) : null,
       story: i % 6 ? null : 1 + (i % 4),
-      aspects: i % 5 ? [] : [{ id: 1 + (i % 2), felt: lensSentiments[(i * 3) % 4]! }],
+      aspects: i % 5 ? [] : [{ id: 1 + (i % 2), sentiment: lensSentiments[(i * 3) % 4]! }],
       tags: thread % 5 ? [] : [1 + (thread % 3)],
       kept: i % 4 === 1,
       at: now - ((i * 7919) % (42 * 24)) * 3_600_000,
@@ -130,11 +130,11 @@ beforeAll(async () => {
         `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id) VALUES ($1, $2, $3, '[]', $4, $5)`,
         [watch, i, new Date(entry.at), entry.sentiment, profile],
       )
-    for (const { id, felt } of entry.aspects)
-      await db.rows('INSERT INTO aspect_readings (aspect_id, entry_id, felt) VALUES ($1, $2, $3)', [
+    for (const { id, sentiment } of entry.aspects)
+      await db.rows('INSERT INTO aspect_readings (aspect_id, entry_id, sentiment) VALUES ($1, $2, $3)', [
         id,
         i,
-        felt,
+        sentiment,
       ])
   }
 })

@@ -17,7 +17,7 @@ afterAll(() => world.stop())
 describe('the lens', () => {
   test.each([
     'unit=threads&state=open',
-    'unit=entries&felt=negative',
+    'unit=entries&sentiment=negative',
     'unit=entries&words=skerrivane',
     'unit=entries&place=2',
     'unit=entries&time=last-7',
@@ -51,10 +51,10 @@ describe('the lens', () => {
   test('an unknown lens is refused by field', async () => {
     const { status, body } = await specialist<Problem>(
       'GET',
-      '/api/entries?unit=entries&felt=angry&order=loudest',
+      '/api/entries?unit=entries&sentiment=angry&order=loudest',
     )
     expect(status).toBe(422)
     expect(body.code).toBe('lensUnknown')
-    expect(body.fields?.map((f) => f.field)).toEqual(['felt', 'order'])
+    expect(body.fields?.map((f) => f.field)).toEqual(['sentiment', 'order'])
   })
 })

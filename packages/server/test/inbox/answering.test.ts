@@ -111,14 +111,14 @@ describe('answering', () => {
 
   test('a corrected mood stands over the machine and counts everywhere', async () => {
     const row = (await list('unit=entries')).find((r) => r.text.includes('Is there a lift'))!
-    await specialist('PUT', `/api/entries/${row.id}/sentiment`, { label: 'negative' })
-    expect((await list('unit=entries&felt=negative')).some((r) => r.id === row.id)).toBe(true)
+    await specialist('PUT', `/api/entries/${row.id}/sentiment`, { sentiment: 'negative' })
+    expect((await list('unit=entries&sentiment=negative')).some((r) => r.id === row.id)).toBe(true)
     const { db } = world.server.context
     const rolled = await db.one<{ n: number }>(
       `SELECT coalesce(sum(n), 0) AS n FROM rollups WHERE kind = 'question' AND sentiment = 'negative'`,
     )
     expect(rolled?.n).toBe(1)
-    await specialist('PUT', `/api/entries/${row.id}/sentiment`, { label: null })
+    await specialist('PUT', `/api/entries/${row.id}/sentiment`, { sentiment: null })
     await until(
       async () => (await list('unit=entries')).find((r) => r.id === row.id)?.sentiment === 'neutral',
     )

@@ -114,7 +114,7 @@ test('every kind of work ends as it should, whichever worker is killed, however 
           })
         ).status,
       ).toBe(200)
-  await owner('PUT', '/api/entries/sentiment', { ids: entries.map(({ id }) => id), label: 'positive' })
+  await owner('PUT', '/api/entries/sentiment', { ids: entries.map(({ id }) => id), sentiment: 'positive' })
   await world.server.context.due.ask({ kind: 'prune', subject: 'all', owner: 'all' })
   await fetch(`${world.lanternpage.address}/pages/skerrivane/messages`, {
     method: 'POST',

@@ -7,8 +7,8 @@ export function bodyOf(name: RouteName, of: Things): unknown {
   const condition = { kind: 'reach', above: 1000 }
   const bodies: Partial<Record<RouteName, unknown>> = {
     signIn: { email: 'wynn@skerrivane.example', password: 'x' },
-    correct: { label: 'positive' },
-    correctMany: { ids: [of.entry], label: 'positive' },
+    correct: { sentiment: 'positive' },
+    correctMany: { ids: [of.entry], sentiment: 'positive' },
     keepEntries: { ids: [of.entry], kept: true },
     reply: { text: 'Sorry', key: crypto.randomUUID(), version: 1, anyway: true },
     threadEvent: { kind: 'finish' },

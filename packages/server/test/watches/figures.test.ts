@@ -151,7 +151,7 @@ describe('figures agree with each other', () => {
     'time=last-7',
     'time=all',
     'time=last-3600',
-    'time=last-28&felt=negative',
+    'time=last-28&sentiment=negative',
     'time=2031-01-01_2031-02-01',
   ])('for %s', async (time) => {
     const lens = `unit=entries&watch=${petrel.id}&${time}`
@@ -519,7 +519,7 @@ describe('teaching', () => {
     )
   })
   test('a word of the brand’s own turns what holds it, and back', async () => {
-    const lens = `unit=entries&watch=${petrel.id}&time=all&phrase=on+the+storm&felt=negative`
+    const lens = `unit=entries&watch=${petrel.id}&time=all&phrase=on+the+storm&sentiment=negative`
     const count = async () => (await get<CountAnswer>(`/api/entries/count?${lens}`)).count
     expect(await count()).toBe(0)
     await call('PUT', '/api/teaching/words', { words: [{ term: 'storm petrel', valence: -3 }] })
@@ -545,7 +545,7 @@ describe('teaching', () => {
     )
     const labels = ['positive', 'negative', 'neutral', 'positive', 'negative', 'neutral']
     const answers = await Promise.all(
-      callers.map((each, i) => each('PUT', `/api/entries/${entry!.id}/sentiment`, { label: labels[i] })),
+      callers.map((each, i) => each('PUT', `/api/entries/${entry!.id}/sentiment`, { sentiment: labels[i] })),
     )
     expect(answers.map((a) => a.status)).toEqual(answers.map(() => 200))
     const { db } = world.server.context
@@ -565,7 +565,7 @@ describe('teaching', () => {
       .rows
     const ids = rows.slice(0, 14).map((r) => r.id)
     expect(rows[0]!.sentiment).toBe('positive')
-    await call('PUT', '/api/entries/sentiment', { ids, label: 'neutral' })
+    await call('PUT', '/api/entries/sentiment', { ids, sentiment: 'neutral' })
     await until(async () => (await teaching()).learning.n >= 14)
     const { learning } = await teaching()
     expect(learning).toMatchObject({ better: true, used: true })

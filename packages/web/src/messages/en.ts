@@ -77,7 +77,7 @@ export const en = {
     voice: { all: 'anybody', one: 'said by {a}' },
     story: { all: 'any story', one: 'copies of one story' },
     phrase: { all: 'any phrase', one: 'with the phrase “{a}”' },
-    aspect: { all: 'any aspect', one: 'naming {a}', felt: 'naming {a}' },
+    aspect: { all: 'any aspect', one: 'naming {a}', sentiment: 'naming {a}' },
     weekHour: { all: 'any hour of the week', one: '{a}' },
     tags: { all: 'any tag', one: 'tagged {a}', some: 'tagged {a}' },
     kept: { all: 'kept or not', one: 'kept' },

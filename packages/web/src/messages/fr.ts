@@ -84,7 +84,7 @@ export const fr: Messages = {
     voice: { all: "n'importe qui", one: 'dit par {a}' },
     story: { all: 'toute histoire', one: "copies d'une même histoire" },
     phrase: { all: 'toute expression', one: "avec l'expression « {a} »" },
-    aspect: { all: 'tout aspect', one: 'nommant {a}', felt: 'nommant {a}' },
+    aspect: { all: 'tout aspect', one: 'nommant {a}', sentiment: 'nommant {a}' },
     weekHour: { all: 'toute heure de la semaine', one: '{a}' },
     tags: { all: 'toute étiquette', one: 'étiquetés {a}', some: 'étiquetés {a}' },
     kept: { all: 'gardés ou non', one: 'gardés' },

@@ -13,8 +13,8 @@ const pieces = computed(() => entryPieces(text, hits, spans))
 <template>
   <span class="words">
     <template v-for="(piece, i) in pieces" :key="i">
-      <mark v-if="piece.hit" :class="piece.mood">{{ piece.text }}</mark>
-      <u v-else-if="piece.mood" :class="piece.mood">{{ piece.text }}</u>
+      <mark v-if="piece.hit" :class="piece.sentiment">{{ piece.text }}</mark>
+      <u v-else-if="piece.sentiment" :class="piece.sentiment">{{ piece.text }}</u>
       <template v-else>{{ piece.text }}</template>
     </template>
   </span>

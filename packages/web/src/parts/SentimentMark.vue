@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { LensSentiment } from '@murrabel/core/lens'
+import type { Sentiment } from '@murrabel/core/lens'
 
-defineProps<{ sentiment: LensSentiment }>()
+defineProps<{ sentiment: Sentiment }>()
 const { t } = useI18n()
 </script>
 

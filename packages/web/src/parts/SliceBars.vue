@@ -6,7 +6,7 @@ import { useTexts } from '../composables/useTexts.ts'
 import ChartFrame from './ChartFrame.vue'
 import DataTable from './DataTable.vue'
 
-/** Parts of a volume by name, each a bar stacked by mood; a bar opens its entries. */
+/** Parts of a volume by name, each a bar stacked by sentiment; a bar opens its entries. */
 const {
   slices,
   title,
@@ -20,22 +20,22 @@ const {
 }>()
 const emit = defineEmits<{ open: [key: Slice['key']] }>()
 const { t, number } = useTexts()
-const moods = ['negative', 'neutral', 'positive', 'unread'] as const
+const sentiments = ['negative', 'neutral', 'positive', 'unread'] as const
 const totalOf = (slice: Slice) => slice.positive + slice.neutral + slice.negative + slice.unread
 const most = computed(() => Math.max(1, max(slices, totalOf) ?? 1))
 const head = computed(() => [
   t('watch.figures.name'),
-  ...moods.map((m) => t(`sentiment.${m}`)),
+  ...sentiments.map((m) => t(`sentiment.${m}`)),
   t('watch.figures.count'),
 ])
 const rows = computed(() =>
   slices.map((s) => ({
     key: s.key,
-    cells: [nameOf(s.key), ...moods.map((m) => number(s[m])), number(totalOf(s))],
+    cells: [nameOf(s.key), ...sentiments.map((m) => number(s[m])), number(totalOf(s))],
   })),
 )
 const label = (slice: Slice) =>
-  `${nameOf(slice.key)}: ${number(totalOf(slice))} (${moods.map((m) => `${number(slice[m])} ${t(`sentiment.${m}`)}`).join(', ')})`
+  `${nameOf(slice.key)}: ${number(totalOf(slice))} (${sentiments.map((m) => `${number(slice[m])} ${t(`sentiment.${m}`)}`).join(', ')})`
 </script>
 
 <template>
@@ -52,10 +52,10 @@ const label = (slice: Slice) =>
           <span class="name">{{ nameOf(slice.key) }}</span>
           <span class="track">
             <span
-              v-for="mood in moods"
-              :key="mood"
-              :class="mood"
-              :style="{ width: `${(100 * slice[mood]) / most}%` }"
+              v-for="sentiment in sentiments"
+              :key="sentiment"
+              :class="sentiment"
+              :style="{ width: `${(100 * slice[sentiment]) / most}%` }"
             />
           </span>
           <span class="n">{{ number(totalOf(slice)) }}</span>

@@ -8,7 +8,7 @@ export interface PieceMark {
 export interface Piece {
   text: string
   hit: boolean
-  mood: 'positive' | 'negative' | null
+  sentiment: 'positive' | 'negative' | null
 }
 
 /** Cuts a text at the ends of its marks, so that each piece can be drawn in one way. Marks may overlap. */
@@ -28,7 +28,7 @@ export function entryPieces(text: string, hits: readonly PieceMark[], spans: rea
     return {
       text: text.slice(from, to),
       hit: within(hits, from, to) !== undefined,
-      mood: contribution > 0 ? 'positive' : contribution < 0 ? 'negative' : null,
+      sentiment: contribution > 0 ? 'positive' : contribution < 0 ? 'negative' : null,
     }
   })
 }

@@ -1,6 +1,6 @@
 import type { SentimentReading, SentimentSpan } from '../readSentiment.ts'
 import { featuresOf } from './features.ts'
-import { baseLogits, softmax, taughtLabels, type Lesson, type Model } from './train.ts'
+import { baseLogits, softmax, taughtSentiments, type Lesson, type Model } from './train.ts'
 
 /** Log-odds that a learnt word adds, as points of the raw value. */
 const pointsPerLogit = 1.2
@@ -18,20 +18,20 @@ export function applyModel(text: string, base: SentimentReading, model: Model): 
   }
   const shares = softmax(logits)
   const best = shares.indexOf(Math.max(...shares))
-  const label = taughtLabels[best]!
-  if (!learnt.length && label === base.label) return base
-  if (!learnt.length && base.label === 'unread') return base
+  const sentiment = taughtSentiments[best]!
+  if (!learnt.length && sentiment === base.sentiment) return base
+  if (!learnt.length && base.sentiment === 'unread') return base
   const spans = [...base.spans, ...learnt].sort((a, b) => a.start - b.start || a.end - b.end)
   const raw = spans.reduce((sum, { contribution }) => sum + contribution, 0)
-  return { score: raw / Math.sqrt(raw * raw + 15), label, confidence: shares[best]!, spans, raw }
+  return { score: raw / Math.sqrt(raw * raw + 15), sentiment, confidence: shares[best]!, spans, raw }
 }
 
 /** Label of a lesson's text under a model; what cross-validation counts. */
-export function labelBy(lesson: Pick<Lesson, 'text' | 'base'>, model: Model): Lesson['label'] {
+export function sentimentBy(lesson: Pick<Lesson, 'text' | 'base'>, model: Model): Lesson['sentiment'] {
   const logits = baseLogits(lesson.base)
   for (const { name } of featuresOf(lesson.text)) {
     const weights = Object.hasOwn(model.weights, name) ? model.weights[name]! : null
     if (weights) for (let k = 0; k < 3; k++) logits[k]! += weights[k]!
   }
-  return taughtLabels[logits.indexOf(Math.max(...logits))]!
+  return taughtSentiments[logits.indexOf(Math.max(...logits))]!
 }

@@ -1,3 +1,3 @@
 export { applyModel } from './apply.ts'
-export { taughtLabels, type Lesson, type Model, type TaughtLabel } from './train.ts'
+export { taughtSentiments, type Lesson, type Model, type TaughtSentiment } from './train.ts'
 export { learn, lessonsNeeded, settle, type Learning } from './validate.ts'

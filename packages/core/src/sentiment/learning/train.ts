@@ -1,14 +1,14 @@
 import { featuresOf } from './features.ts'
 
-export type TaughtLabel = 'positive' | 'neutral' | 'negative'
-export const taughtLabels: readonly TaughtLabel[] = ['negative', 'neutral', 'positive']
+export type TaughtSentiment = 'positive' | 'neutral' | 'negative'
+export const taughtSentiments: readonly TaughtSentiment[] = ['negative', 'neutral', 'positive']
 
 export interface Lesson {
   text: string
-  /** What the base reading says: raw value and label. */
-  base: { raw: number; label: TaughtLabel | 'unread' }
+  /** What the base reading says: raw value and sentiment. */
+  base: { raw: number; sentiment: TaughtSentiment | 'unread' }
   /** What the person said. */
-  label: TaughtLabel
+  sentiment: TaughtSentiment
 }
 
 export interface Model {
@@ -22,17 +22,17 @@ const rounds = 60
 const rate = 0.5
 /** A feature seen in fewer lessons is chance. */
 const leastLessons = 2
-/** How much the base reading is trusted: log-odds of its label. */
+/** How much the base reading is trusted: log-odds of its sentiment. */
 const trust = 1.1
 
-/** Log-odds of the three labels by the base reading alone: its own label ahead, the more the further the raw value goes. */
-export function baseLogits({ raw, label }: Lesson['base']): [number, number, number] {
-  if (label === 'unread') return [0, 0, 0]
+/** Log-odds of the three labels by the base reading alone: its own sentiment ahead, the more the further the raw value goes. */
+export function baseLogits({ raw, sentiment }: Lesson['base']): [number, number, number] {
+  if (sentiment === 'unread') return [0, 0, 0]
   const reach = Math.tanh(Math.abs(raw) / 3)
-  const own = taughtLabels.indexOf(label)
+  const own = taughtSentiments.indexOf(sentiment)
   const logits: [number, number, number] = [0, 0, 0]
-  logits[own] = trust + (label === 'neutral' ? 0 : reach)
-  if (label !== 'neutral') logits[1] = 0.4
+  logits[own] = trust + (sentiment === 'neutral' ? 0 : reach)
+  if (sentiment !== 'neutral') logits[1] = 0.4
   return logits
 }
 
@@ -68,7 +68,7 @@ export function train(lessons: readonly Lesson[]): Model {
         ? -1
         : a.lesson.text > b.lesson.text
           ? 1
-          : a.lesson.label < b.lesson.label
+          : a.lesson.sentiment < b.lesson.sentiment
             ? -1
             : 1,
     )
@@ -82,7 +82,7 @@ export function train(lessons: readonly Lesson[]): Model {
       for (const f of features) for (let k = 0; k < 3; k++) logits[k]! += weights[f * 3 + k]!
       const shares = softmax(logits)
       for (let k = 0; k < 3; k++) {
-        const miss = shares[k]! - (taughtLabels[k] === lesson.label ? 1 : 0)
+        const miss = shares[k]! - (taughtSentiments[k] === lesson.sentiment ? 1 : 0)
         for (const f of features) gradient[f * 3 + k]! += miss / Math.sqrt(features.length)
       }
     }

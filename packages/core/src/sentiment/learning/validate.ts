@@ -1,4 +1,4 @@
-import { labelBy } from './apply.ts'
+import { sentimentBy } from './apply.ts'
 import { train, type Lesson, type Model } from './train.ts'
 
 export interface Learning {
@@ -37,8 +37,8 @@ export function learn(lessons: readonly Lesson[]): Learning {
       if (!held.length) continue
       const part = train(lessons.filter(({ text }) => foldOf(text) !== fold))
       for (const lesson of held) {
-        const now = labelBy(lesson, part) === lesson.label
-        const before = lesson.base.label === lesson.label
+        const now = sentimentBy(lesson, part) === lesson.sentiment
+        const before = lesson.base.sentiment === lesson.sentiment
         if (now) learnt++
         if (before) base++
         if (now && !before) gained++
@@ -68,7 +68,7 @@ function signTest(wins: number, losses: number): number {
   return Math.min(1, sum)
 }
 
-/** Corrections of one text that disagree: the label most people gave; none on a tie. */
+/** Corrections of one text that disagree: the sentiment most people gave; none on a tie. */
 export function settle(lessons: readonly Lesson[]): { lessons: Lesson[]; contradicting: number } {
   const byText = new Map<string, Lesson[]>()
   for (const lesson of lessons) {
@@ -78,11 +78,11 @@ export function settle(lessons: readonly Lesson[]): { lessons: Lesson[]; contrad
   const settled: Lesson[] = []
   let contradicting = 0
   for (const same of byText.values()) {
-    const counts = new Map<Lesson['label'], number>()
-    for (const { label } of same) counts.set(label, (counts.get(label) ?? 0) + 1)
+    const counts = new Map<Lesson['sentiment'], number>()
+    for (const { sentiment } of same) counts.set(sentiment, (counts.get(sentiment) ?? 0) + 1)
     if (counts.size > 1) contradicting++
     const [first, second] = [...counts].sort((a, b) => b[1] - a[1])
-    if (!second || first![1] > second[1]) settled.push({ ...same[0]!, label: first![0] })
+    if (!second || first![1] > second[1]) settled.push({ ...same[0]!, sentiment: first![0] })
   }
   return { lessons: settled, contradicting }
 }

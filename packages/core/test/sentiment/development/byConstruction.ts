@@ -246,7 +246,7 @@ export const constructedSentences = Object.entries(sentencesByConstruction).flat
     .split('\n')
     .map((line) => ({
       construction,
-      label: line.startsWith('+') ? ('positive' as const) : ('negative' as const),
+      sentiment: line.startsWith('+') ? ('positive' as const) : ('negative' as const),
       text: line.slice(2),
     })),
 )

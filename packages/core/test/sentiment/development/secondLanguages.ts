@@ -102,7 +102,7 @@ export const secondLanguageSentences = Object.entries(lines).flatMap(([language,
     .split('\n')
     .map((line) => ({
       language,
-      label: line.startsWith('+') ? ('positive' as const) : ('negative' as const),
+      sentiment: line.startsWith('+') ? ('positive' as const) : ('negative' as const),
       text: line.slice(2),
     })),
 )

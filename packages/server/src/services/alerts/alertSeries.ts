@@ -19,7 +19,7 @@ export function learningDays(condition: AlertCondition): number {
   }
 }
 
-/** Entries of a lens by hour and mood up to now; silence before anything was collected is not part of it. */
+/** Entries of a lens by hour and sentiment up to now; silence before anything was collected is not part of it. */
 export async function hourSeries(
   { db }: Pick<Context, 'db'>,
   question: LensQuestion,

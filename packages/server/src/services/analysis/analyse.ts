@@ -181,7 +181,7 @@ async function store(db: Database, reads: readonly Read[], at: Date, tx: Tx): Pr
       at,
       reads.map((r) => r.entry.id),
       reads.map((r) => r.language),
-      reads.map((r) => r.label),
+      reads.map((r) => r.sentiment),
       reads.map((r) => r.reading.score),
       reads.map((r) => r.reading.confidence),
       reads.map((r) => storedSpans(r.reading)),
@@ -209,9 +209,9 @@ export async function storeAspects(
   if (rows.length)
     await db.rows(
       // An aspect deleted since the teaching was read is no more.
-      `INSERT INTO aspect_readings (aspect_id, entry_id, felt) SELECT n.aspect, n.entry, n.felt
-       FROM unnest($1::int[], $2::bigint[], $3::text[]) AS n (aspect, entry, felt) JOIN aspects a ON a.id = n.aspect`,
-      [rows.map((r) => r.aspect), rows.map((r) => r.entry), rows.map((r) => r.felt)],
+      `INSERT INTO aspect_readings (aspect_id, entry_id, sentiment) SELECT n.aspect, n.entry, n.sentiment
+       FROM unnest($1::int[], $2::bigint[], $3::text[]) AS n (aspect, entry, sentiment) JOIN aspects a ON a.id = n.aspect`,
+      [rows.map((r) => r.aspect), rows.map((r) => r.entry), rows.map((r) => r.sentiment)],
       tx,
     )
 }

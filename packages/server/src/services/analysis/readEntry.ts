@@ -1,8 +1,8 @@
 import {
-  feltAboutAspects,
-  labelOfReview,
+  sentimentOfAspects,
+  sentimentOfReview,
   readSentiment,
-  type SentimentLabel,
+  type Sentiment,
   type SentimentReading,
 } from '@murrabel/core/sentiment'
 import { applyModel } from '@murrabel/core/learning'
@@ -18,13 +18,13 @@ export interface ReadableEntry {
   private: boolean
 }
 
-export interface Mood {
+export interface EntrySentiment {
   reading: SentimentReading
-  label: SentimentLabel
-  aspects: { aspect: number; felt: SentimentLabel }[]
+  sentiment: Sentiment
+  aspects: { aspect: number; sentiment: Sentiment }[]
 }
 
-export interface EntryReading extends Mood {
+export interface EntryReading extends EntrySentiment {
   language: string
   words: PlacedWord[]
   /** Null for what can be no story: short, private, or our own. */
@@ -38,26 +38,30 @@ export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReadin
   const words = placedWords(whole)
   const shared = entry.direction === 'in' && !entry.private
   return {
-    ...readMood(entry, language, teaching),
+    ...readEntrySentiment(entry, language, teaching),
     language,
     words,
     print: shared ? simHash(placedWords(entry.text).map(({ word }) => word)) : null,
   }
 }
 
-/** What was felt: by the word lists, the brand's own words, and what its corrections have taught. */
-export function readMood(entry: Omit<ReadableEntry, 'private'>, language: string, teaching: Teaching): Mood {
+/** What was sentiment: by the word lists, the brand's own words, and what its corrections have taught. */
+export function readEntrySentiment(
+  entry: Omit<ReadableEntry, 'private'>,
+  language: string,
+  teaching: Teaching,
+): EntrySentiment {
   const whole = joinTitle(entry.title, entry.text)
   const base = readSentiment(whole, { language, ownWords: teaching.ownWords })
   const reading = teaching.model ? applyModel(whole, base, teaching.model) : base
   const aspects =
     entry.direction === 'in'
-      ? feltAboutAspects(teaching.aspects.read(whole, { language, ownWords: teaching.ownWords }))
+      ? sentimentOfAspects(teaching.aspects.read(whole, { language, ownWords: teaching.ownWords }))
       : []
   return {
     reading,
-    label: entry.direction === 'out' ? 'unread' : labelOfReview(entry.rating, reading),
-    aspects: aspects.map(({ aspect, felt }) => ({ aspect: Number(aspect), felt })),
+    sentiment: entry.direction === 'out' ? 'unread' : sentimentOfReview(entry.rating, reading),
+    aspects: aspects.map(({ aspect, sentiment }) => ({ aspect: Number(aspect), sentiment })),
   }
 }
 

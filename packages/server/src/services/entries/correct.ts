@@ -16,11 +16,11 @@ export async function correctSentiment(
   context: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   entryId: number,
-  label: Label | null,
+  sentiment: Label | null,
 ): Promise<{ sentiment: string }> {
-  const [changed] = await correctMany(context, reader, [entryId], label)
+  const [changed] = await correctMany(context, reader, [entryId], sentiment)
   if (!changed) throw new Refusal('notFound')
-  return { sentiment: label ?? changed.before }
+  return { sentiment: sentiment ?? changed.before }
 }
 
 /** The same for many at once; those the reader may not see are left out. Answers what each was before. */
@@ -28,7 +28,7 @@ export async function correctMany(
   { db, live, now, due }: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   ids: readonly number[],
-  label: Label | null,
+  sentiment: Label | null,
 ): Promise<{ id: number; before: string }[]> {
   return db.inTransaction(async (tx) => {
     // Before any row: who writes mentions holds it and waits for rows.
@@ -43,8 +43,8 @@ export async function correctMany(
     )
     if (!entries.length) throw new Refusal('notFound')
     const found = entries.map((e) => e.id)
-    await remember(db, reader, found, label, tx)
-    if (label === null)
+    await remember(db, reader, found, sentiment, tx)
+    if (sentiment === null)
       await db.rows(
         'UPDATE entries SET corrected_by = NULL, analysed_at = NULL WHERE id = ANY($1::bigint[])',
         [found],
@@ -53,7 +53,7 @@ export async function correctMany(
     else
       await db.rows(
         'UPDATE entries SET corrected_by = $2, sentiment = $3 WHERE id = ANY($1::bigint[])',
-        [found, reader.colleagueId, label],
+        [found, reader.colleagueId, sentiment],
         tx,
       )
     const threads = [...new Set(entries.map((e) => e.threadId))]
@@ -64,12 +64,12 @@ export async function correctMany(
       entries.map(({ id, threadId, sentiment }) => ({
         kind: 'correctSentiment',
         on: ['entry', id, threadId],
-        detail: { before: sentiment, after: label },
+        detail: { before: sentiment, after: sentiment },
       })),
       tx,
     )
     const owner = brandOwner(reader.brandId)
-    if (label === null) await due.ask({ kind: 'analyse', subject: reader.brandId, owner }, tx)
+    if (sentiment === null) await due.ask({ kind: 'analyse', subject: reader.brandId, owner }, tx)
     // Corrections often come many in a row: learning waits for a pause.
     await due.ask({ kind: 'learn', subject: reader.brandId, owner, at: now() + learnAfterMs }, tx)
     await live.tell(reader.brandId, { kind: 'thread', threads }, tx)
@@ -82,10 +82,10 @@ async function remember(
   db: Database,
   reader: Reader,
   ids: readonly number[],
-  label: Label | null,
+  sentiment: Label | null,
   tx: Tx,
 ): Promise<void> {
-  if (label === null)
+  if (sentiment === null)
     await db.rows(
       'DELETE FROM corrections WHERE entry_id = ANY($1::bigint[]) AND colleague_id = $2',
       [ids, reader.colleagueId],
@@ -93,9 +93,9 @@ async function remember(
     )
   else
     await db.rows(
-      `INSERT INTO corrections (entry_id, colleague_id, label) SELECT id, $2::int, $3 FROM unnest($1::bigint[]) AS n (id)
-       ON CONFLICT (entry_id, colleague_id) DO UPDATE SET label = excluded.label, at = now()`,
-      [ids, reader.colleagueId, label],
+      `INSERT INTO corrections (entry_id, colleague_id, sentiment) SELECT id, $2::int, $3 FROM unnest($1::bigint[]) AS n (id)
+       ON CONFLICT (entry_id, colleague_id) DO UPDATE SET sentiment = excluded.sentiment, at = now()`,
+      [ids, reader.colleagueId, sentiment],
       tx,
     )
 }

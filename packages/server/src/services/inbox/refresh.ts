@@ -9,7 +9,7 @@ import {
   type DayHours,
   type DuePolicy,
 } from '@murrabel/core/inbox'
-import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { Database, Tx } from '../../store/database.ts'
 import { recordAll } from '../log/record.ts'
 
@@ -25,7 +25,7 @@ interface ThreadFacts {
   leadId: number | null
   kind: EntryKind | null
   rating: number | null
-  sentiment: LensSentiment | null
+  sentiment: Sentiment | null
   reach: number | null
   leadAt: Date | null
   answeredAt: Date | null

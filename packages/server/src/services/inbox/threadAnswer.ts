@@ -1,6 +1,6 @@
 import { stands } from '@murrabel/core/actions'
 import { urgency } from '@murrabel/core/inbox'
-import type { EntryKind, LensSentiment, ThreadState } from '@murrabel/core/lens'
+import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import { starsContradict } from '@murrabel/core/sentiment'
 import type { ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
@@ -149,7 +149,7 @@ async function entriesOf(db: Database, threadId: number): Promise<ThreadEntry[]>
     ...entry,
     contradicts:
       entry.rating !== null &&
-      starsContradict(entry.rating, { label: entry.sentiment, confidence: entry.confidence }),
+      starsContradict(entry.rating, { sentiment: entry.sentiment, confidence: entry.confidence }),
     action: actionId === null ? null : { id: actionId, state: actionState, attempts, error, uncertain },
   }))
 }
@@ -166,7 +166,7 @@ const leadOf = (db: Database, leadId: number | null) =>
     ? undefined
     : db.one<{
         kind: EntryKind
-        sentiment: LensSentiment
+        sentiment: Sentiment
         rating: number | null
         reach: number
         at: Date

@@ -29,7 +29,7 @@ export async function learnFromCorrections(
   const { model, contradicting, ...figures } = await textWorker.ask({
     kind: 'lessons',
     corrections: {
-      sql: `SELECT e.title, e.text, e.language, c.label FROM corrections c JOIN entries e ON e.id = c.entry_id
+      sql: `SELECT e.title, e.text, e.language, c.sentiment FROM corrections c JOIN entries e ON e.id = c.entry_id
         WHERE e.brand_id = $1 ORDER BY c.at DESC, c.entry_id, c.colleague_id LIMIT ${lessonLimit}`,
       values: [brandId],
     },
@@ -52,7 +52,7 @@ export async function learnFromCorrections(
 /** A number that changes with every correction given, changed or taken back. */
 async function correctionStamp(db: Database, brandId: number): Promise<number> {
   const row = await db.one<{ stamp: number }>(
-    `SELECT (hashtext(string_agg(c.entry_id || c.label || c.colleague_id, ',' ORDER BY c.entry_id, c.colleague_id)))::int AS stamp
+    `SELECT (hashtext(string_agg(c.entry_id || c.sentiment || c.colleague_id, ',' ORDER BY c.entry_id, c.colleague_id)))::int AS stamp
      FROM corrections c JOIN entries e ON e.id = c.entry_id WHERE e.brand_id = $1`,
     [brandId],
   )

@@ -1,7 +1,7 @@
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { storeAspects } from '../analysis/analyse.ts'
-import { readMood, storedSpans, type Mood } from '../analysis/readEntry.ts'
+import { readEntrySentiment, storedSpans, type EntrySentiment } from '../analysis/readEntry.ts'
 import { loadTeaching, type Teaching } from '../analysis/teachingBook.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
@@ -86,7 +86,7 @@ function readStep(
       tx,
     )
     const finished = entries.length < step
-    const reads = entries.flatMap((entry) => moodOf(entry, teaching))
+    const reads = entries.flatMap((entry) => sentimentOf(entry, teaching))
     await store(db, brandId, reads, now(), tx)
     const next = { version, total, below: entries[entries.length - 1]?.id ?? 0, done: done + entries.length }
     await db.rows(
@@ -101,9 +101,11 @@ function readStep(
 }
 
 /** What an entry says with this teaching; nothing for one that cannot be read, which stays as it is. */
-function moodOf(entry: Stored, teaching: Teaching): (Mood & { entry: Stored })[] {
+function sentimentOf(entry: Stored, teaching: Teaching): (EntrySentiment & { entry: Stored })[] {
   try {
-    return [{ entry, ...readMood({ ...entry, direction: 'in' }, entry.language ?? 'und', teaching) }]
+    return [
+      { entry, ...readEntrySentiment({ ...entry, direction: 'in' }, entry.language ?? 'und', teaching) },
+    ]
   } catch {
     return []
   }
@@ -112,7 +114,7 @@ function moodOf(entry: Stored, teaching: Teaching): (Mood & { entry: Stored })[]
 async function store(
   db: Database,
   brandId: number,
-  reads: (Mood & { entry: Stored })[],
+  reads: (EntrySentiment & { entry: Stored })[],
   now: number,
   tx: Tx,
 ): Promise<void> {
@@ -124,7 +126,7 @@ async function store(
      WHERE e.id = n.id AND (e.spans <> n.spans OR e.confidence <> n.confidence OR (e.corrected_by IS NULL AND e.sentiment <> n.sentiment))`,
     [
       reads.map((r) => r.entry.id),
-      reads.map((r) => r.label),
+      reads.map((r) => r.sentiment),
       reads.map((r) => r.reading.score),
       reads.map((r) => r.reading.confidence),
       reads.map((r) => storedSpans(r.reading)),
@@ -132,7 +134,7 @@ async function store(
     tx,
   )
   await storeAspects(db, reads, tx)
-  const moved = reads.filter((r) => !r.entry.corrected && r.entry.sentiment !== r.label)
+  const moved = reads.filter((r) => !r.entry.corrected && r.entry.sentiment !== r.sentiment)
   if (moved.length)
     await refreshThreads(
       db,

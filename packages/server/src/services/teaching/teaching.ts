@@ -8,7 +8,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
 import { loadTeaching } from '../analysis/teachingBook.ts'
-import { readMood } from '../analysis/readEntry.ts'
+import { readEntrySentiment } from '../analysis/readEntry.ts'
 import { newVersion } from './version.ts'
 import { record } from '../log/record.ts'
 
@@ -210,9 +210,9 @@ export async function tryReading(
   await loadLanguages()
   const teaching = await loadTeaching(db, reader.brandId, 0)
   const language = detectLanguage(text)
-  const { reading } = readMood({ direction: 'in', title: null, text, rating: null }, language, {
+  const { reading } = readEntrySentiment({ direction: 'in', title: null, text, rating: null }, language, {
     ...teaching,
     ownWords: words ? [...words] : teaching.ownWords,
   })
-  return { label: reading.label, language, raw: reading.raw, spans: reading.spans }
+  return { sentiment: reading.sentiment, language, raw: reading.raw, spans: reading.spans }
 }

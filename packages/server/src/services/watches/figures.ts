@@ -8,7 +8,7 @@ import {
   type Direction,
 } from '@murrabel/core/measures'
 import { precisionOf } from '@murrabel/core/tuner'
-import type { FiguresAnswer, MoodCounts, Slice } from '@murrabel/contract'
+import type { FiguresAnswer, SentimentCounts, Slice } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import type { Database } from '../../store/database.ts'
@@ -24,7 +24,7 @@ import { addAccess, Where } from '../../store/queries/where.ts'
 import { watchPeriods } from '../../store/queries/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
-import { netOf, noMoods, total, usualPeriods } from './standings.ts'
+import { netOf, noCounts, total, usualPeriods } from './standings.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 
 /** Weeks that a direction is read from when the periods before reach no further. */
@@ -51,15 +51,15 @@ export async function figures(
     shareAmong(db, question, period),
     onTopicOf(db, reader, lens.watch),
   ])
-  const whole = slices.find((s) => s.part === 'all') ?? noMoods()
-  const counts: MoodCounts = {
+  const whole = slices.find((s) => s.part === 'all') ?? noCounts()
+  const counts: SentimentCounts = {
     positive: whole.positive,
     neutral: whole.neutral,
     negative: whole.negative,
     unread: whole.unread,
   }
   const previous = periods.slice(0, -1)
-  const before = previous[previous.length - 1] ?? noMoods()
+  const before = previous[previous.length - 1] ?? noCounts()
   const days = daysOf(period)
   const volumes = periods.map(total)
   return {
@@ -110,10 +110,10 @@ export async function periodCounts(
   question: LensQuestion,
   period: Period,
   before: number,
-): Promise<MoodCounts[]> {
+): Promise<SentimentCounts[]> {
   const starts = periodStarts(period, before, question.context.zone)
   const rows = await lensPeriods(db, question, { starts, end: period.to })
-  return starts.map((_, i) => rows.find((row) => row.period === i) ?? noMoods())
+  return starts.map((_, i) => rows.find((row) => row.period === i) ?? noCounts())
 }
 
 async function weekCounts(

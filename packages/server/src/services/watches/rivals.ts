@@ -1,5 +1,5 @@
 import { changeOfCount, changeOfNet, dispersionOf, shareOfVoice } from '@murrabel/core/measures'
-import type { MoodCounts, RivalRow, RivalsAnswer } from '@murrabel/contract'
+import type { SentimentCounts, RivalRow, RivalsAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
@@ -7,7 +7,7 @@ import { watchVoices } from '../../store/queries/watchVoices.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { publicFigures } from './publicFigures.ts'
 import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
-import { addMoods, netOf, noMoods, total, usualPeriods } from './standings.ts'
+import { addMoods, netOf, noCounts, total, usualPeriods } from './standings.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 
 interface Side {
@@ -80,10 +80,10 @@ export async function rivals(
   }
 }
 
-function periodsOf(rows: readonly WatchPeriod[], watch: number): MoodCounts[] {
+function periodsOf(rows: readonly WatchPeriod[], watch: number): SentimentCounts[] {
   return Array.from({ length: usualPeriods + 1 }, (_, period) =>
     rows
       .filter((row) => row.watch === watch && row.period === period)
-      .reduce<MoodCounts>(addMoods, noMoods()),
+      .reduce<SentimentCounts>(addMoods, noCounts()),
   )
 }

@@ -11,7 +11,7 @@ import { lensVoices } from '../../store/queries/lensVoices.ts'
 import { tide } from '../../store/queries/tide.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, printPeriod, shownPeriod } from './shownRange.ts'
-import { noMoods } from './standings.ts'
+import { noCounts } from './standings.ts'
 import { phraseAnswer, phrasesOfLens } from './phrases.ts'
 
 const hour = 3_600_000
@@ -89,7 +89,7 @@ async function explain(
     lensVoices(parts.db, question, { order: 'reach', limit: 5, kept: false, standing: null }),
     lensStories(parts.db, question, 4),
   ])
-  const whole = slices.find((s) => s.part === 'all') ?? noMoods()
+  const whole = slices.find((s) => s.part === 'all') ?? noCounts()
   const { positive, neutral, negative, unread } = whole
   return {
     from: new Date(period.from).toISOString(),

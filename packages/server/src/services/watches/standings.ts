@@ -1,5 +1,5 @@
 import { netSentiment } from '@murrabel/core/measures'
-import type { MoodCounts, StandingsAnswer, WatchStanding } from '@murrabel/contract'
+import type { SentimentCounts, StandingsAnswer, WatchStanding } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watchPeriods.ts'
@@ -10,13 +10,13 @@ import { knownPeriods, usualOf } from './usual.ts'
 /** Periods that say what is usual. */
 export const usualPeriods = 6
 
-export const total = ({ positive, neutral, negative, unread }: MoodCounts) =>
+export const total = ({ positive, neutral, negative, unread }: SentimentCounts) =>
   positive + neutral + negative + unread
-export const noMoods = (): MoodCounts => ({ positive: 0, neutral: 0, negative: 0, unread: 0 })
-export const netOf = ({ positive, neutral, negative }: MoodCounts) =>
+export const noCounts = (): SentimentCounts => ({ positive: 0, neutral: 0, negative: 0, unread: 0 })
+export const netOf = ({ positive, neutral, negative }: SentimentCounts) =>
   netSentiment(positive, neutral, negative)
 
-export function addMoods(sum: MoodCounts, more: MoodCounts): MoodCounts {
+export function addMoods(sum: SentimentCounts, more: SentimentCounts): SentimentCounts {
   return {
     positive: sum.positive + more.positive,
     neutral: sum.neutral + more.neutral,
@@ -60,7 +60,7 @@ function standing(
   { halves, known }: { halves: number; known: number },
 ): WatchStanding {
   const spark = new Array<number>(halves).fill(0)
-  let now = noMoods()
+  let now = noCounts()
   for (const row of rows) {
     spark[row.period] = total(row)
     if (row.period >= halves - 2) now = addMoods(now, row)

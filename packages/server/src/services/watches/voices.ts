@@ -19,7 +19,7 @@ import { netOf } from './standings.ts'
 
 const pageSize = 100
 
-/** Who speaks in a lens: what they said by mood, how often, how far it reached, and what that makes them. */
+/** Who speaks in a lens: what they said by sentiment, how often, how far it reached, and what that makes them. */
 export async function voices(
   parts: Pick<Context, 'db' | 'now'>,
   reader: Reader,

@@ -17,6 +17,7 @@ import * as eventLog from './0016-event-log.ts'
 import * as setApart from './0017-set-apart.ts'
 import * as imports from './0018-imports.ts'
 import * as access from './0019-access.ts'
+import * as sentimentNames from './0020-sentiment-names.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -39,4 +40,5 @@ export const migrations = [
   { name: '0017-set-apart', ...setApart },
   { name: '0018-imports', ...imports },
   { name: '0019-access', ...access },
+  { name: '0020-sentiment-names', ...sentimentNames },
 ]

@@ -1,5 +1,5 @@
 import { isBlankBut, type Lens, type LensContext } from '@murrabel/core/lens'
-import type { MoodCounts } from '@murrabel/contract'
+import type { SentimentCounts } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
 import { lensWhere, weekHourSql } from './lensWhere.ts'
@@ -11,7 +11,7 @@ export interface LensQuestion {
   reader: Reader
 }
 
-export interface SliceRow extends MoodCounts {
+export interface SliceRow extends SentimentCounts {
   part: 'channel' | 'language' | 'place' | 'hour' | 'all'
   channel: string | null
   language: string | null
@@ -19,7 +19,7 @@ export interface SliceRow extends MoodCounts {
   hour: number | null
 }
 
-const moods = `count(*) FILTER (WHERE sentiment = 'positive') AS positive, count(*) FILTER (WHERE sentiment = 'neutral') AS neutral,
+const bySentiment = `count(*) FILTER (WHERE sentiment = 'positive') AS positive, count(*) FILTER (WHERE sentiment = 'neutral') AS neutral,
   count(*) FILTER (WHERE sentiment = 'negative') AS negative, count(*) FILTER (WHERE sentiment = 'unread') AS unread`
 
 /** A lens's entries by channel, language, place, hour of the local week, and in all: one pass over them. */
@@ -28,14 +28,14 @@ export function lensSlices(db: Database, { lens, context, reader }: LensQuestion
   const hour = weekHourSql(where, context.zone)
   return db.rows<SliceRow>(
     `SELECT CASE grouping(channel, language, place, hour) WHEN 7 THEN 'channel' WHEN 11 THEN 'language' WHEN 13 THEN 'place' WHEN 14 THEN 'hour' ELSE 'all' END AS part,
-       channel, language, place, hour, ${moods}
+       channel, language, place, hour, ${bySentiment}
      FROM (SELECT e.channel, e.language, e.place_id AS place, ${hour} AS hour, e.sentiment FROM ${from} WHERE ${where.toString()}) rows
      GROUP BY GROUPING SETS ((channel), (language), (place), (hour), ())`,
     where.values,
   )
 }
 
-export interface PeriodRow extends MoodCounts {
+export interface PeriodRow extends SentimentCounts {
   period: number
 }
 
@@ -68,23 +68,23 @@ function countPeriods(
   const at = lens.watch === null ? 'e.at' : 'm.at'
   where.add(`${at} >= (${edges}::timestamptz[])[1] AND ${at} < ${where.bind(new Date(end))}`)
   return db.rows<PeriodRow>(
-    `SELECT width_bucket(at, ${edges}::timestamptz[]) - 1 AS period, ${moods}
+    `SELECT width_bucket(at, ${edges}::timestamptz[]) - 1 AS period, ${bySentiment}
      FROM (SELECT ${at} AS at, e.sentiment FROM ${from} WHERE ${where.toString()}) rows GROUP BY 1 ORDER BY 1`,
     where.values,
   )
 }
 
-export interface AspectRow extends MoodCounts {
+export interface AspectRow extends SentimentCounts {
   id: number
   name: string
 }
 
-/** What is felt about each aspect named in a lens's entries. */
+/** What is said of each aspect named in a lens's entries. */
 export function lensAspects(db: Database, { lens, context, reader }: LensQuestion): Promise<AspectRow[]> {
   const { from, where } = lensWhere(lens, context, reader)
   return db.rows<AspectRow>(
-    `SELECT a.id, a.name, ${moods} FROM (
-       SELECT r.aspect_id, r.felt AS sentiment FROM ${from} JOIN aspect_readings r ON r.entry_id = e.id WHERE ${where.toString()}) rows
+    `SELECT a.id, a.name, ${bySentiment} FROM (
+       SELECT r.aspect_id, r.sentiment AS sentiment FROM ${from} JOIN aspect_readings r ON r.entry_id = e.id WHERE ${where.toString()}) rows
      JOIN aspects a ON a.id = rows.aspect_id GROUP BY a.id, a.name ORDER BY count(*) DESC, a.name`,
     where.values,
   )

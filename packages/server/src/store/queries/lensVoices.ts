@@ -1,9 +1,9 @@
-import type { MoodCounts, Standing, VoiceOrder } from '@murrabel/contract'
+import type { SentimentCounts, Standing, VoiceOrder } from '@murrabel/contract'
 import type { Database } from '../database.ts'
 import type { LensQuestion } from './lensSlices.ts'
 import { lensWhere } from './lensWhere.ts'
 
-export interface VoiceRow extends MoodCounts {
+export interface VoiceRow extends SentimentCounts {
   id: number
   name: string
   handle: string | null
@@ -22,8 +22,8 @@ export interface VoiceRow extends MoodCounts {
 const orders: Record<VoiceOrder, string> = {
   entries: 'n DESC, reach DESC',
   reach: 'reach DESC, n DESC',
-  sour: 'negative - positive DESC, n DESC',
-  sweet: 'positive - negative DESC, n DESC',
+  negative: 'negative - positive DESC, n DESC',
+  positive: 'positive - negative DESC, n DESC',
   last: 'last DESC',
 }
 

@@ -71,9 +71,9 @@ export function weekHourSql(where: Where, zone: string): string {
 
 function addAspect(where: Where, aspect: Lens['aspect']): void {
   if (!aspect) return
-  const felt = aspect.felt ? `AND r.felt = ${where.bind(aspect.felt)}` : ''
+  const sentiment = aspect.sentiment ? `AND r.sentiment = ${where.bind(aspect.sentiment)}` : ''
   where.add(
-    `EXISTS (SELECT 1 FROM aspect_readings r WHERE r.entry_id = e.id AND r.aspect_id = ${where.bind(aspect.id)}::int ${felt})`,
+    `EXISTS (SELECT 1 FROM aspect_readings r WHERE r.entry_id = e.id AND r.aspect_id = ${where.bind(aspect.id)}::int ${sentiment})`,
   )
 }
 

@@ -1,10 +1,10 @@
 import { DateTime } from 'luxon'
-import type { MoodCounts } from '@murrabel/contract'
+import type { SentimentCounts } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
 import { Where } from './where.ts'
 
-export interface WatchPeriod extends MoodCounts {
+export interface WatchPeriod extends SentimentCounts {
   watch: number
   /** Index of the period, from 0. */
   period: number
@@ -22,10 +22,10 @@ export interface WatchPeriodsQuestion {
   watches?: readonly number[]
 }
 
-const moods = ['positive', 'neutral', 'negative', 'unread'] as const
-const summed = moods.map((mood) => `sum(r.${mood})::int AS ${mood}`).join(', ')
-const byMood = moods
-  .map((mood) => `CASE WHEN h.sentiment = '${mood}' THEN h.n ELSE 0 END AS ${mood}`)
+const sentiments = ['positive', 'neutral', 'negative', 'unread'] as const
+const summed = sentiments.map((sentiment) => `sum(r.${sentiment})::int AS ${sentiment}`).join(', ')
+const bySentiment = sentiments
+  .map((sentiment) => `CASE WHEN h.sentiment = '${sentiment}' THEN h.n ELSE 0 END AS ${sentiment}`)
   .join(', ')
 
 /** Mentions of watches by period and sentiment; periods without any are left out. */
@@ -56,7 +56,7 @@ function hours(where: Where, { reader, starts, end }: WatchPeriodsQuestion): str
     ...(reader.profileIds ? [`AND h.profile_id = ANY(${where.bind(reader.profileIds)}::int[])`] : []),
     ...(reader.placeIds ? [`AND p.place_id = ANY(${where.bind(reader.placeIds)}::int[])`] : []),
   ].join(' ')
-  return `SELECT h.watch_id, width_bucket(h.at, ${instants(where, starts)}) - 1 AS period, ${byMood}
+  return `SELECT h.watch_id, width_bucket(h.at, ${instants(where, starts)}) - 1 AS period, ${bySentiment}
     FROM ${parts([...starts, end])} h JOIN asked ON asked.id = h.watch_id JOIN profiles p ON p.id = h.profile_id
     WHERE h.at >= ${where.bind(new Date(starts[0]!))} AND h.at < ${where.bind(new Date(end))} ${only}`
 }
@@ -69,12 +69,12 @@ function days(where: Where, { starts, end, zone }: WatchPeriodsQuestion): string
   const begins = divided.map((day) => day.toMillis())
   const ends = divided.map((day) => day.plus({ days: 1 }).toMillis())
   const [first, last] = [dayOf(starts[0]!), dayOf(end)].map((day) => where.bind(day.toISODate()))
-  const whole = `SELECT d.watch_id, width_bucket(d.day, ${dates(starts.map(dayOf))}) - 1 AS period, ${moods.map((mood) => `d.${mood}`).join(', ')}
+  const whole = `SELECT d.watch_id, width_bucket(d.day, ${dates(starts.map(dayOf))}) - 1 AS period, ${sentiments.map((sentiment) => `d.${sentiment}`).join(', ')}
     FROM asked JOIN mention_days d ON d.watch_id = asked.id
     WHERE d.day >= ${first}::date AND d.day < ${last}::date AND d.day <> ALL(${dates(divided)})`
   if (!divided.length) return whole
   return `${whole} UNION ALL
-    SELECT asked.id, width_bucket(h.at, ${instants(where, starts)}) - 1, ${byMood}
+    SELECT asked.id, width_bucket(h.at, ${instants(where, starts)}) - 1, ${bySentiment}
     FROM asked CROSS JOIN (SELECT DISTINCT * FROM unnest(${instants(where, begins)}, ${instants(where, ends)}) AS t (begin, stop)) part
     CROSS JOIN LATERAL (SELECT * FROM ${parts([...starts, end, ...begins, ...ends])} r
       WHERE r.watch_id = asked.id AND r.at >= part.begin AND r.at < part.stop

@@ -194,7 +194,7 @@ export const watch: typeof english = {
     shown: 'les {n} premières sont affichées',
     none: "Personne n'a parlé sous cette vue.",
     keptOnly: 'voix gardées seulement',
-    by: { entries: 'entrées', reach: 'portée', sour: 'aigres', sweet: 'douces', last: 'récentes' },
+    by: { entries: 'entrées', reach: 'portée', negative: 'aigres', positive: 'douces', last: 'récentes' },
     order: 'Ordre des voix',
     habits: { oneOff: 'un seul jour', occasional: 'de temps à autre', regular: 'régulière' },
     leaning: { champion: 'soutien', critic: 'critique', mixed: 'les deux', tooLittle: '' },

@@ -8,7 +8,7 @@ import {
   type FieldProblem,
 } from '@murrabel/contract'
 import type { AlertCondition } from '@murrabel/core/alerts'
-import { blankLens, lensSentiments, parseLens, printLens, type LensSentiment } from '@murrabel/core/lens'
+import { blankLens, lensSentiments, parseLens, printLens, type Sentiment } from '@murrabel/core/lens'
 import { call, CallProblem } from '../../api/call.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -32,7 +32,7 @@ const base = { ...blankLens, unit: 'entries' as const }
 
 /** Watches by their number, groups by their negative one, everything by 0. */
 const subject = ref(0)
-const felt = ref<LensSentiment[]>([])
+const sentiments = ref<Sentiment[]>([])
 /** Other parts of a lens that came along: kept as they are. */
 const rest = ref('')
 const draft = reactive({
@@ -71,7 +71,7 @@ const lensText = computed(() => {
     ...other,
     watch: subject.value > 0 ? subject.value : null,
     group: subject.value < 0 ? -subject.value : null,
-    sentiments: felt.value,
+    sentiments: sentiments.value,
   }
   return new URLSearchParams(printLens(whole, base)).toString()
 })
@@ -89,7 +89,7 @@ watch(
     const address = editing?.lens ?? lens
     const { lens: given } = parseLens(new URLSearchParams(address), base)
     subject.value = given.watch ?? -(given.group ?? 0)
-    felt.value = [...given.sentiments]
+    sentiments.value = [...given.sentiments]
     rest.value = new URLSearchParams(
       printLens({ ...given, watch: null, group: null, sentiments: [], range: null, order: 'newest' }, base),
     ).toString()
@@ -202,13 +202,18 @@ const marks = computed(() => {
           </el-select>
         </div>
         <div>
-          <label for="alert-felt">{{ t('alerts.form.sentiments') }}</label>
-          <el-select id="alert-felt" v-model="felt" multiple :placeholder="t('alerts.form.anySentiment')">
+          <label for="alert-sentiments">{{ t('alerts.form.sentiments') }}</label>
+          <el-select
+            id="alert-sentiments"
+            v-model="sentiments"
+            multiple
+            :placeholder="t('alerts.form.anySentiment')"
+          >
             <el-option
-              v-for="mood in lensSentiments"
-              :key="mood"
-              :value="mood"
-              :label="t(`lens.sentiment.${mood}`)"
+              v-for="sentiment in lensSentiments"
+              :key="sentiment"
+              :value="sentiment"
+              :label="t(`lens.sentiment.${sentiment}`)"
             />
           </el-select>
         </div>

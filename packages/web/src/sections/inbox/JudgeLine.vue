@@ -5,9 +5,9 @@ import { useTexts } from '../../composables/useTexts.ts'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
 const { entry, may } = defineProps<{ entry: ThreadEntry; may: boolean }>()
-const emit = defineEmits<{ judge: [label: 'positive' | 'neutral' | 'negative' | null] }>()
+const emit = defineEmits<{ judge: [sentiment: 'positive' | 'neutral' | 'negative' | null] }>()
 const { t, languageName } = useTexts()
-const labels = [
+const judgements = [
   ['negative', '-'],
   ['neutral', '0'],
   ['positive', '+'],
@@ -30,14 +30,14 @@ const text = computed(() => {
     <span v-if="entry.contradicts" class="differ">{{ t('inbox.starsDiffer') }}</span>
     <template v-if="may">
       <button
-        v-for="[label, key] in labels"
-        :key="label"
+        v-for="[sentiment, key] in judgements"
+        :key="sentiment"
         type="button"
         class="button small"
-        :aria-pressed="entry.sentiment === label"
-        :title="t(`keys.${label}`)"
-        :aria-label="t(`keys.${label}`)"
-        @click="emit('judge', label)"
+        :aria-pressed="entry.sentiment === sentiment"
+        :title="t(`keys.${sentiment}`)"
+        :aria-label="t(`keys.${sentiment}`)"
+        @click="emit('judge', sentiment)"
       >
         {{ key }}
       </button>

@@ -14,7 +14,7 @@ import JudgeLine from './JudgeLine.vue'
 const brand = useBrand()
 const { thread, may } = defineProps<{ thread: ThreadAnswer; may: boolean }>()
 const emit = defineEmits<{
-  judge: [entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null]
+  judge: [entry: ThreadEntry, sentiment: 'positive' | 'neutral' | 'negative' | null]
   retry: [id: number]
   callBack: [entry: ThreadEntry]
 }>()
@@ -62,7 +62,7 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
         v-if="entry.direction === 'in'"
         :entry="entry"
         :may="may"
-        @judge="(label) => emit('judge', entry, label)"
+        @judge="(sentiment) => emit('judge', entry, sentiment)"
       />
       <p v-if="entry.action" class="action" :class="entry.action.state" data-test="action">
         {{ t(`inbox.action.${entry.action.state}`)

@@ -122,15 +122,18 @@ export function useThreadActions({
     undo.tell({ text: finished ? t('undo.sent') : t('undo.sentOpen') })
     await moveOn(answer)
   }
-  async function judge(entry: ThreadEntry, label: 'positive' | 'neutral' | 'negative' | null): Promise<void> {
+  async function judge(
+    entry: ThreadEntry,
+    sentiment: 'positive' | 'neutral' | 'negative' | null,
+  ): Promise<void> {
     if (!mayAnswer.value) return
     const before = entry.correctedBy ? (entry.sentiment as 'positive' | 'neutral' | 'negative') : null
     try {
-      await call(routes.correct, { params: { id: entry.id }, body: { label } })
-      if (label) {
-        entries.change(entry.id, { sentiment: label })
+      await call(routes.correct, { params: { id: entry.id }, body: { sentiment } })
+      if (sentiment) {
+        entries.change(entry.id, { sentiment })
         undo.tell({
-          text: t('undo.corrected', { label: t(`sentiment.${label}`) }),
+          text: t('undo.corrected', { label: t(`sentiment.${sentiment}`) }),
           undo: () => judge({ ...entry, correctedBy: '' }, before),
         })
       }

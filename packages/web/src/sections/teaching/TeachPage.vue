@@ -194,7 +194,7 @@ const marks = { '-4': '−4', '-2': '−2', 0: '0', 2: '2', 4: '4' }
           </button>
         </form>
         <p v-if="reading" class="reading" data-test="reading">
-          <SentimentMark :sentiment="reading.label" /> {{ t(`sentiment.${reading.label}`) }}:
+          <SentimentMark :sentiment="reading.sentiment" /> {{ t(`sentiment.${reading.sentiment}`) }}:
           <EntryText :text="sentence" :spans="reading.spans" />
         </p>
       </section>

@@ -17,7 +17,7 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
 import WatchFrame from './WatchFrame.vue'
-import { leaning, points, totalOfMoods } from './watchFigures.ts'
+import { leaning, points, totalOfCounts } from './watchFigures.ts'
 
 /** A lens beside itself at another time, or beside another watch; what with stands in the address. */
 const route = useRoute()
@@ -73,7 +73,7 @@ const sides = computed(() => (answer.value ? [answer.value.one.series, answer.va
 const length = computed(() => Math.max(2, ...sides.value.map((s) => s.length)))
 const y = computed(() =>
   scaleLinear()
-    .domain([0, Math.max(1, max(sides.value.flat(), totalOfMoods) ?? 1)])
+    .domain([0, Math.max(1, max(sides.value.flat(), totalOfCounts) ?? 1)])
     .nice(3)
     .range([height - 20, 6]),
 )
@@ -87,7 +87,7 @@ const paths = computed(() =>
     (series) =>
       line<(typeof series)[number]>(
         (_, i) => x.value(i),
-        (b) => y.value(totalOfMoods(b)),
+        (b) => y.value(totalOfCounts(b)),
       )(series) ?? '',
   ),
 )
@@ -163,7 +163,7 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
                 key: i,
                 cells: [
                   answer!.one.series[i] ? day(answer!.one.series[i]!.at) : String(i + 1),
-                  ...sides.map((s) => (s[i] ? number(totalOfMoods(s[i]!)) : '–')),
+                  ...sides.map((s) => (s[i] ? number(totalOfCounts(s[i]!)) : '–')),
                 ],
               }))
             "

@@ -5,9 +5,13 @@ import SentimentMark from '../../parts/SentimentMark.vue'
 import { percent, points } from './watchFigures.ts'
 
 const { figures, watch } = defineProps<{ figures: FiguresAnswer; watch: boolean }>()
-const emit = defineEmits<{ felt: [sentiment: 'positive' | 'neutral' | 'negative']; tune: []; figures: [] }>()
+const emit = defineEmits<{
+  sentiment: [sentiment: 'positive' | 'neutral' | 'negative']
+  tune: []
+  figures: []
+}>()
 const { t, number } = useTexts()
-const moods = ['negative', 'neutral', 'positive'] as const
+const sentiments = ['negative', 'neutral', 'positive'] as const
 const marksNeeded = 10
 
 const usualText = () =>
@@ -30,9 +34,15 @@ function changeText(): string {
       <dt>{{ t('watch.mentions') }}</dt>
       <dd>
         <b data-test="mentions">{{ number(figures.total) }}</b>
-        <span class="moods">
-          <button v-for="mood in moods" :key="mood" type="button" class="plain" @click="emit('felt', mood)">
-            <SentimentMark :sentiment="mood" /> {{ number(figures.counts[mood]) }}
+        <span class="sentiments">
+          <button
+            v-for="sentiment in sentiments"
+            :key="sentiment"
+            type="button"
+            class="plain"
+            @click="emit('sentiment', sentiment)"
+          >
+            <SentimentMark :sentiment="sentiment" /> {{ number(figures.counts[sentiment]) }}
           </button>
           <span
             v-if="figures.counts.unread"
@@ -145,7 +155,7 @@ dd b {
   line-height: 28px;
   font-weight: 600;
 }
-.moods {
+.sentiments {
   display: flex;
   gap: 8px;
   font-size: 13px;
@@ -154,7 +164,7 @@ dd b {
   min-height: 24px;
   min-width: 24px;
 }
-.moods button {
+.sentiments button {
   color: var(--ink);
 }
 .note {

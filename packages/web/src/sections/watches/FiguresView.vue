@@ -11,7 +11,7 @@ import SliceBars from '../../parts/SliceBars.vue'
 import { rangeOfBuckets } from '../../parts/tideScale.ts'
 import VolumeChart from '../../parts/VolumeChart.vue'
 import { useBrand } from '../../stores/brand.ts'
-import { leaning, percent, points, totalOfMoods } from './watchFigures.ts'
+import { leaning, percent, points, totalOfCounts } from './watchFigures.ts'
 
 const { figures, chart } = defineProps<{ figures: FiguresAnswer; chart: TideAnswer | null }>()
 /** Opens entries: a narrower lens, read in the list of mentions. */
@@ -119,19 +119,19 @@ const openPlace = (key: Slice['key']) => key !== null && emit('open', { places: 
               <button
                 type="button"
                 class="plain"
-                @click="emit('open', { aspect: { id: aspect.id, felt: null } })"
+                @click="emit('open', { aspect: { id: aspect.id, sentiment: null } })"
               >
                 {{ aspect.name }}
               </button>
             </th>
-            <td>{{ number(totalOfMoods(aspect)) }}</td>
-            <td v-for="mood in ['negative', 'neutral', 'positive'] as const" :key="mood">
+            <td>{{ number(totalOfCounts(aspect)) }}</td>
+            <td v-for="sentiment in ['negative', 'neutral', 'positive'] as const" :key="sentiment">
               <button
                 type="button"
                 class="plain"
-                @click="emit('open', { aspect: { id: aspect.id, felt: mood } })"
+                @click="emit('open', { aspect: { id: aspect.id, sentiment } })"
               >
-                <SentimentMark :sentiment="mood" /> {{ number(aspect[mood]) }}
+                <SentimentMark :sentiment="sentiment" /> {{ number(aspect[sentiment]) }}
               </button>
             </td>
             <td>

@@ -75,8 +75,8 @@ function toggle(id: number): void {
   if (!next.delete(id)) next.add(id)
   chosen.value = next
 }
-async function judge(label: 'positive' | 'neutral' | 'negative'): Promise<void> {
-  await actions.judge(meant(), label)
+async function judge(sentiment: 'positive' | 'neutral' | 'negative'): Promise<void> {
+  await actions.judge(meant(), sentiment)
   chosen.value = new Set()
 }
 function openTags(list: readonly EntryRow[]): void {
@@ -128,13 +128,13 @@ useKeys({
       <span v-if="several.length" class="chosen" data-test="chosen">
         {{ t('watch.list.chosen', { n: several.length }) }}:
         <button
-          v-for="mood in ['negative', 'neutral', 'positive'] as const"
-          :key="mood"
+          v-for="sentiment in ['negative', 'neutral', 'positive'] as const"
+          :key="sentiment"
           type="button"
           class="plain"
-          @click="judge(mood)"
+          @click="judge(sentiment)"
         >
-          {{ t(`sentiment.${mood}`) }}
+          {{ t(`sentiment.${sentiment}`) }}
         </button>
         <button type="button" class="plain" @click="openTags(several)">{{ t('tags.tag') }}</button>
         <button type="button" class="plain" @click="keep(several)">{{ t('tags.keep') }}</button>

@@ -87,8 +87,12 @@ const range = (spike: SpikeAnswer) => ({
           <b>{{
             t('watch.spikes.count', { n: number(spike.count), expected: number(Math.round(spike.expected)) })
           }}</b>
-          <span v-for="mood in ['negative', 'neutral', 'positive'] as const" :key="mood" class="mood">
-            <SentimentMark :sentiment="mood" /> {{ number(spike.counts[mood]) }}</span
+          <span
+            v-for="sentiment in ['negative', 'neutral', 'positive'] as const"
+            :key="sentiment"
+            class="sentiment"
+          >
+            <SentimentMark :sentiment="sentiment" /> {{ number(spike.counts[sentiment]) }}</span
           >
           <span class="soft">{{ t('watch.spikes.chance', { p: chance(spike.tail, number) }) }}</span>
         </p>
@@ -176,7 +180,7 @@ header .button {
 .open {
   color: var(--flare-text);
 }
-.mood {
+.sentiment {
   margin-left: 12px;
 }
 p .soft {

@@ -61,7 +61,7 @@ async function put(voice: VoiceAnswer, part: VoiceDraft): Promise<void> {
     undo.tell({ text: line(error), problem: true })
   }
 }
-const felt = (voice: VoiceAnswer) =>
+const leaningText = (voice: VoiceAnswer) =>
   voice.leaning === 'tooLittle' ? '' : t(`watch.voices.leaning.${voice.leaning}`)
 </script>
 
@@ -153,7 +153,7 @@ const felt = (voice: VoiceAnswer) =>
           </td>
           <td>
             {{ t(`watch.voices.habits.${voice.habit}`) }}
-            <b v-if="felt(voice)" :class="voice.leaning">{{ felt(voice) }}</b>
+            <b v-if="leaningText(voice)" :class="voice.leaning">{{ leaningText(voice) }}</b>
             <span class="soft"> {{ t('watch.voices.days', { n: voice.activeDays }, voice.activeDays) }}</span>
           </td>
           <td :title="`${exact(voice.first)} – ${exact(voice.last)}`">

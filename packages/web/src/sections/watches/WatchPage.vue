@@ -255,7 +255,7 @@ useKeys({ l: () => void lensLine.value?.focus() })
           v-if="figures.answer.value && view !== 'mentions'"
           :figures="figures.answer.value"
           :watch="current !== null"
-          @felt="(sentiment) => open({ sentiments: [sentiment] })"
+          @sentiment="(sentiment) => open({ sentiments: [sentiment] })"
           @tune="edit(current)"
           @figures="show('figures')"
         />

@@ -12,7 +12,7 @@ export interface PlacedPhrase {
 
 const smallest = 13
 const largest = 30
-/** Room for the mood's mark before the words. */
+/** Room for the sentiment's mark before the words. */
 export const markWidth = 13
 const gap = 6
 /** How far a phrase may be moved from its place, in pixels, when others stand there. */
@@ -61,7 +61,7 @@ export function placePhrases(
   return placed
 }
 
-/** Net sentiment drawn to the middle as if four more had been neutral: three entries of one mood are no extreme. */
+/** Net sentiment drawn to the middle as if four more had been neutral: three entries of one sentiment are no extreme. */
 const leaningOf = ({ net }: PhraseAnswer) => (net!.net * net!.n) / (net!.n + 4)
 
 /** The free baseline nearest to the middle of the field; null when there is none. */

@@ -5,7 +5,7 @@ import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 
-type Label = 'positive' | 'neutral' | 'negative'
+type Judgement = 'positive' | 'neutral' | 'negative'
 
 /** What can be done with mentions, one or many; each with its way back. */
 export function useMentionActions({
@@ -27,17 +27,17 @@ export function useMentionActions({
     }
   }
 
-  const judge = (rows: readonly EntryRow[], label: Label) =>
+  const judge = (rows: readonly EntryRow[], sentiment: Judgement) =>
     attempt(async () => {
       if (!rows.length || !brand.may('answer')) return
       const ids = rows.map((row) => row.id)
-      const { changed: before } = await call(routes.correctMany, { body: { ids, label } })
-      changed(ids, { sentiment: label, corrected: true })
+      const { changed: before } = await call(routes.correctMany, { body: { ids, sentiment } })
+      changed(ids, { sentiment: sentiment, corrected: true })
       undo.tell({
         text:
           ids.length === 1
-            ? t('undo.corrected', { label: t(`sentiment.${label}`) })
-            : t('watch.list.judged', { n: ids.length, label: t(`sentiment.${label}`) }),
+            ? t('undo.corrected', { label: t(`sentiment.${sentiment}`) })
+            : t('watch.list.judged', { n: ids.length, label: t(`sentiment.${sentiment}`) }),
         undo: () => attempt(() => takeBack(rows, before)),
       })
     })
@@ -48,12 +48,12 @@ export function useMentionActions({
     before: readonly { id: number; before: string }[],
   ): Promise<void> {
     const corrected = new Set(rows.filter((row) => row.corrected).map((row) => row.id))
-    const byLabel = new Map<string | null, number[]>()
+    const bySentiment = new Map<string | null, number[]>()
     for (const each of before) {
-      const label = corrected.has(each.id) ? each.before : null
-      byLabel.set(label, [...(byLabel.get(label) ?? []), each.id])
+      const sentiment = corrected.has(each.id) ? each.before : null
+      bySentiment.set(sentiment, [...(bySentiment.get(sentiment) ?? []), each.id])
     }
-    for (const [label, ids] of byLabel) await call(routes.correctMany, { body: { ids, label } })
+    for (const [sentiment, ids] of bySentiment) await call(routes.correctMany, { body: { ids, sentiment } })
     for (const each of before)
       changed([each.id], {
         sentiment: each.before as EntryRow['sentiment'],

@@ -1,4 +1,4 @@
-import type { MoodCounts } from '@murrabel/contract'
+import type { SentimentCounts } from '@murrabel/contract'
 
 /** A share of -1 to 1 in points of a hundred, with a true minus. */
 export function points(value: number): string {
@@ -9,10 +9,10 @@ export function points(value: number): string {
 /** A share of 0 to 1 in percent. */
 export const percent = (value: number) => `${Math.round(value * 100)}%`
 
-export const totalOfMoods = ({ positive, neutral, negative, unread }: MoodCounts) =>
+export const totalOfCounts = ({ positive, neutral, negative, unread }: SentimentCounts) =>
   positive + neutral + negative + unread
 
-/** The mood a net sentiment leans to; none where its interval holds 0. */
+/** The sentiment a net sentiment leans to; none where its interval holds 0. */
 export function leaning(
   net: { low: number; high: number } | null,
 ): 'positive' | 'negative' | 'neutral' | 'unread' {
