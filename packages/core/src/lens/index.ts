@@ -1,6 +1,4 @@
 export {
-  blankLens,
-  isBlankBut,
   lensChannels,
   lensKinds,
   lensLimits,
@@ -8,14 +6,17 @@ export {
   lensSentiments,
   lensStates,
   type EntryKind,
-  type Lens,
   type LensOrder,
-  type LensRange,
-  type Sentiment,
   type ThreadState,
-} from './lens.ts'
-export { lensFields, parseLens, parseRange, printLens, printRange, type LensProblem } from './address.ts'
-export { instantsOf, type Instants } from './range.ts'
+} from './values.ts'
+export type { Sentiment } from '../sentiment/index.ts'
+export { askingParts, blankLens, isBlankBut, lensParts, type Lens, type LensField } from './lens.ts'
+export { asks, type ConditionSql, type LensPart, type LensPhrase } from './part.ts'
+export { lensNames, parseLens, printLens, type LensProblem } from './address.ts'
+export { parseRange, printRange } from './parts/range.ts'
+export { weekHourOf, weekHourSql } from './parts/weekHour.ts'
+export { instantsOf, type Instants, type LensRange } from './range.ts'
 export { foundByPhrase, foundByWords, phraseWords, searchWords } from './searchWords.ts'
-export { lensPredicate, weekHourOf, type LensContext, type LensEntry } from './predicate.ts'
-export { lensParts, type LensPart } from './sentence.ts'
+export { lensPredicate } from './predicate.ts'
+export type { LensContext, LensEntry } from './entry.ts'
+export { lensPhrases } from './sentence.ts'

@@ -1,5 +1,7 @@
 import { DateTime } from 'luxon'
-import type { LensRange } from './lens.ts'
+
+/** A stretch of time: the last days up to now, or local days (or hours) of the brand's zone, both ends included. */
+export type LensRange = { last: number } | { from: string; to: string }
 
 export interface Instants {
   /** Epoch milliseconds, included. */

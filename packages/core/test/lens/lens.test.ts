@@ -3,12 +3,15 @@ import { describe, expect, test } from 'vitest'
 import {
   blankLens,
   instantsOf,
+  askingParts,
   lensParts,
+  lensPhrases,
   lensPredicate,
   parseLens,
   printLens,
   type Lens,
   type LensEntry,
+  type LensPart,
 } from '@murrabel/core/lens'
 import { placedWords } from '@murrabel/core/text'
 import { lensArbitrary } from './lensArbitrary.ts'
@@ -42,6 +45,20 @@ describe('the address of a lens', () => {
     ['watch', '0'],
   ])('%s=%s is named as a problem and the base kept', (field, value) => {
     expect(parseLens([[field, value]], blankLens)).toEqual({ lens: blankLens, problems: [{ field, value }] })
+  })
+
+  test.each(lensParts.entries.map((part) => [part.field, part as unknown as LensPart] as const))(
+    'the part %s has a name of its own, and asks for nothing when it is blank',
+    (field, part) => {
+      expect(lensParts.entries.filter(({ name }) => name === part.name)).toHaveLength(1)
+      expect(part.parse(part.print(part.blank))).toEqual(part.blank)
+      expect(askingParts(blankLens).map((asking) => asking.part.field)).not.toContain(field)
+      expect(part.parse('\u0000')).toBeUndefined()
+    },
+  )
+
+  test('a name that addresses had before is understood', () => {
+    expect(parseLens([['felt', 'negative']], blankLens).lens.sentiments).toEqual(['negative'])
   })
 
   test('names of others are left alone', () => {
@@ -138,7 +155,7 @@ describe('the predicate', () => {
 })
 
 test('the sentence names every part that can be changed', () => {
-  const parts = lensParts({ ...blankLens, kinds: ['review'], words: 'late', range: { last: 14 } })
+  const parts = lensPhrases({ ...blankLens, kinds: ['review'], words: 'late', range: { last: 14 } })
   expect(parts.map((p) => [p.field, p.message])).toEqual([
     ['state', 'any'],
     ['kinds', 'one'],

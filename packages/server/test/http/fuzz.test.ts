@@ -1,7 +1,7 @@
 import { Webhook } from 'standardwebhooks'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { pathOf, routes, type Problem, type RouteName } from '@murrabel/contract'
-import { lensFields } from '@murrabel/core/lens'
+import { lensNames } from '@murrabel/core/lens'
 import {
   hostileBodies,
   hostileDates,
@@ -115,7 +115,7 @@ describe('no input is answered by a fault', () => {
       '1,2,,3',
     ]
     const fields = [
-      ...lensFields,
+      ...lensNames,
       'after',
       'limit',
       'fold',

@@ -1,6 +1,6 @@
 import { computed, type ComputedRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { blankLens, lensFields, parseLens, printLens, type Lens, type LensProblem } from '@murrabel/core/lens'
+import { blankLens, lensNames, parseLens, printLens, type Lens, type LensProblem } from '@murrabel/core/lens'
 
 /** The usual lens of each section. */
 export const bases: Record<Lens['unit'], Lens> = {
@@ -45,9 +45,7 @@ export function useLens(unit: Lens['unit']): UseLens {
   const lens = computed(() => read.value.lens)
 
   function go(next: Lens, { replace = false } = {}): void {
-    const kept = Object.fromEntries(
-      Object.entries(route.query).filter(([name]) => !lensFields.includes(name)),
-    )
+    const kept = Object.fromEntries(Object.entries(route.query).filter(([name]) => !lensNames.includes(name)))
     const to = { query: { ...kept, ...Object.fromEntries(printLens(next, base)) } }
     void (replace ? router.replace(to) : router.push(to))
   }

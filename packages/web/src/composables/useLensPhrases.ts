@@ -2,18 +2,17 @@ import { computed, type Ref } from 'vue'
 import {
   lensKinds,
   lensOrders,
-  lensParts,
+  lensPhrases,
   lensSentiments,
   lensStates,
   type Lens,
-  type LensPart,
+  type LensField,
+  type LensPhrase,
 } from '@murrabel/core/lens'
 import { useBrand } from '../stores/brand.ts'
 import { useVoices } from '../stores/voices.ts'
 import { bases } from './useLens.ts'
 import { useTexts } from './useTexts.ts'
-
-export type LensField = LensPart['field']
 
 export interface LensOption {
   value: string | number
@@ -56,7 +55,7 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
     tags: (v) => brand.nameOfTag(Number(v)) || `#${v}`,
   }
 
-  function phrase({ field, message, values }: LensPart): string {
+  function phrase({ field, message, values }: LensPhrase & { field: LensField }): string {
     if (field === 'watch' && message === 'group')
       return brand.nameOfGroup(Number(values[0])) || `#${values[0]}`
     if (field === 'aspect' && values.length) {
@@ -128,14 +127,14 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
   }
 
   /** Parts that are only spoken of when they narrow. */
-  const rarer = (parts: ReadonlyMap<string, LensPart>) =>
+  const rarer = (parts: ReadonlyMap<string, LensPhrase>) =>
     (['phrase', 'voice', 'story', 'aspect', 'weekHour', 'tags', 'kept'] as const).flatMap((field) =>
       parts.get(field)?.narrows ? [', ', `[${field}]`] : [],
     )
 
   /** The sentence: plain words and changeable phrases, in the order of the language. */
   const sentence = computed(() => {
-    const parts = new Map<string, LensPart>(lensParts(lens.value).map((part) => [part.field, part]))
+    const parts = new Map(lensPhrases(lens.value).map((part) => [part.field as string, part]))
     return t(`lens.${told?.() ?? lens.value.unit}`)
       .split(/(\[\w+\])/)
       .filter(Boolean)

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, toRef, useTemplateRef } from 'vue'
 import { onClickOutside } from '@vueuse/core'
-import type { Lens } from '@murrabel/core/lens'
+import type { Lens, LensField } from '@murrabel/core/lens'
 import { routes, type CountAnswer } from '@murrabel/contract'
 import { addressOf } from '../api/call.ts'
 import { lensQuery } from '../composables/useLens.ts'
-import { useLensPhrases, type LensField } from '../composables/useLensPhrases.ts'
+import { useLensPhrases } from '../composables/useLensPhrases.ts'
 import { useTexts } from '../composables/useTexts.ts'
 import { useUndo } from '../stores/undo.ts'
 import { Download, Link } from '@lucide/vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { blankLens, type Lens } from '@murrabel/core/lens'
-import type { LensField, LensOption } from '../composables/useLensPhrases.ts'
+import { blankLens, type Lens, type LensField } from '@murrabel/core/lens'
+import type { LensOption } from '../composables/useLensPhrases.ts'
 
 const { field, lens, options } = defineProps<{ field: LensField; lens: Lens; options: LensOption[] }>()
 const emit = defineEmits<{ change: [part: Partial<Lens>] }>()

@@ -1,8 +1,8 @@
-import { isBlankBut, type Lens, type LensContext } from '@murrabel/core/lens'
+import { isBlankBut, weekHourSql, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { SentimentCounts } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Database } from '../database.ts'
-import { lensWhere, weekHourSql } from './lensWhere.ts'
+import { lensWhere, timeColumn } from './lensWhere.ts'
 import { watchPeriods } from './watchPeriods.ts'
 
 export interface LensQuestion {
@@ -25,7 +25,7 @@ const bySentiment = `count(*) FILTER (WHERE sentiment = 'positive') AS positive,
 /** A lens's entries by channel, language, place, hour of the local week, and in all: one pass over them. */
 export function lensSlices(db: Database, { lens, context, reader }: LensQuestion): Promise<SliceRow[]> {
   const { from, where } = lensWhere(lens, context, reader)
-  const hour = weekHourSql(where, context.zone)
+  const hour = weekHourSql({ bind: (value) => where.bind(value), context })
   return db.rows<SliceRow>(
     `SELECT CASE grouping(channel, language, place, hour) WHEN 7 THEN 'channel' WHEN 11 THEN 'language' WHEN 13 THEN 'place' WHEN 14 THEN 'hour' ELSE 'all' END AS part,
        channel, language, place, hour, ${bySentiment}
@@ -53,7 +53,7 @@ export async function lensPeriods(
 ): Promise<PeriodRow[]> {
   const { lens, context, reader } = question
   // All that a watch has caught is rolled up.
-  if (lens.watch !== null && isBlankBut(lens, ['watch', 'range', 'order']))
+  if (lens.unit === 'entries' && lens.watch !== null && isBlankBut(lens, ['watch', 'range', 'order']))
     return watchPeriods(db, { ...periods, reader, zone: context.zone, watches: [lens.watch] })
   return countPeriods(db, question, periods)
 }
@@ -65,7 +65,7 @@ function countPeriods(
 ): Promise<PeriodRow[]> {
   const { from, where } = lensWhere({ ...lens, range: null }, context, reader)
   const edges = where.bind(starts.map((at) => new Date(at)))
-  const at = lens.watch === null ? 'e.at' : 'm.at'
+  const at = timeColumn(lens)
   where.add(`${at} >= (${edges}::timestamptz[])[1] AND ${at} < ${where.bind(new Date(end))}`)
   return db.rows<PeriodRow>(
     `SELECT width_bucket(at, ${edges}::timestamptz[]) - 1 AS period, ${bySentiment}

@@ -1,0 +1,40 @@
+import type { Sentiment } from '../sentiment/index.ts'
+import type { EntryKind, ThreadState } from './values.ts'
+
+/** What a lens looks at in an entry. */
+export interface LensEntry {
+  /** The latest incoming entry of its thread. */
+  lead: boolean
+  state: ThreadState
+  kind: EntryKind
+  channel: string
+  place: number | null
+  sentiment: Sentiment
+  givenTo: number | null
+  watches: readonly number[]
+  language: string
+  /** Ids of account and story. */
+  voice: number | null
+  story: number | null
+  aspects: readonly { id: number; sentiment: Sentiment }[]
+  /** Ids of the thread's tags. */
+  tags: readonly number[]
+  kept: boolean
+  /** As `placedWords` gave them. */
+  words: readonly { word: string; position: number }[]
+  /** Epoch milliseconds. */
+  at: number
+}
+
+export interface LensContext {
+  /** Epoch milliseconds. */
+  now: number
+  /** IANA zone of the brand. */
+  zone: string
+  /** Id of the colleague who looks. */
+  me: number
+  /** When the first entry of all was written, epoch milliseconds: where "at any time" begins. */
+  since?: number | null
+  /** Ids of the watches of a group and of the groups in it. */
+  watchesOf(group: number): readonly number[]
+}

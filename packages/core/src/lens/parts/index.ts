@@ -1,0 +1,42 @@
+import { aspect } from './aspect.ts'
+import { channels } from './channels.ts'
+import { givenTo } from './givenTo.ts'
+import { group } from './group.ts'
+import { kept } from './kept.ts'
+import { kinds } from './kinds.ts'
+import { languages } from './languages.ts'
+import { order } from './order.ts'
+import { phrase } from './phrase.ts'
+import { places } from './places.ts'
+import { range } from './range.ts'
+import { sentiments } from './sentiments.ts'
+import { state } from './state.ts'
+import { story } from './story.ts'
+import { tags } from './tags.ts'
+import { voice } from './voice.ts'
+import { watch } from './watch.ts'
+import { weekHour } from './weekHour.ts'
+import { words } from './words.ts'
+
+/** The parts of the lens over threads and entries, in the order in which their sentence tells them. */
+export const entryParts = [
+  state,
+  kinds,
+  channels,
+  places,
+  sentiments,
+  givenTo,
+  watch,
+  group,
+  languages,
+  voice,
+  story,
+  phrase,
+  aspect,
+  weekHour,
+  tags,
+  kept,
+  words,
+  range,
+  order,
+] as const

@@ -1,0 +1,27 @@
+import { always, definePart } from '../part.ts'
+import { foundByWords, searchWords } from '../searchWords.ts'
+import { lexeme, onePhrase, parseWords } from './shared.ts'
+
+/** Words that must all be there, each as the start of a word. */
+export const words = definePart({
+  field: 'words',
+  name: 'words',
+  blank: '',
+  print: (value) => value,
+  parse: parseWords,
+  phrase: (value) => onePhrase(value || null),
+  matches(value) {
+    const wanted = searchWords(value)
+    if (!wanted.length) return always
+    return (entry) =>
+      foundByWords(
+        entry.words.map(({ word }) => word),
+        wanted,
+      )
+  },
+  sql(value, { bind }) {
+    const wanted = searchWords(value)
+    if (!wanted.length) return null
+    return `e.search @@ ${bind(wanted.map((word) => `${lexeme(word)}:*`).join(' & '))}::tsquery`
+  },
+})

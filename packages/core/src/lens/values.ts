@@ -1,0 +1,15 @@
+export const lensKinds = ['review', 'comment', 'message', 'question', 'mention'] as const
+export type EntryKind = (typeof lensKinds)[number]
+
+export const lensStates = ['open', 'waiting', 'aside', 'done'] as const
+export type ThreadState = (typeof lensStates)[number]
+
+export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'telling'] as const
+export type LensOrder = (typeof lensOrders)[number]
+
+export const lensChannels = ['pages', 'photos', 'posts', 'maps', 'video', 'forum', 'news', 'import'] as const
+
+export const lensSentiments = ['positive', 'neutral', 'negative', 'unread'] as const
+
+/** Longest words or phrase, longest list, and longest range in days. */
+export const lensLimits = { words: 200, list: 50, days: 3700 } as const
