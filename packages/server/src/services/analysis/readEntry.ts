@@ -45,7 +45,7 @@ export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReadin
   }
 }
 
-/** What was sentiment: by the word lists, the brand's own words, and what its corrections have taught. */
+/** Its sentiment: by the word lists, the brand's own words, and what its corrections have taught. */
 export function readEntrySentiment(
   entry: Omit<ReadableEntry, 'private'>,
   language: string,
