@@ -62,6 +62,9 @@ export async function start(
     return http
   }
   const textWorker = startTextWorker(config.databaseUrl)
+  live.onAny(({ kind }) => {
+    if (kind !== 'profiles' && kind !== 'alerts') textWorker.forget()
+  })
   const fileWorker = startFileWorker(config.databaseUrl)
   const context: Context = {
     config,

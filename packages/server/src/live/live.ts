@@ -29,6 +29,8 @@ export interface Live {
   /** What was told to a brand within the last milliseconds, oldest first, each thing once. @param ms at most `missedLimitMs` */
   recent(brandId: number, ms: number): LiveEvent[]
   onEnd(session: string, act: () => void): () => void
+  /** Called with everything that is told to anybody, before they hear it. */
+  onAny(act: (event: LiveEvent) => void): void
 }
 
 /** Live updates across processes by LISTEN and NOTIFY. After a lost connection every browser is told to load afresh. */
@@ -38,7 +40,9 @@ export function startLive(db: Database, listener: Listener): Live {
   brands.setMaxListeners(0)
   sessions.setMaxListeners(0)
   const recent = new Map<string, Told[]>()
+  const before: ((event: LiveEvent) => void)[] = []
   const pass = (brand: string, event: LiveEvent) => {
+    for (const act of before) act(event)
     const at = performance.now()
     const told = [...(recent.get(brand) ?? []).filter((each) => at - each.at <= missedLimitMs), { at, event }]
     recent.set(brand, told.length > recentLimit ? [{ at, event: { kind: 'afresh' } }] : told)
@@ -79,5 +83,6 @@ export function startLive(db: Database, listener: Listener): Live {
       return [...new Map(told.map(({ event }) => [JSON.stringify(event), event])).values()]
     },
     onEnd: (session, act) => hear(sessions, session, act),
+    onAny: (act) => void before.push(act),
   }
 }

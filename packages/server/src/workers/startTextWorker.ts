@@ -2,8 +2,10 @@ import type { TextAnswer, TextQuestion } from './textMessages.ts'
 import { thread } from './thread.ts'
 
 export interface TextWorker {
-  /** The same question within a few seconds is answered from memory. */
+  /** The same question within a few seconds is answered from memory, unless that was forgotten. */
   ask<Q extends TextQuestion>(question: Q): Promise<TextAnswer<Q>>
+  /** The texts, or what stands in the watches, may be others now. */
+  forget(): void
   stop(): Promise<void>
 }
 
@@ -26,6 +28,7 @@ export function startTextWorker(databaseUrl: string): TextWorker {
       answer.catch(() => answers.delete(key))
       return answer as Promise<TextAnswer<Q>>
     },
+    forget: () => answers.clear(),
     stop,
   }
 }

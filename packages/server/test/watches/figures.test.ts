@@ -260,6 +260,17 @@ describe('what is said', () => {
         (await get<CountAnswer>(`/api/entries/count?${lens}&phrase=${encodeURIComponent(phrase)}`)).count,
       ).toBe(count)
   })
+  test('a new watch’s phrases are those of its mentions as soon as these are there', async () => {
+    const { id } = await watch('Fresh phrases', 'petrel')
+    const lens = `unit=entries&watch=${id}&time=last-28`
+    const asked = () => get<PhrasesAnswer>(`/api/watching/phrases?${lens}`)
+    await asked()
+    await settled(world)
+    const { count } = await get<CountAnswer>(`/api/entries/count?${lens}`)
+    expect(count).toBeGreaterThan(0)
+    expect((await asked()).entries).toBe(count)
+    await call('DELETE', `/api/watches/${id}`)
+  })
   test('texts are read ahead, all of them, without another answer for it', async () => {
     const phrases = () =>
       get<PhrasesAnswer>(`/api/watching/phrases?unit=entries&watch=${petrel.id}&time=last-28`)
