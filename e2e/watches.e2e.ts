@@ -93,7 +93,7 @@ const wordsOf = (rows: Locator): Promise<string[]> =>
 async function harmless(page: Page): Promise<Locator | 'again' | null> {
   for (const item of await page.getByTestId('exclusion').all()) {
     if (!(await item.innerText()).includes(', 0 marked on topic')) continue
-    const look = item.getByRole('button', { name: 'Look at what it would remove' })
+    const look = item.getByRole('button', { name: 'See what it would remove' })
     if (!(await look.count())) return item
     await look.click()
     const shown = await item.getByTestId('mention').all()
@@ -134,7 +134,7 @@ test('the traps of a name are tuned away by marks and proposals, and nothing tha
     await asCustomer(`${openNets[i]}/posts`, { name: 'Yvaine Arkle', title: 'Skerrivane', content })
   await signIn(page, 'tamsin')
   await makeWatch(page, 'Skerrivane', ['skerrivane'])
-  await page.getByRole('button', { name: 'Save the watch' }).click()
+  await page.getByRole('button', { name: 'Save watch' }).click()
   await expect(page.getByRole('heading', { name: 'Skerrivane' })).toBeVisible()
   const id = await watchNamed(page, 'Skerrivane')
   // The open networks are searched for the new word; what they bring is looked at in the same form.
@@ -172,11 +172,11 @@ test('the traps of a name are tuned away by marks and proposals, and nothing tha
     const effect = Number(/removes ([\d,]+) of/.exec(await chosen.innerText())?.[1])
     const had = await hits()
     const found = page.waitForResponse((response) => response.url().endsWith('/api/watches/tuner'))
-    await chosen.getByRole('button', { name: 'Leave out' }).click()
+    await chosen.getByRole('button', { name: 'Exclude' }).click()
     await found
     await expect.poll(hits).toBe(had - effect)
   }
-  await page.getByRole('button', { name: 'Save the watch' }).click()
+  await page.getByRole('button', { name: 'Save watch' }).click()
   await expect(page.locator('.watch-sheet')).toBeHidden()
   await expect
     .poll(async () => (await textsOf(page, `watch=${id}&time=last-90`)).filter(isTrap).length, {
@@ -227,7 +227,7 @@ test('from the spike of the engine failure to its cause', async ({ page }) => {
   await expect(page).toHaveURL(/phrase=/)
   await expect(page.getByTestId('mention').first()).toContainText(/engine|tow|adrift|stranded|breakdown/i)
   await page.goBack()
-  await page.getByTestId('spike').first().getByRole('button', { name: 'Read them' }).click()
+  await page.getByTestId('spike').first().getByRole('button', { name: 'See the entries' }).click()
   expect(await settledCount(page, (count) => count >= n)).toBeGreaterThanOrEqual(n)
 })
 
@@ -258,7 +258,7 @@ test('a rival’s public page is looked at by its address; a wrong one stays in 
 }) => {
   await signIn(page, 'tamsin')
   await makeWatch(page, 'Bluefathom Line', ['bluefathom'])
-  await page.getByRole('button', { name: 'Save the watch' }).click()
+  await page.getByRole('button', { name: 'Save watch' }).click()
   await expect(page.getByRole('heading', { name: 'Bluefathom Line' })).toBeVisible()
   const group = await page.request.post(`${address}/api/groups`, {
     headers: { origin: address },
@@ -272,11 +272,11 @@ test('a rival’s public page is looked at by its address; a wrong one stays in 
   const field = page.getByLabel('Address of a public profile')
   await field.fill('http://10.0.0.1/pages/x')
   await choose(page, 'Whose', 'Bluefathom Line')
-  await page.getByRole('button', { name: 'Look at it' }).click()
+  await page.getByRole('button', { name: 'Add' }).click()
   await expect(page.getByRole('alert')).toContainText('This is no address on')
   await expect(field).toHaveValue('http://10.0.0.1/pages/x')
   await field.fill(`${lanternpage}/pages/bluefathom`)
-  await page.getByRole('button', { name: 'Look at it' }).click()
+  await page.getByRole('button', { name: 'Add' }).click()
   const side = page.getByTestId('public-side').filter({ hasText: 'Bluefathom Line' })
   await expect(side).toContainText(/audience \+/)
 })
@@ -295,7 +295,7 @@ test('mentions are chosen with others, tagged and kept, and found again by the l
   const sheet = page.getByRole('dialog')
   await expect(sheet.getByLabel('Tagged')).toBeFocused()
   await sheet.getByLabel('Tagged').fill('festival')
-  await sheet.getByRole('button', { name: 'Save the tags' }).click()
+  await sheet.getByRole('button', { name: 'Save tags' }).click()
   await expect(sheet).toBeHidden()
   await expect(page.getByTestId('mention').first()).toContainText('festival')
   await page.keyboard.press('b')
@@ -311,21 +311,21 @@ test('an alert is tried on the past, saved, tells by mail and by its feed, once'
   await page.goto(`${address}/watch?watch=${id}`)
   await page.getByRole('link', { name: 'New alert' }).click()
   const sheet = page.getByRole('dialog')
-  await expect(sheet.getByRole('button', { name: 'Save the alert' })).toBeDisabled()
-  await sheet.getByRole('button', { name: 'Try it on the past' }).click()
+  await expect(sheet.getByRole('button', { name: 'Save alert' })).toBeDisabled()
+  await sheet.getByRole('button', { name: 'Test on past data' }).click()
   await expect(sheet.getByTestId('alert-trial')).toContainText(/Would have told you \d+ times? in 90 days/)
   await accessible(page)
-  await choose(page, 'Tell when there is', 'Any mention at all')
-  await expect(sheet).toContainText('It was changed since it was tried.')
-  await choose(page, 'Then keep quiet for', '12 hours')
-  await choose(page, 'Only what is felt', 'positive')
+  await choose(page, 'Alert when there is', 'Any mention')
+  await expect(sheet).toContainText('Changed since the last test.')
+  await choose(page, 'Then stay quiet for', '12 hours')
+  await choose(page, 'Sentiment', 'positive')
   await page.keyboard.press('Escape')
   await sheet.getByLabel('By e-mail to').fill('tamsin@skerrivane.example')
   await sheet.getByLabel('By e-mail to').press('Enter')
   await sheet.getByLabel('Name').fill('Praise for the Petrel')
-  await sheet.getByRole('button', { name: 'Try it on the past' }).click()
-  await expect(sheet).not.toContainText('It was changed since it was tried.')
-  await sheet.getByRole('button', { name: 'Save the alert' }).click()
+  await sheet.getByRole('button', { name: 'Test on past data' }).click()
+  await expect(sheet).not.toContainText('Changed since the last test.')
+  await sheet.getByRole('button', { name: 'Save alert' }).click()
   await expect(page.getByTestId('alert').filter({ hasText: 'Praise for the Petrel' })).toBeVisible()
 
   const mails = async () =>
@@ -410,6 +410,6 @@ test('ten corrections teach: the figures of what was learnt are shown', async ({
     },
   )
   await page.getByLabel('Try a sentence').fill('The crossing was grand')
-  await page.getByRole('button', { name: 'Read it' }).click()
+  await page.getByRole('button', { name: 'Check' }).click()
   await expect(page.getByTestId('reading')).toContainText(/positive|neutral|negative|not read/)
 })

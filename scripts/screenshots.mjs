@@ -97,13 +97,13 @@ const shots = {
   async 'watch-alert'() {
     const ids = await watchIds()
     await page.goto(`${world.address}/watch/alerts?new=&lens=watch%3D${ids.get('Storm Petrel')}`)
-    await page.getByRole('button', { name: 'Try it on the past' }).click()
+    await page.getByRole('button', { name: 'Test on past data' }).click()
     await page.locator('[data-test="alert-trial"]').waitFor()
   },
   async 'watch-teach'() {
     await page.goto(`${world.address}/watch/teach`)
     await page.getByLabel('Try a sentence').fill('The boat was late again but Ness was an angel')
-    await page.getByRole('button', { name: 'Read it' }).click()
+    await page.getByRole('button', { name: 'Check' }).click()
     await page.locator('[data-test="reading"]').waitFor()
   },
   async profiles() {

@@ -60,7 +60,7 @@ describe('parts of a volume', () => {
     const html = await chart(SliceBars, { slices, title: 'By channel', nameOf })
     const bars = html.findAll('li button')
     expect(bars[0]!.attributes('aria-label')).toBe(
-      'the maps: 8 (2 negative, 0 neutral, 6 positive, 0 not read)',
+      'the maps: 8 (2 negative, 0 neutral, 6 positive, 0 sentiment unknown)',
     )
     const widths = bars.map((bar) =>
       bar.findAll('.track span').map((part) => part.attributes('style')?.match(/[\d.]+%/)?.[0]),

@@ -23,14 +23,14 @@ describe('a row of the list', () => {
       ...(await mounting()),
       props: { row: row({ text: '' }), selected: false },
     })
-    expect(html.text()).toContain('gave a rating and no words')
+    expect(html.text()).toContain('rating only, no text')
   })
   test('a thread that is not open says its state instead of a due time', async () => {
     const html = mount(ThreadRow, {
       ...(await mounting()),
       props: { row: row({ state: 'waiting', private: true, paid: true }), selected: true },
     })
-    expect(html.find('.top span').text()).toBe('waiting for them')
+    expect(html.find('.due').text()).toBe('waiting for them')
     expect(html.find('.where').text()).toBe('Dunmarrow · Wherabout · private · on a paid post')
     expect(html.attributes('aria-current')).toBe('true')
   })
@@ -39,7 +39,7 @@ describe('a row of the list', () => {
       ...(await mounting({ locale: 'fr' })),
       props: { row: row({ state: 'done' }), selected: false },
     })
-    expect(html.find('.top span').text()).toBe('terminé')
+    expect(html.find('.due').text()).toBe('terminé')
   })
 })
 
@@ -110,8 +110,8 @@ describe('the judgement', () => {
   test.each([
     [{}, 'Read as negative on 1 word. Wrong?'],
     [{ spans: [] }, 'Read as negative by its stars. Wrong?'],
-    [{ spans: [], rating: null, sentiment: 'neutral' as const }, 'Nothing in it tells a mood. Put it right:'],
-    [{ correctedBy: 'Ivo Oduya' }, 'Ivo Oduya judged this negative.'],
+    [{ spans: [], rating: null, sentiment: 'neutral' as const }, 'No sentiment found. Correct it:'],
+    [{ correctedBy: 'Ivo Oduya' }, 'Ivo Oduya set this to negative.'],
   ])('%j: %s', async (more, text) =>
     expect((await judge(more)).find('[data-test="reading"]').text()).toBe(text),
   )
@@ -181,7 +181,7 @@ describe('writing an answer', () => {
     await html.setProps({ thread: thread({ version: 8 }) })
     await html
       .findAll('button')
-      .find((b) => b.text() === 'Send all the same')!
+      .find((b) => b.text() === 'Send anyway')!
       .trigger('click')
     await flushPromises()
     const [first, second] = calls.map((c) => c.body as { key: string; version: number; anyway: boolean })

@@ -173,7 +173,7 @@ describe('what comes in by itself', () => {
     const { html, press } = await inbox({}, { path: '/inbox/10?order=newest' })
     Events.last!.tell({ kind: 'entries', threads: [50], count: 2 })
     await flushPromises()
-    expect(html.find('.fresh').text()).toBe('2 new entries. Show them')
+    expect(html.find('.fresh').text()).toBe('Show 2 new entries')
     await html.find('.fresh').trigger('click')
     await flushPromises()
     expect(html.find('.fresh').exists()).toBe(false)
@@ -193,7 +193,7 @@ describe('places that are empty or wrong', () => {
     await around.router.replace('/inbox')
     page = mount(RouterView, { ...around, attachTo: document.body }) as unknown as VueWrapper
     await flushPromises()
-    expect(page.text()).toContain('Everything that came in has been dealt with.')
+    expect(page.text()).toContain('Everything that came in has been handled.')
   })
   test('a server that fails is told with the number to name, and can be asked again', async () => {
     const { html } = await inbox({

@@ -67,11 +67,11 @@ describe('the sentence', () => {
   test.each<[Partial<Lens>, string]>([
     [
       {},
-      'Open entries to answer about anything on all channels from all places, given to me or nobody, any sentiment, any words, last 14 days, most pressing first',
+      'Open entries to answer about anything on all channels from all places, assigned to me or nobody, any sentiment, any words, last 14 days, most pressing first',
     ],
     [
       { kinds: [], places: [2], sentiments: ['negative', 'unread'], range: null },
-      'Open entries of every kind about anything on all channels from Dunmarrow, given to me or nobody, felt negative and unread, any words, at any time, most pressing first',
+      'Open entries of every kind about anything on all channels from Dunmarrow, assigned to me or nobody, negative and sentiment unknown, any words, at any time, most pressing first',
     ],
     [
       {
@@ -81,15 +81,15 @@ describe('the sentence', () => {
         range: { from: '2026-11-10', to: '2026-11-24' },
         order: 'newest',
       },
-      'Open and done entries to answer about anything on all channels from all places, given to Ivo Oduya, any sentiment, with "late", from 10 Nov to 24 Nov, newest first',
+      'Open and done entries to answer about anything on all channels from all places, assigned to Ivo Oduya, any sentiment, with "late", from 10 Nov to 24 Nov, newest first',
     ],
     [
       { range: { last: 1 } },
-      'Open entries to answer about anything on all channels from all places, given to me or nobody, any sentiment, any words, last 1 day, most pressing first',
+      'Open entries to answer about anything on all channels from all places, assigned to me or nobody, any sentiment, any words, last 1 day, most pressing first',
     ],
     [
       { range: { from: '2026-11-10', to: '2026-11-10' }, channels: ['maps'] },
-      'Open entries to answer about anything on map listings from all places, given to me or nobody, any sentiment, any words, on 10 Nov, most pressing first',
+      'Open entries to answer about anything on map listings from all places, assigned to me or nobody, any sentiment, any words, on 10 Nov, most pressing first',
     ],
   ])('%j', async (part, expected) => expect(await say(part)).toBe(expected))
   test('has the words and the order of the reader’s language', async () => {
@@ -122,7 +122,7 @@ describe('due times', () => {
     ['2026-11-24T14:30:00Z', 'due 14:30', false],
     ['2026-11-25T09:20:00Z', 'due tomorrow 09:20', false],
     ['2026-11-28T09:00:00Z', 'due 28 Nov', false],
-    [null, 'nothing owed', false],
+    [null, 'no reply due', false],
   ])('%s is %s', async (at, text, past) =>
     expect(within(await mounting(), useTexts).due(at, now)).toEqual({ text, past }),
   )

@@ -159,7 +159,7 @@ test('keeping tells how many were not kept before, and lets go of those alone', 
   expect([now(1).kept, now(2).kept]).toEqual([true, false])
 })
 
-test('a voice is left out of a watch beside those left out before, and heard again', async () => {
+test('a voice is now excluded from a watch beside those left out before, and heard again', async () => {
   const query = { ...watchOf().query, voices: { only: [], without: ['troll'] } }
   const { actions, sent } = await use(
     { 'PUT /api/watches/4': watchOf(), 'GET /api/watches': [watchOf()], 'GET /api/groups': [] },

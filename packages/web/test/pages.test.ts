@@ -258,14 +258,14 @@ describe('the profiles', () => {
     ])
     expect(rows[1]!.text()).toContain('200 of 800')
     expect(rows.map((r) => r.findAll('.actions button').map((b) => b.text()))).toEqual([
-      ['Look now', 'Disconnect'],
-      ['Look now', 'Disconnect'],
+      ['Check now', 'Disconnect'],
+      ['Check now', 'Disconnect'],
       ['Renew the key', 'Disconnect'],
       ['Connect again'],
     ])
   })
   test('none yet says how the first one is connected', async () => {
-    expect((await page([])).html.text()).toContain('No profile is connected yet.')
+    expect((await page([])).html.text()).toContain('No profiles connected yet.')
   })
   test('the way back from a network ends in words', async () => {
     expect((await page([profile({})], '/set-up/profiles?connected=1,2')).html.text()).toContain(
@@ -290,7 +290,7 @@ describe('the profiles', () => {
   })
   test('a specialist looks and connects nothing', async () => {
     const { html } = await page([profile({})], '/set-up/profiles', 'specialist')
-    expect(html.text()).toContain('Only owners and leads connect profiles.')
+    expect(html.text()).toContain('Only owners and leads can connect profiles.')
     expect(html.findAll('.actions button')).toHaveLength(0)
   })
 })
@@ -362,18 +362,18 @@ describe('importing', () => {
     const sent = calls.find(({ method, path }) => method === 'POST' && path.startsWith('/api/imports?'))!
     expect(sent.path).toContain('kind=reviews&name=old.csv')
     expect(sent.body).toContain('café')
-    expect(html.text()).toContain('2 rows, divided by semicolons')
+    expect(html.text()).toContain('2 rows, separated by semicolons')
     await html.find('form').trigger('submit')
     await flushPromises()
     expect(calls.at(-1)!.body).toMatchObject({ mapping: { text: 'Review', rating: 'Stars' }, anyway: false })
-    expect(html.find('[data-test="sent-back"]').text()).toContain('1 row cannot be taken')
+    expect(html.find('[data-test="sent-back"]').text()).toContain('1 row cannot be used')
     expect(html.findAll('td').map((d) => d.text())).toEqual(
       expect.arrayContaining(['3', 'Rating (1 to 5)', 'a rating is a number from 1 to 5', '7']),
     )
     await html.findAll('.buttons button')[1]!.trigger('click')
     await flushPromises()
     expect(calls.filter(({ path }) => path.endsWith('/start')).at(-1)!.body).toMatchObject({ anyway: true })
-    expect(html.find('[data-test="import-result"]').text()).toContain('1 added, 0 known already, 1 refused')
+    expect(html.find('[data-test="import-result"]').text()).toContain('1 added, 0 already there, 1 refused')
   })
   test('what was mapped by hand is kept when rows are sent back', async () => {
     const fields = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url']
@@ -452,7 +452,7 @@ describe('importing', () => {
   test('a reader may not', async () => {
     fakeServer({})
     expect(mount(ImportPage, await mounting({ role: 'reader' })).text()).toContain(
-      'Your role may not import.',
+      'Your role cannot import files.',
     )
   })
 })

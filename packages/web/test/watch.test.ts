@@ -110,9 +110,9 @@ test('the list of watches says how each stands, and how far its history is read'
     mount(WatchList, { ...around, props: { standings: standingsOf(), watch: 4, group: null } }),
   )
   const texts = html.findAll('.watch').map((w) => w.text().replace(/\s+/g, ' '))
-  expect(texts[0]).toContain('4 above usual')
+  expect(texts[0]).toContain('4, above usual')
   expect(texts[0]).toContain('net −50 ± 40')
-  expect(texts[1]).toContain('reading the history: 4,000 of 9,000')
+  expect(texts[1]).toContain('searching past entries: 4,000 of 9,000')
   await html.findAll('.watch')[1]!.trigger('click')
   await button(html, 'New watch').trigger('click')
   expect(html.emitted('choose')).toEqual([[{ watch: 5, group: null }]])
@@ -205,7 +205,7 @@ describe('the page', () => {
     const { html, at } = await open()
     expect(html.find('[data-test="mentions"]').text()).toBe('4')
     expect(html.text()).toContain('above the usual 0–3')
-    expect(html.text()).toContain('fell 83 points, sure')
+    expect(html.text()).toContain('down 83 points (certain)')
     await html.find('[data-test="phrase"]').trigger('click')
     await flushPromises()
     expect(at()).toMatchObject({ phrase: 'not sailing', view: 'mentions' })
@@ -225,7 +225,7 @@ describe('the page', () => {
   test('many are judged at once', async () => {
     const { html, calls } = await open('/watch?watch=4&view=mentions')
     for (const box of html.findAll('.choose')) await box.trigger('click')
-    expect(html.find('[data-test="chosen"]').text()).toContain('2 chosen')
+    expect(html.find('[data-test="chosen"]').text()).toContain('2 selected')
     await button(html.find('[data-test="chosen"]'), 'neutral').trigger('click')
     await flushPromises()
     expect(calls.find((c) => c.method === 'PUT')!.body).toEqual({ ids: [1, 2], sentiment: 'neutral' })
@@ -295,7 +295,7 @@ describe('the sheet of a watch', () => {
     await type(2, 'bird')
     body().querySelectorAll<HTMLInputElement>('.terms input')[2]!.dispatchEvent(new Event('blur'))
     await nextTick()
-    expect(body().textContent).toContain('The terms have changed since this was tried.')
+    expect(body().textContent).toContain('The terms have changed since the last try.')
   })
   test('hits are marked with two keys, and a proposal is applied and taken back', async () => {
     const exclusion = { term: 'bay', offTopicRemoved: 1, onTopicLost: 0, removed: 1, sample: [] }
@@ -313,7 +313,7 @@ describe('the sheet of a watch', () => {
       { marks: [{ entryId: 2, onTopic: false }] },
     ])
     expect(body().querySelector('.marks .off')).not.toBeNull()
-    await press('Leave out')
+    await press('Exclude')
     const last = () =>
       calls.filter((c) => c.path.endsWith('/tuner')).at(-1)!.body as { query: { noneOf: unknown[] } }
     expect(last().query.noneOf).toEqual([{ text: 'bay' }])
@@ -360,7 +360,7 @@ describe('the sheet of a watch', () => {
     body()
       .querySelector('[data-test="sample"]')!
       .dispatchEvent(new KeyboardEvent('keydown', { key: 'y', bubbles: true, cancelable: true }))
-    await press('Save the watch')
+    await press('Save watch')
     expect(calls.find((c) => c.path === '/api/watches' && c.method === 'POST')!.body).toMatchObject({
       name: 'storm petrel',
     })
@@ -392,11 +392,11 @@ describe('the sheet of an alert', () => {
       begins: 1,
       tellings: [{ at: Date.now() - 19 * 86_400_000, text: 'A spike: 319 entries' }],
     })
-    expect(buttonOf('Save the alert').disabled).toBe(true)
-    buttonOf('Try it on the past').click()
+    expect(buttonOf('Save alert').disabled).toBe(true)
+    buttonOf('Test on past data').click()
     await flushPromises()
-    expect(document.body.textContent).toContain('Would have told you 1 time in 90 days')
-    buttonOf('Save the alert').click()
+    expect(document.body.textContent).toContain('Would have alerted you 1 time in 90 days')
+    buttonOf('Save alert').click()
     await flushPromises()
     expect(calls.at(-1)).toMatchObject({
       path: '/api/alerts',
@@ -406,10 +406,10 @@ describe('the sheet of an alert', () => {
   })
   test('one that would tell all day long is not offered to be saved', async () => {
     const { buttonOf } = await open({ begins: 1240, aDay: 13.8, tooOften: true })
-    buttonOf('Try it on the past').click()
+    buttonOf('Test on past data').click()
     await flushPromises()
     expect(document.body.textContent).toContain('1,240 times in 90 days')
     expect(document.body.textContent).toContain('too often')
-    expect(buttonOf('Save the alert').disabled).toBe(true)
+    expect(buttonOf('Save alert').disabled).toBe(true)
   })
 })

@@ -54,11 +54,11 @@ describe('a comparison', () => {
     const sides = html.findAll('[data-test="side"]').map((s) => s.text().replace(/\s+/g, ' '))
     expect(sides[0]).toContain('344 mentions')
     expect(sides[0]).toContain('12.3 a day')
-    expect(body()).toContain('20.24 times as many, sure')
+    expect(body()).toContain('20 times as many (certain)')
     expect(body()).toContain('sentiment cannot be compared')
     expect(body()).toContain('88 : 1')
     expect(body()).toContain(
-      'Told from what was said earlier: “Storm Petrel” holds too little to compare with.',
+      'Compared with earlier entries: “Storm Petrel” has too few to compare with.',
     )
   })
   test('a difference that chance would give is none', async () => {
@@ -132,7 +132,7 @@ describe('the alerts', () => {
     expect(text).toContain('Storm Petrel')
     expect(text).toContain('net sentiment of 7 days under −30')
     expect(text).toContain('here, 2 e-mail addresses, feed')
-    expect(text).toContain('on now')
+    expect(text).toContain('active now')
     expect(text).toContain('3 times so far')
   })
   test('each condition has its words', async () => {
@@ -144,7 +144,7 @@ describe('the alerts', () => {
     ]
     const { body } = await page(kinds.map((condition, id) => alert({ id, condition, toldAt: null })))
     for (const words of [
-      'any mention at all',
+      'any mention',
       'a reach of 5,000 or more',
       'more than usual in 24 hours',
       'a spike, by the hour',
@@ -154,7 +154,7 @@ describe('the alerts', () => {
   })
   test('a way that failed says why', async () => {
     const { body } = await page([alert({ lastFailure: 'the webhook answered 500' })])
-    expect(body()).toContain('could not be delivered: the webhook answered 500')
+    expect(body()).toContain('delivery failed: the webhook answered 500')
   })
   test('one opens to what it told, with the way to the entries', async () => {
     const { html } = await page([alert()])
@@ -176,7 +176,7 @@ describe('the alerts', () => {
   })
   test('the first is offered where there is none; an address may bring what to listen to', async () => {
     const { body, html } = await page([], {}, { path: '/watch/alerts?new=&lens=watch%3D4' })
-    expect(body()).toContain('No alert yet.')
+    expect(body()).toContain('No alerts yet.')
     expect(html.findComponent({ name: 'AlertSheet' }).props()).toMatchObject({
       modelValue: true,
       lens: 'watch=4',
@@ -241,11 +241,11 @@ describe('teaching', () => {
     ))
   test('shows what was measured on corrections held back, and whether it is used', async () => {
     expect(await learning(measured)).toContain(
-      '20 of 24 held-back corrections right, 12 without it: 9 put right, 1 spoilt',
+      '20 of 24 held-back corrections right, 12 without it: 9 fixed, 1 made worse',
     )
-    expect(await learning(measured)).toContain('it is used')
+    expect(await learning(measured)).toContain('it is in use')
     expect(await learning({ ...measured, used: false })).toContain('Better, but switched off.')
-    expect(await learning({ ...measured, used: false, better: false })).toContain('Not surely better')
+    expect(await learning({ ...measured, used: false, better: false })).toContain('Not clearly better')
   })
   test('those that contradict each other are counted', async () => {
     const { body } = await page(teaching({ learning: { ...measured, contradicting: 2 } }))
@@ -264,14 +264,14 @@ describe('teaching', () => {
       ],
     })
     const { html, sent } = await page(teaching(), { 'PUT /api/teaching/words': saved })
-    expect(isOffered('Save the words')).toBe(false)
+    expect(isOffered('Save words')).toBe(false)
     await press('Add a word')
     await press('Add a word')
     await write(document.querySelectorAll('.word input[aria-label="Word or phrase"]')[1]!, 'flat calm')
-    await press('Save the words')
+    await press('Save words')
     await flushPromises()
     expect(sent('PUT')[0]!.body).toEqual({ words: saved.words, edition: 7 })
-    expect(isOffered('Save the words')).toBe(false)
+    expect(isOffered('Save words')).toBe(false)
     await useUndo().undo()
     expect(sent('PUT')[1]!.body).toEqual({ words: [{ term: 'rolling', valence: -1.5 }], edition: 8 })
     expect(html.findAll('.word')).toHaveLength(2)
@@ -286,7 +286,7 @@ describe('teaching', () => {
     await write(document.querySelectorAll('.word input[aria-label="Word or phrase"]')[1]!, 'flat calm')
     await html.findComponent({ name: 'ElSwitch' }).vm.$emit('change', false)
     await flushPromises()
-    await press('Save the words')
+    await press('Save words')
     await flushPromises()
     expect(sent('PUT', '/api/teaching/words')[0]!.body).toMatchObject({ edition: 7 })
     expect(document.querySelectorAll('.word')).toHaveLength(2)
@@ -302,16 +302,16 @@ describe('teaching', () => {
     })
     await press('Add a word')
     await write(document.querySelectorAll('.word input[aria-label="Word or phrase"]')[1]!, 'rolling')
-    await press('Save the words')
+    await press('Save words')
     await flushPromises()
     expect(body()).toContain('is there twice')
     expect(document.querySelectorAll('.word')).toHaveLength(2)
-    expect(isOffered('Save the words')).toBe(true)
+    expect(isOffered('Save words')).toBe(true)
   })
   test('aspects are added and taken away', async () => {
     const { sent } = await page(teaching(), { 'PUT /api/teaching/aspects': teaching({ aspects: [] }) })
     await press('Remove Crew')
-    await press('Save the aspects')
+    await press('Save aspects')
     await flushPromises()
     expect(sent('PUT')[0]!.body).toEqual({ aspects: [], edition: 7 })
   })
@@ -354,9 +354,9 @@ describe('watches side by side', () => {
   test('stand as the address says; one that is gone has no column', async () => {
     const { html, at } = await open(SideBySidePage, answers, { path: '/watch/side?columns=4,99,g3' })
     expect(html.findAll('[data-test="column"] h3').map((h) => h.text())).toEqual(['Storm Petrel'])
-    await press('Take Storm Petrel away')
+    await press('Remove Storm Petrel')
     await flushPromises()
     expect(at().query).toEqual({})
-    expect(html.text()).toContain('Choose the watches to stand side by side')
+    expect(html.text()).toContain('Choose watches to show side by side')
   })
 })

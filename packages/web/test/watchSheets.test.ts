@@ -100,7 +100,7 @@ describe('help to begin', () => {
       },
       { props: { modelValue: true } },
     )
-    await press('Propose')
+    await press('Suggest')
     await flushPromises()
     expect(document.body.textContent).toContain('skerrivane ±1')
     await press('Save 1 watch')

@@ -93,10 +93,10 @@ describe('the rivals', () => {
     const { html } = await page()
     const [ours, other] = html.findAll('[data-test="rival"]').map((r) => r.text().replace(/\s+/g, ' '))
     expect(ours).toContain('75% 64% – 84%')
-    expect(ours).toContain('Storm Petrel is talked about as usual; no clear change in how it is felt.')
-    expect(other).toContain('more than in the period before (8), sure')
+    expect(ours).toContain('Storm Petrel is mentioned as often as usual; no clear change in sentiment.')
+    expect(other).toContain('more than in the period before (8, certain)')
     expect(other).toContain(
-      'Orrin Link is talked about more than usual; it is felt worse than in the period before.',
+      'Orrin Link is mentioned more than usual; sentiment is worse than in the period before.',
     )
   })
   test('what nobody felt, or has too little past, is not judged', async () => {
@@ -107,31 +107,31 @@ describe('the rivals', () => {
     })
     const { html } = await page(answer({ rows: [young, orrin] }))
     expect(html.find('[data-test="rival"]').text()).toContain(
-      'has too little history to say what is usual; nothing that was read tells how it is felt.',
+      'too little history of Storm Petrel to say what is usual; no sentiment found.',
     )
   })
   test('public profiles: ratings, audience and posts, with what is sure', async () => {
     const { html } = await page()
     const [ours, other] = html.findAll('[data-test="public-side"]').map((r) => r.text().replace(/\s+/g, ' '))
-    expect(ours).toContain('Skerrivane Ferries: nothing was seen in this time.')
+    expect(ours).toContain('Skerrivane Ferries: no data in this period.')
     expect(other).toContain('3.70 – 4.50, 30 ratings')
     expect(other).toContain('2,210−1.2%9')
     expect(other).toContain(
-      'Orrin Link: rated above ours, sure; audience −1.2%, +0.4% in the period before; posts less than in the period before.',
+      'Orrin Link: rated above ours (certain); audience −1.2%, +0.4% in the period before; posts less than in the period before.',
     )
   })
   test('a profile that does not answer says so, and why', async () => {
     const lost = { ...listing, problem: 'the address answered 404' }
     const { html } = await page(answer({ sides: [side({ ...theirs, profiles: [lost] })] }))
-    expect(html.find('.wrong').text()).toBe('did not answer')
+    expect(html.find('.wrong').text()).toBe('no answer')
     expect(html.find('.wrong').attributes('title')).toBe('the address answered 404')
   })
-  test('one is looked at no more, and again', async () => {
+  test('one is no longer checked, and again', async () => {
     const { html, sent } = await page(answer(), {
       'DELETE /api/public-profiles/3': undefined,
       'POST /api/public-profiles': listing,
     })
-    await html.find('[aria-label="Look at Orrin Link, Inchgarth no more"]').trigger('click')
+    await html.find('[aria-label="Stop checking Orrin Link, Inchgarth"]').trigger('click')
     await flushPromises()
     expect(sent('DELETE')).toHaveLength(1)
     expect(sent('GET', '/api/watching/rivals')).toHaveLength(2)
@@ -157,7 +157,7 @@ describe('the rivals', () => {
   })
   test('without a rival it says how to make one', async () => {
     const { body, html } = await page(answer({ rows: [rival()], sides: [] }))
-    expect(body()).toContain('put a watch into a group that holds the brand')
+    expect(body()).toContain('put one watch into a group of the type “the brand”')
     expect(html.find('form.add').exists()).toBe(false)
   })
 })
@@ -202,8 +202,8 @@ describe('the spikes', () => {
     )
   test('say how much was expected, how likely it was, and what it was about', async () => {
     const { body } = await view()
-    expect(body()).toContain('319 entries where about 12 were to be expected')
-    expect(body()).toContain('chance of it in ordinary noise under 1 : 250,000')
+    expect(body()).toContain('319 entries, about 12 expected')
+    expect(body()).toContain('probability by chance under 1 : 250,000')
     expect(body()).toContain('6 hours')
     expect(body()).toContain('still going on')
     expect(body()).toContain('14 copies')
@@ -212,7 +212,7 @@ describe('the spikes', () => {
   test('each part opens its entries, in the brand’s hours', async () => {
     const { html } = await view()
     const hours = { from: '2026-11-06T08', to: '2026-11-06T13' }
-    for (const text of ['Read them', /engine failure/, /Orrin Gazette/, /Ferry adrift/])
+    for (const text of ['See the entries', /engine failure/, /Orrin Gazette/, /Ferry adrift/])
       await button(html, text).trigger('click')
     expect(html.emitted('open')!.map(([part]) => part)).toEqual([
       { range: hours, order: 'oldest' },
@@ -226,9 +226,9 @@ describe('the spikes', () => {
     expect(html.find('.alert a').attributes('href')).toBe('/watch/alerts?new=&lens=watch=4')
   })
   test('none, or a past too short to know, are told apart', async () => {
-    expect((await view(spikes({ spikes: [] }))).body()).toContain('No spike in this time')
+    expect((await view(spikes({ spikes: [] }))).body()).toContain('No spikes in this period')
     document.body.innerHTML = ''
-    expect((await view(spikes({ spikes: [], learnedDays: 9 }))).body()).toContain('Only 9 days are known')
+    expect((await view(spikes({ spikes: [], learnedDays: 9 }))).body()).toContain('Only 9 days of data')
   })
 })
 
@@ -318,6 +318,6 @@ describe('the voices', () => {
     expect(html.find('.card a').exists()).toBe(false)
   })
   test('nobody is told as nobody', async () => {
-    expect((await view([], 0)).body()).toContain('Nobody spoke under this lens.')
+    expect((await view([], 0)).body()).toContain('No voices match this lens.')
   })
 })

@@ -7,7 +7,7 @@ export {
   type UsualRange,
   type UsualVerdict,
 } from './usualRange.ts'
-export { netSentiment, type NetSentiment } from './netSentiment.ts'
+export { netMinimum, netSentiment, type NetSentiment } from './netSentiment.ts'
 export { betaQuantile, betaShare, gammaPoissonTail, logGamma, normalTail } from './distributions.ts'
 export { changeOfRating, meanRating, type RatingMean } from './rating.ts'
 export { share, shareOfVoice, type Share } from './shareOfVoice.ts'

@@ -10,10 +10,13 @@ export interface NetSentiment {
   n: number
 }
 
+/** Of fewer entries a net sentiment is not worth a figure: the interval of four alike ones still spans most of the scale. */
+export const netMinimum = 5
+
 /**
  * Positive share minus negative share, with the interval from the multinomial variance (p + q - (p - q)²)/n. The interval
- * is made on half an entry more of each mood and one neutral (Agresti and Min 2005, "Simple improved confidence intervals
- * for comparing matched proportions"), so that five entries of one mood do not look certain; the value itself is not moved.
+ * is made on half an entry more of each sentiment and one neutral (Agresti and Min 2005, "Simple improved confidence intervals
+ * for comparing matched proportions"), so that five entries of one sentiment do not look certain; the value itself is not moved.
  *
  * @returns null when there is nothing that was read
  * @example netSentiment(50, 30, 20) // net 0.3, 0.141 to 0.447

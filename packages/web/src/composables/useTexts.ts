@@ -15,15 +15,19 @@ export function useTexts() {
     }).format(new Date(at))
 
   const clock = (at: string) => format(at, { hour: '2-digit', minute: '2-digit' })
-  const day = (at: string | number) => format(at, { day: 'numeric', month: 'short' })
+  const yearOf = (at: string | number) => format(at, { year: 'numeric' })
+  /** A day; with its year when that is not this one. */
+  const day = (at: string | number) =>
+    format(at, {
+      day: 'numeric',
+      month: 'short',
+      ...(yearOf(at) === yearOf(Date.now()) ? {} : { year: 'numeric' }),
+    })
   const exact = (at: string) => format(at, { dateStyle: 'full', timeStyle: 'short' })
   const dayKey = (at: string | number | Date) =>
     format(at, { year: 'numeric', month: '2-digit', day: '2-digit' })
 
-  function when(at: string): string {
-    const sameYear = new Date(at).getFullYear() === new Date().getFullYear()
-    return `${sameYear ? day(at) : format(at, { day: 'numeric', month: 'short', year: 'numeric' })}, ${clock(at)}`
-  }
+  const when = (at: string): string => `${day(at)}, ${clock(at)}`
   function span(minutes: number): string {
     if (minutes < 60) return `${Math.max(1, Math.round(minutes))} min`
     if (minutes < 48 * 60) return `${Math.round(minutes / 60)} h`

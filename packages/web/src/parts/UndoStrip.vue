@@ -20,9 +20,10 @@ const { t } = useI18n()
 <style scoped>
 .strip {
   position: fixed;
-  bottom: 16px;
-  left: 50%;
-  transform: translateX(-50%);
+  /* Over the list, where nothing is to be pressed that cannot be scrolled to. */
+  bottom: 12px;
+  left: 16px;
+  max-width: min(360px, calc(100vw - 32px));
   z-index: 3000;
 }
 .inner {

@@ -5,6 +5,7 @@ import { useEntryList } from '../../composables/useEntryList.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { useLens } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
+import { provideSearch } from '../../composables/useSearch.ts'
 import { useTags } from '../../composables/useTags.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useTide } from '../../composables/useTide.ts'
@@ -28,6 +29,7 @@ const route = useRoute()
 const brand = useBrand()
 const { t, list: joined } = useTexts()
 const { lens, problems, query, change, reset } = useLens('threads')
+provideSearch(lens)
 const entries = useEntryList(query)
 const { rows, count } = entries
 const tide = useTide(lens)
@@ -93,11 +95,15 @@ useKeys({
   l: () => void lensLine.value?.focus(),
 })
 
+/** Beside the list there is room for a thread: the first, unless the one that is open is of the list. */
+async function openFirst(): Promise<void> {
+  const first = rows.value[0]
+  if (first && window.innerWidth >= 720) await open(first, true)
+}
 onMounted(async () => {
   void tide.load()
   await entries.load()
-  if (threadId.value === null && rows.value.length && window.innerWidth >= 720)
-    await open(rows.value[0], true)
+  if (threadId.value === null) await openFirst()
 })
 // Who comes to answer lands in the answer.
 watch(
@@ -105,8 +111,14 @@ watch(
   (box) => box && box.focus(),
   { flush: 'post' },
 )
-watch(query, async () => {
+let asked = false
+watch(query, () => {
   fresh.value = 0
+  asked = true
+})
+watch(rows, () => {
+  if (asked && index.value < 0) void openFirst()
+  asked = false
 })
 </script>
 

@@ -4,6 +4,7 @@ import { spansOfText, spansOfTitle } from '@murrabel/core/text'
 import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import { networkName } from '../../composables/networkName.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import { useSearchPlaces } from '../../composables/useSearch.ts'
 import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -21,6 +22,7 @@ const emit = defineEmits<{
 const { t, when, exact } = useTexts()
 
 const lead = computed(() => thread.entries.findLast((e) => e.direction === 'in')?.id)
+const places = useSearchPlaces()
 const hits = computed(() => thread.watches.flatMap((w) => w.hits))
 </script>
 
@@ -47,14 +49,19 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
         }}</time>
       </header>
       <h3 v-if="entry.title" class="words title">
-        <EntryText :text="entry.title" :hits="entry.id === lead ? spansOfTitle(entry.title, hits) : []" />
+        <EntryText
+          :text="entry.title"
+          :hits="[...places(entry.title), ...(entry.id === lead ? spansOfTitle(entry.title, hits) : [])]"
+        />
       </h3>
-      <p v-if="entry.direction === 'out'" class="out">{{ entry.text }}</p>
+      <p v-if="entry.direction === 'out'" class="out">
+        <EntryText :text="entry.text" :hits="places(entry.text)" />
+      </p>
       <p v-else-if="entry.text" class="said">
         <EntryText
           :text="entry.text"
           :spans="spansOfText(entry.title, entry.spans)"
-          :hits="entry.id === lead ? spansOfText(entry.title, hits) : []"
+          :hits="[...places(entry.text), ...(entry.id === lead ? spansOfText(entry.title, hits) : [])]"
         />
       </p>
       <p v-else class="soft">{{ t('inbox.noWords') }}</p>

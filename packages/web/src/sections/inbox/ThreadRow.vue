@@ -2,6 +2,9 @@
 import { computed } from 'vue'
 import type { EntryRow } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
+import { useSearchPlaces } from '../../composables/useSearch.ts'
+import EntryText from '../../parts/EntryText.vue'
+import { excerpt } from '../../parts/excerpt.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -18,6 +21,11 @@ const owed = computed(() =>
       ? due(row.dueAt)
       : { text: t(`state.${row.state}`), past: false },
 )
+const places = useSearchPlaces()
+const words = computed(() => {
+  const whole = row.title ? `${row.title}. ${row.text}` : row.text
+  return excerpt(whole, places(whole))
+})
 const where = computed(() =>
   [
     brand.placeName(row.placeId),
@@ -42,18 +50,20 @@ const where = computed(() =>
     @click="emit('open')"
   >
     <span class="top">
-      <span :class="{ past: owed.past }" :title="row.dueAt ? exact(row.dueAt) : ''">{{ owed.text }}</span>
-      <span class="where">{{ where }}</span>
-    </span>
-    <span class="who">
       <SentimentMark :sentiment="row.sentiment" />
       <b>{{ row.author }}</b>
-      <span v-if="row.givenTo" class="given">{{ brand.colleagueName(row.givenTo) }}</span>
       <RatingSteps v-if="row.rating !== null" class="rating" :rating="row.rating" />
-      <time v-else class="rating soft" :datetime="row.at" :title="exact(row.at)">{{ when(row.at) }}</time>
+      <span class="due" :class="{ past: owed.past }" :title="row.dueAt ? exact(row.dueAt) : ''">{{
+        owed.text
+      }}</span>
     </span>
-    <span v-if="row.text" class="words text">{{ row.title ? `${row.title}. ` : '' }}{{ row.text }}</span>
-    <span v-else class="text soft none">{{ t('inbox.noWords') }}</span>
+    <EntryText v-if="row.text" class="text" :text="words.text" :hits="words.marks" />
+    <span v-else class="text none">{{ t('inbox.noWords') }}</span>
+    <span class="from">
+      <span class="where">{{ where }}</span>
+      <span v-if="row.givenTo" class="given">{{ brand.colleagueName(row.givenTo) }}</span>
+      <time :datetime="row.at" :title="exact(row.at)">{{ when(row.at) }}</time>
+    </span>
   </button>
 </template>
 
@@ -69,7 +79,7 @@ const where = computed(() =>
   border: 0;
   border-bottom: 1px solid var(--line);
   border-left: 3px solid transparent;
-  padding: 5px 16px 6px 17px;
+  padding: 3px 16px 2px 17px;
   cursor: pointer;
 }
 .row:focus-visible {
@@ -80,19 +90,32 @@ const where = computed(() =>
   border-left-color: var(--deep);
 }
 .top,
-.who {
+.from {
   display: flex;
   align-items: center;
   gap: 8px;
-  height: 20px;
-}
-.top {
-  font-size: 12px;
-  color: var(--ink-soft);
-  justify-content: space-between;
   white-space: nowrap;
 }
-.past {
+.top {
+  height: 18px;
+}
+.top b {
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.from {
+  height: 15px;
+  font-size: 12px;
+  color: var(--ink-soft);
+}
+.due,
+.from time {
+  margin-left: auto;
+  font-size: 12px;
+  color: var(--ink-soft);
+}
+.due.past {
   color: var(--flare-text);
   font-weight: 600;
 }
@@ -100,32 +123,23 @@ const where = computed(() =>
   overflow: hidden;
   text-overflow: ellipsis;
 }
-.who b {
-  font-weight: 600;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .given {
-  font-size: 12px;
   color: var(--deep);
-  white-space: nowrap;
 }
 .rating {
-  margin-left: auto;
   font-size: 12px;
-  white-space: nowrap;
 }
 .text {
-  display: block;
-  height: 24px;
-  line-height: 24px;
-  font-size: 15px;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  height: 36px;
+  line-height: 18px;
+  font-size: 14px;
   overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  white-space: normal;
 }
 .none {
-  font-size: 13px;
+  color: var(--ink-soft);
 }
 </style>

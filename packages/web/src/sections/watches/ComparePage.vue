@@ -16,8 +16,9 @@ import LensLine from '../../parts/LensLine.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
+import NetFigure from './NetFigure.vue'
 import WatchFrame from './WatchFrame.vue'
-import { leaning, points, totalOfCounts } from './watchFigures.ts'
+import { leaning, points, times, totalOfCounts } from './watchFigures.ts'
 
 /** A lens beside itself at another time, or beside another watch; what with stands in the address. */
 const route = useRoute()
@@ -94,7 +95,7 @@ const paths = computed(() =>
 const volumeText = computed(() => {
   const volume = answer.value?.volume
   return volume?.sure && volume.ratio !== null
-    ? t('watch.comparing.sure', { ratio: volume.ratio.toFixed(2) })
+    ? t('watch.comparing.sure', { ratio: times(volume.ratio, number) })
     : t('watch.comparing.unsure')
 })
 const netText = computed(() => {
@@ -143,11 +144,7 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
             <b>{{ t('lens.count.entries', { n: number(side.total) }, side.total) }}</b>
             <span class="soft">{{ t('watch.form.aDay', { n: (side.total / side.days).toFixed(1) }) }}</span>
           </p>
-          <p v-if="side.net">
-            <SentimentMark :sentiment="leaning(side.net)" />
-            {{ t('watch.netOf', { n: points(side.net.net) }) }}
-            <span class="soft">{{ points(side.net.low) }} – {{ points(side.net.high) }}</span>
-          </p>
+          <p>{{ t('watch.net') }}: <NetFigure :net="side.net" /></p>
         </section>
         <section>
           <p>{{ volumeText }}</p>

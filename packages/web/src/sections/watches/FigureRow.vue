@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { netMinimum } from '@murrabel/core/measures'
 import type { FiguresAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import SentimentMark from '../../parts/SentimentMark.vue'
@@ -62,7 +63,10 @@ function changeText(): string {
     </div>
     <div>
       <dt>{{ t('watch.net') }}</dt>
-      <template v-if="figures.net">
+      <dd v-if="figures.net && figures.net.n < netMinimum" class="soft">
+        {{ t('watch.netFew', { n: figures.net.n }, figures.net.n) }}
+      </dd>
+      <template v-else-if="figures.net">
         <dd>
           <b data-test="net">{{ points(figures.net.net) }}</b>
           <span class="soft" :title="`n = ${number(figures.net.n)}`"

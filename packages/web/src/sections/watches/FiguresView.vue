@@ -11,7 +11,8 @@ import SliceBars from '../../parts/SliceBars.vue'
 import { rangeOfBuckets } from '../../parts/tideScale.ts'
 import VolumeChart from '../../parts/VolumeChart.vue'
 import { useBrand } from '../../stores/brand.ts'
-import { leaning, percent, points, totalOfCounts } from './watchFigures.ts'
+import NetFigure from './NetFigure.vue'
+import { percent, points, times, totalOfCounts } from './watchFigures.ts'
 
 const { figures, chart } = defineProps<{ figures: FiguresAnswer; chart: TideAnswer | null }>()
 /** Opens entries: a narrower lens, read in the list of mentions. */
@@ -38,7 +39,7 @@ const countChange = computed(() => {
   if (!change) return t('watch.change.none')
   const n = number(figures.before.total)
   return change.sure && change.ratio !== null
-    ? t('watch.figures.changeSure', { ratio: change.ratio.toFixed(2), n })
+    ? t('watch.figures.changeSure', { ratio: times(change.ratio, number), n })
     : t('watch.figures.changeUnsure', { n })
 })
 function openBar(index: number): void {
@@ -135,13 +136,7 @@ const openPlace = (key: Slice['key']) => key !== null && emit('open', { places: 
               </button>
             </td>
             <td>
-              <template v-if="aspect.net"
-                ><SentimentMark :sentiment="leaning(aspect.net)" />
-                {{ t('watch.netOf', { n: points(aspect.net.net) }) }}
-                <span class="soft"
-                  >{{ points(aspect.net.low) }} – {{ points(aspect.net.high) }}</span
-                ></template
-              >
+              <NetFigure :net="aspect.net" />
             </td>
           </tr>
         </tbody>

@@ -6,6 +6,7 @@ import type { EntryRow } from '@murrabel/contract'
 import { networkName } from '../../composables/networkName.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { webAddress } from '../../parts/webAddress.ts'
+import { useSearchPlaces } from '../../composables/useSearch.ts'
 import EntryText from '../../parts/EntryText.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
@@ -30,6 +31,7 @@ const emit = defineEmits<{
 defineSlots<{ before?: () => unknown }>()
 const { t, when, exact, number, languageName } = useTexts()
 const brand = useBrand()
+const places = useSearchPlaces()
 const hits = computed(() => row.hits ?? [])
 const answerable = computed(
   () => brand.may('answer') && (brand.answer?.answers[row.channel] ?? []).includes(row.kind),
@@ -43,12 +45,12 @@ const where = computed(() => [row.profile, brand.placeName(row.placeId)].filter(
     <SentimentMark class="mark" :sentiment="row.sentiment" />
     <div class="said">
       <p v-if="row.title" class="title">
-        <EntryText :text="row.title" :hits="spansOfTitle(row.title, hits)" />
+        <EntryText :text="row.title" :hits="[...places(row.title), ...spansOfTitle(row.title, hits)]" />
       </p>
       <p class="text">
         <EntryText
           :text="row.text"
-          :hits="spansOfText(row.title, hits)"
+          :hits="[...places(row.text), ...spansOfText(row.title, hits)]"
           :spans="spansOfText(row.title, row.spans)"
         />
       </p>

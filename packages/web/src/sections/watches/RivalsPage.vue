@@ -7,10 +7,10 @@ import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import LensLine from '../../parts/LensLine.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
-import SentimentMark from '../../parts/SentimentMark.vue'
 import RivalProfiles from './RivalProfiles.vue'
+import NetFigure from './NetFigure.vue'
 import WatchFrame from './WatchFrame.vue'
-import { leaning, percent, points } from './watchFigures.ts'
+import { percent } from './watchFigures.ts'
 
 const { t, number } = useTexts()
 const { lens, query, change, reset } = useLens('entries')
@@ -82,10 +82,7 @@ const to = (row: RivalRow) => ({ path: '/watch', query: { watch: row.watch.id } 
               </template>
             </td>
             <td>
-              <template v-if="row.net"
-                ><SentimentMark :sentiment="leaning(row.net)" /> {{ points(row.net.net) }}
-                <span class="soft">{{ points(row.net.low) }} – {{ points(row.net.high) }}</span></template
-              >
+              <NetFigure :net="row.net" />
             </td>
             <td>
               {{ number(row.audience.voices) }} <span class="soft">{{ people(row) }}</span>

@@ -18,11 +18,10 @@ import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
-import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import { useVoices } from '../../stores/voices.ts'
-import { leaning, points } from './watchFigures.ts'
+import NetFigure from './NetFigure.vue'
 
 const { query } = defineProps<{ query: [string, string][] }>()
 const emit = defineEmits<{ open: [part: Partial<Lens>] }>()
@@ -146,10 +145,7 @@ const leaningText = (voice: VoiceAnswer) =>
           <td class="n">{{ number(voice.entries) }}</td>
           <td class="n">{{ number(voice.reach) }}</td>
           <td>
-            <template v-if="voice.net"
-              ><SentimentMark :sentiment="leaning(voice.net)" /> {{ points(voice.net.net) }}
-              <span class="soft">{{ points(voice.net.low) }} – {{ points(voice.net.high) }}</span></template
-            >
+            <NetFigure :net="voice.net" />
           </td>
           <td>
             {{ t(`watch.voices.habits.${voice.habit}`) }}

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { ChevronDown, ChevronRight, Pencil } from '@lucide/vue'
 import { useLocalStorage } from '@vueuse/core'
+import { netMinimum } from '@murrabel/core/measures'
 import type { StandingsAnswer, WatchAnswer, WatchGroupAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import SparkLine from '../../parts/SparkLine.vue'
@@ -33,6 +34,12 @@ function toggle(id: number): void {
   closed.value = closed.value.includes(id)
     ? closed.value.filter((each) => each !== id)
     : [...closed.value, id]
+}
+/** Net sentiment with half its interval; nothing where there is too little to say. */
+function netOf(id: number): string {
+  const net = byId.value.get(id)?.net
+  if (!net || net.n < netMinimum) return ''
+  return `${t('watch.netOf', { n: points(net.net) })} ± ${Math.round(((net.high - net.low) / 2) * 100)}`
 }
 function state(item: WatchAnswer): string | null {
   if (item.historyDone < item.historyTotal)
@@ -111,17 +118,12 @@ function state(item: WatchAnswer): string | null {
           <span v-if="state(row.watch)" class="line soft">{{ state(row.watch) }}</span>
           <span v-else-if="byId.get(row.watch.id)" class="line soft" data-test="standing">
             <span
-              >{{ number(byId.get(row.watch.id)!.count) }}
+              >{{ number(byId.get(row.watch.id)!.count) }},
               <em :class="byId.get(row.watch.id)!.usual.verdict">{{
                 t(`watch.${byId.get(row.watch.id)!.usual.verdict}`)
               }}</em></span
             >
-            <span v-if="byId.get(row.watch.id)!.net"
-              >{{ t('watch.netOf', { n: points(byId.get(row.watch.id)!.net!.net) }) }} ±
-              {{
-                Math.round(((byId.get(row.watch.id)!.net!.high - byId.get(row.watch.id)!.net!.low) / 2) * 100)
-              }}</span
-            >
+            <span v-if="netOf(row.watch.id)">{{ netOf(row.watch.id) }}</span>
           </span>
         </button>
       </template>

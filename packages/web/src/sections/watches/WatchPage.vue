@@ -11,6 +11,7 @@ import { useKeys } from '../../composables/useKeys.ts'
 import { lensQuery, useLens } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
+import { provideSearch } from '../../composables/useSearch.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useTide } from '../../composables/useTide.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
@@ -63,6 +64,7 @@ const view = computed<View>(() => views.find((each) => each === route.query.view
 const current = computed(() => brand.watches.find((w) => w.id === lens.value.watch) ?? null)
 const currentGroup = computed(() => brand.groups.find((g) => g.id === lens.value.group) ?? null)
 
+provideSearch(lens)
 const standings = useAsked(
   routes.standings,
   computed<[string, string][]>(() => [['time', printRange(lens.value.range)]]),

@@ -6,6 +6,10 @@ export function points(value: number): string {
   return `${whole < 0 ? '−' : whole > 0 ? '+' : ''}${Math.abs(whole)}`
 }
 
+/** How many times as many: two figures are all that such a figure can bear. */
+export const times = (ratio: number, number: (n: number) => string) =>
+  number(ratio >= 10 ? Math.round(ratio) : Math.round(ratio * 10) / 10)
+
 /** A share of 0 to 1 in percent. */
 export const percent = (value: number) => `${Math.round(value * 100)}%`
 
