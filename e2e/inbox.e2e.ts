@@ -376,7 +376,7 @@ test('importing reviews: mapping, bad rows by line and reason, the same file add
     await map('author', 'Who')
     await page.getByRole('button', { name: 'Import 3 rows' }).click()
     // Nothing is taken while a row stands in the way, until that is said.
-    await expect(page.getByTestId('sent-back')).toContainText('1 row cannot be taken')
+    await expect(page.getByTestId('sent-back')).toContainText('1 row cannot be used')
     await page.getByRole('button', { name: 'Import the other 2 rows' }).click()
   }
   await bring()

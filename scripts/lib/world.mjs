@@ -87,6 +87,7 @@ export async function startWorld(
       PORT: String(settings.port),
       PUBLIC_ADDRESS: address,
       MURRABEL_WEB: webFolder,
+      MURRABEL_DEMO: '1',
       MURRABEL_NETWORKS: JSON.stringify(networksAt(settings.standins).map((n) => ({ ...n, ...client }))),
       MURRABEL_INNER_ADDRESSES: [2, 7].map((i) => `127.0.0.1:${settings.standins + i}`).join(','),
       MURRABEL_SMTP: `smtp://127.0.0.1:${settings.standins + 8}`,

@@ -46,6 +46,8 @@ export interface Config {
   /** Folder of the built web application; null serves none. */
   webFolder: string | null
   logLevel: string
+  /** What this installation holds is made up, and shown to whoever opens it. */
+  demo: boolean
   /**
    * Seconds after which work of a process that gives no sign of life is taken over by another. Default 20.
    */
@@ -60,6 +62,7 @@ export interface Config {
 export const configDefaults = {
   host: '127.0.0.1',
   trustProxy: false,
+  demo: false,
   leaseSeconds: 20,
   requestSeconds: 20,
   keepDays: { deliveries: 30, rawItems: 365, actions: 365, log: null },
@@ -109,6 +112,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     web: env.MURRABEL_ROLE !== 'jobs',
     webFolder: env.MURRABEL_WEB ?? null,
     logLevel: env.LOG_LEVEL ?? 'info',
+    demo: env.MURRABEL_DEMO === '1',
     leaseSeconds: Number(env.MURRABEL_LEASE_SECONDS ?? configDefaults.leaseSeconds),
     requestSeconds: Number(env.MURRABEL_REQUEST_SECONDS ?? configDefaults.requestSeconds),
     keepDays: {

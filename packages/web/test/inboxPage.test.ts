@@ -1,5 +1,5 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { problemOf, type ThreadChangeAnswer } from '@murrabel/contract'
 import { RouterView } from 'vue-router'
 import InboxPage from '../src/sections/inbox/InboxPage.vue'
@@ -77,7 +77,13 @@ async function inbox(
     window.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }))
     await flushPromises()
   }
-  return { html: page, press, at: () => around.router.currentRoute.value.fullPath, ...server }
+  return {
+    html: page,
+    press,
+    router: around.router,
+    at: () => around.router.currentRoute.value.fullPath,
+    ...server,
+  }
 }
 const sent = (calls: { method: string; path: string; body: unknown }[], method: string, path: string) =>
   calls.filter((c) => c.method === method && c.path === path)
@@ -178,6 +184,29 @@ describe('what comes in by itself', () => {
     await flushPromises()
     expect(html.find('.fresh').exists()).toBe(false)
     await press('k')
+  })
+})
+
+describe('which thread is open', () => {
+  test('one that leaves the list stays open under one’s hands; another lens opens its first', async () => {
+    let list = rows()
+    const { router, calls } = await inbox({
+      'GET /api/entries?': () => ({ status: 200, body: { rows: list, next: null } }),
+    })
+    list = list.slice(1)
+    const lists = () => calls.filter(({ path }) => path.startsWith('/api/entries?')).length
+    const asked = lists()
+    Events.last!.tell({ kind: 'thread', threads: [9] })
+    await vi.waitFor(() => expect(lists()).toBeGreaterThan(asked))
+    await flushPromises()
+    expect(router.currentRoute.value.path).toBe('/inbox/9')
+    await router.push('/inbox/9?words=boat')
+    await vi.waitFor(() => expect(router.currentRoute.value.path).toBe('/inbox/10'))
+    expect(router.currentRoute.value.query).toEqual({ words: 'boat' })
+  })
+  test('what was searched for is marked in the thread', async () => {
+    const { html } = await inbox({}, { path: '/inbox/9?words=minute' })
+    expect(html.find('article mark').text()).toBe('minutes')
   })
 })
 

@@ -57,9 +57,7 @@ describe('a comparison', () => {
     expect(body()).toContain('20 times as many (certain)')
     expect(body()).toContain('sentiment cannot be compared')
     expect(body()).toContain('88 : 1')
-    expect(body()).toContain(
-      'Compared with earlier entries: “Storm Petrel” has too few to compare with.',
-    )
+    expect(body()).toContain('Compared with earlier entries: “Storm Petrel” has too few to compare with.')
   })
   test('a difference that chance would give is none', async () => {
     const { body } = await page(compared({ volume: level, net: { ...level } }))

@@ -1,4 +1,5 @@
-import type { EntryKind } from '@murrabel/core/lens'
+import type { EntryKind, Sentiment } from '@murrabel/core/lens'
+import type { TideBucket } from '../entries/answers.ts'
 import type { TagAnswer } from '../inbox/answers.ts'
 import type { WatchAnswer, WatchGroupAnswer } from '../watches/answers.ts'
 
@@ -29,6 +30,17 @@ export interface BrandAnswer {
   /** Kinds of entries that can be answered, by channel. */
   answers: Record<string, EntryKind[]>
   profileCount: number
+}
+
+/** What the page for signing in shows; a demo shows what it holds, anything else nothing of anybody. */
+export interface WelcomeAnswer {
+  demo: {
+    brand: string
+    entries: number
+    channels: number
+    days: TideBucket[]
+    said: { id: number; text: string; author: string; network: string; at: string; sentiment: Sentiment }[]
+  } | null
 }
 
 /** How far back the stream of events tells what was missed, in milliseconds. */

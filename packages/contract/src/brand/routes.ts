@@ -1,11 +1,12 @@
 import { can } from '../shared/access.ts'
-import type { BrandAnswer } from './answers.ts'
+import type { BrandAnswer, WelcomeAnswer } from './answers.ts'
 import type { SignIn } from './schemas.ts'
 import { get, post, remove } from '../shared/route.ts'
 
 /** Routes of the session, the brand and what is told live. */
 export const brandRoutes = {
   signIn: post<SignIn, BrandAnswer>('/api/session', can('look', 'nobody', 'small')),
+  welcome: get<WelcomeAnswer>('/api/welcome', can('look', 'nobody')),
   signOut: remove<undefined>('/api/session', can('look', 'nobody')),
   brand: get<BrandAnswer>('/api/brand', can('look', 'seen')),
   live: get<undefined>('/api/live', can('look', 'seen')),

@@ -9,6 +9,7 @@ import {
   lensPredicate,
   parseLens,
   printLens,
+  searchPlaces,
   type Lens,
   type LensEntry,
   type LensPart,
@@ -176,4 +177,17 @@ test('the sentence names every part that can be changed', () => {
     ['range', 'last'],
     ['order', 'newest'],
   ])
+})
+
+describe('where a text holds what is looked for', () => {
+  test.each([
+    ['Refunds? No refund.', { words: 'refund', phrase: '' }, ['Refunds', 'refund']],
+    ['Le café du port', { words: 'cafe', phrase: '' }, ['café']],
+    ['No refund, so no refund form.', { words: '', phrase: 'no refund' }, ['No refund', 'no refund']],
+    ['late boat, late', { words: 'boat', phrase: 'late boat' }, ['late boat', 'boat']],
+    ['Nothing of it', { words: 'refund', phrase: 'no way' }, []],
+    ['Anything', { words: '', phrase: '' }, []],
+  ])('%s, %j', (text, wanted, found) => {
+    expect(searchPlaces(text, wanted).map(({ start, end }) => text.slice(start, end))).toEqual(found)
+  })
 })

@@ -5,6 +5,7 @@ import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
 import { brandAnswer } from '../services/brand/brandAnswer.ts'
 import { signIn } from '../services/brand/signIn.ts'
+import { welcome } from '../services/brand/welcome.ts'
 import { handle } from './handle.ts'
 import { checked } from './problems.ts'
 
@@ -65,5 +66,7 @@ export function sessionRoutes(app: Express, context: Context): void {
     res.clearCookie(cookieName, options)
     res.status(204).end()
   })
+  const answerWelcome = welcome(context)
+  app.get(routes.welcome.path, async (_req, res) => void res.json(await answerWelcome()))
   handle(app, routes.brand, { act: ({ reader }) => brandAnswer(context, reader) })
 }

@@ -20,6 +20,13 @@ export const en = {
     password: 'Password',
     go: 'Sign in',
     checking: 'Checking ...',
+    collect: 'Collect',
+    collectText: 'Reviews, comments, messages, questions and mentions from every profile, in one inbox.',
+    answer: 'Answer',
+    answerText: 'The most pressing first, with who is asking and what they said before.',
+    understand: 'Understand',
+    understandText: 'What is said, by whom and how it changes, with figures that say how certain they are.',
+    shown: '{brand}, last {days} days: {n} entries on {channels} channels',
     tagline: 'See everything that is said about your brand, in one place, and answer it.',
   },
   lens: {

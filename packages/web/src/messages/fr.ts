@@ -22,7 +22,15 @@ export const fr: Messages = {
     password: 'Mot de passe',
     go: 'Se connecter',
     checking: 'Vérification ...',
-    tagline: 'Entendre ce qui se dit de vous partout, et y répondre.',
+    collect: 'Recueillir',
+    collectText:
+      'Avis, commentaires, messages, questions et mentions de tous les profils, dans une seule boîte.',
+    answer: 'Répondre',
+    answerText: "Le plus pressant d'abord, avec qui écrit et ce qui a été dit auparavant.",
+    understand: 'Comprendre',
+    understandText: 'Ce qui se dit, par qui, et ce qui change, avec des chiffres qui disent leur certitude.',
+    shown: '{brand}, {days} derniers jours : {n} entrées sur {channels} canaux',
+    tagline: 'Voir tout ce qui se dit de votre marque, à un seul endroit, et y répondre.',
   },
   lens: {
     threads:

@@ -111,11 +111,15 @@ watch(
   (box) => box && box.focus(),
   { flush: 'post' },
 )
+/** Another lens was asked for, not only another thread opened under the same. */
 let asked = false
-watch(query, () => {
-  fresh.value = 0
-  asked = true
-})
+watch(
+  () => JSON.stringify(query.value),
+  () => {
+    fresh.value = 0
+    asked = true
+  },
+)
 watch(rows, () => {
   if (asked && index.value < 0) void openFirst()
   asked = false

@@ -7,6 +7,7 @@ import { signInSchema } from '@murrabel/contract'
 import { CallProblem } from '../../api/call.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
+import WelcomePanel from './WelcomePanel.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useCounts } from '../../stores/counts.ts'
 
@@ -53,9 +54,9 @@ async function submit(): Promise<void> {
 
 <template>
   <main class="page">
+    <WelcomePanel />
     <form class="form" novalidate @submit.prevent="submit">
-      <h1 class="words">Murrabel</h1>
-      <p class="soft">{{ t('signIn.tagline') }}</p>
+      <h2>{{ t('signIn.go') }}</h2>
       <label for="email">{{ t('signIn.email') }}</label>
       <el-input id="email" v-model="email" type="email" autocomplete="username" autofocus />
       <p v-if="fields.email" class="wrong">{{ fields.email }}</p>
@@ -80,8 +81,13 @@ async function submit(): Promise<void> {
 .page {
   flex: 1;
   display: grid;
-  place-items: center;
+  grid-template-columns: minmax(0, 640px) 340px;
+  justify-content: center;
+  align-items: center;
+  gap: 40px 88px;
+  padding: 32px 40px;
   background: var(--band);
+  overflow-y: auto;
 }
 .form {
   width: 340px;
@@ -93,9 +99,9 @@ async function submit(): Promise<void> {
   flex-direction: column;
   gap: 6px;
 }
-h1 {
-  font-size: 26px;
-  line-height: 32px;
+h2 {
+  font-size: 20px;
+  line-height: 28px;
 }
 label {
   font-weight: 600;
@@ -108,5 +114,11 @@ label {
 .go {
   margin-top: 18px;
   padding: 8px 12px;
+}
+@media (max-width: 900px) {
+  .page {
+    grid-template-columns: minmax(0, 340px);
+    align-content: center;
+  }
 }
 </style>

@@ -1,0 +1,44 @@
+import type { TideBucket, WelcomeAnswer } from '@murrabel/contract'
+import type { Database } from '../database.ts'
+
+type Said = NonNullable<WelcomeAnswer['demo']>['said'][number]
+
+/** The brand of a demo, which is its first. */
+export const demoBrand = (db: Database) =>
+  db.one<{ id: number; name: string; zone: string }>('SELECT id, name, zone FROM brands ORDER BY id LIMIT 1')
+
+/** Incoming entries of a brand by local day and sentiment, since an instant. */
+export const dailyVolume = (
+  db: Database,
+  { id, zone, since }: { id: number; zone: string; since: Date },
+): Promise<(Omit<TideBucket, 'at'> & { at: Date })[]> =>
+  db.rows(
+    `SELECT date_trunc('day', hour, $2) AS at,
+       coalesce(sum(n) FILTER (WHERE sentiment = 'positive'), 0) AS positive,
+       coalesce(sum(n) FILTER (WHERE sentiment = 'neutral'), 0) AS neutral,
+       coalesce(sum(n) FILTER (WHERE sentiment = 'negative'), 0) AS negative,
+       coalesce(sum(n) FILTER (WHERE sentiment = 'unread'), 0) AS unread
+     FROM rollups
+     WHERE brand_id = $1 AND hour >= $3
+     GROUP BY 1
+     ORDER BY 1`,
+    [id, zone, since],
+  )
+
+export const channelCount = async (db: Database, id: number): Promise<number> =>
+  (await db.one<{ n: number }>('SELECT count(DISTINCT channel) AS n FROM profiles WHERE brand_id = $1', [id]))
+    ?.n ?? 0
+
+/** The newest public words of each sentiment that fit into two lines. */
+export const saidLately = (db: Database, { id, since }: { id: number; since: Date }): Promise<Said[]> =>
+  db.rows(
+    `SELECT DISTINCT ON (e.sentiment) e.id, e.text, coalesce(a.name, a.handle) AS author, p.network, e.at, e.sentiment
+     FROM entries e
+     JOIN profiles p ON p.id = e.profile_id
+     JOIN accounts a ON a.id = e.account_id
+     WHERE e.brand_id = $1 AND e.direction = 'in' AND NOT e.private AND e.at >= $2
+       AND e.kind IN ('review', 'comment') AND e.language = 'en'
+       AND length(e.text) BETWEEN 50 AND 120 AND e.sentiment <> 'unread'
+     ORDER BY e.sentiment, e.at DESC`,
+    [id, since],
+  )
