@@ -140,7 +140,7 @@ describe('signing in', () => {
       'enter a valid e-mail address',
       'enter your password',
     ])
-    expect(calls).toHaveLength(0)
+    expect(calls.filter(({ method }) => method !== 'GET')).toHaveLength(0)
   })
   test('leads on to where one wanted to be, and nowhere else', async () => {
     fakeServer({ 'POST /api/session': brandAnswer(), 'GET /api/entries/count': { count: 0, pastDue: 0 } })
@@ -153,6 +153,34 @@ describe('signing in', () => {
       await fill(html as VueWrapper, 'a@b.example', 'x')
       expect(router.currentRoute.value.fullPath).toBe(landed)
     }
+  })
+  test('a demo shows what it holds beside it', async () => {
+    const bucket = { at: '2026-11-24T00:00:00Z', positive: 2, neutral: 0, negative: 1, unread: 0 }
+    fakeServer({
+      'GET /api/welcome': {
+        demo: {
+          brand: 'Skerrivane Ferries',
+          entries: 1307,
+          channels: 7,
+          days: [bucket],
+          said: [
+            {
+              id: 1,
+              text: 'Booked in two minutes.',
+              author: 'Xenia Strand',
+              network: 'wherabout',
+              at: bucket.at,
+              sentiment: 'positive',
+            },
+          ],
+        },
+      },
+    })
+    const { html } = await page()
+    const shown = html.find('[data-test="welcome"]')
+    expect(shown.text()).toContain('Skerrivane Ferries, last 1 days: 1,307 entries on 7 channels')
+    expect(shown.find('blockquote').text()).toContain('Xenia Strand, Wherabout, 24 Nov')
+    expect(shown.findAll('rect').filter((bar) => Number(bar.attributes('height')) > 0).length).toBe(2)
   })
   test('a refusal is told in words', async () => {
     fakeServer({ 'POST /api/session': () => ({ status: 401, body: problemOf('signInFailed') }) })

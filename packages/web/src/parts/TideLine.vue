@@ -83,6 +83,17 @@ const rangeLabel = computed(() => {
   return range[0] === range[1] ? short(range[0]) : `${short(range[0])} – ${short(range[1])}`
 })
 
+/** Pixels that a range in words needs at most. */
+const labelWidth = 190
+/** Beside the frame where there is room, otherwise inside it at its end. */
+const rangePlace = computed(() => {
+  const [first, last] = shown.value ?? [0, 0]
+  const left = first * step.value
+  const right = (last + 1) * step.value
+  if (left > labelWidth) return { right: `${width.value - left + 6}px` }
+  return width.value - right > labelWidth ? { left: `${right + 6}px` } : { right: '6px' }
+})
+
 const indexAt = (event: PointerEvent) => {
   const left = box.value?.getBoundingClientRect().left ?? 0
   return Math.max(
@@ -185,16 +196,7 @@ function onKey(event: KeyboardEvent): void {
           unit: t(`tide.unit.${place.unit}`),
         })
       }}</span>
-      <span
-        v-if="shown && rangeLabel"
-        class="note range"
-        :style="
-          shown[0] * step > 130
-            ? { right: `${width - shown[0] * step + 6}px` }
-            : { left: `${Math.min(width - 120, (shown[1] + 1) * step + 6)}px` }
-        "
-        >{{ rangeLabel }}</span
-      >
+      <span v-if="shown && rangeLabel" class="note range" :style="rangePlace">{{ rangeLabel }}</span>
       <span v-if="loading && !tide" class="note left">{{ t('tide.loading') }}</span>
     </div>
   </div>

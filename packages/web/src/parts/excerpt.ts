@@ -14,7 +14,9 @@ const before = 28
 export function excerpt(text: string, marks: readonly Span[]): { text: string; marks: Span[] } {
   const first = marks[0]
   if (!first || first.end <= shown) return { text, marks: [...marks] }
-  const from = text.indexOf(' ', Math.max(0, first.start - before)) + 1
+  // As much as fills the lines, also where the mark stands near the end.
+  const wanted = Math.min(first.start - before, Math.max(0, text.length - shown))
+  const from = text.indexOf(' ', wanted) + 1
   const cut = from > 0 && from <= first.start ? from : first.start
   const lead = '… '
   const moved = marks.map(({ start, end }) => ({

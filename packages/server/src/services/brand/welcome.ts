@@ -1,6 +1,7 @@
-import { daysBefore } from '@murrabel/core/measures'
+import { bucketStarts, daysBefore } from '@murrabel/core/measures'
 import type { WelcomeAnswer } from '@murrabel/contract'
 import type { Context } from '../../context.ts'
+import { fillBuckets } from '../entries/list.ts'
 import { channelCount, dailyVolume, demoBrand, saidLately } from '../../store/queries/demoWelcome.ts'
 
 const shownDays = 60
@@ -17,19 +18,25 @@ export function welcome({
   async function read(): Promise<WelcomeAnswer> {
     const brand = config.demo ? await demoBrand(db) : null
     if (!brand) return { demo: null }
-    const since = new Date(daysBefore(now(), shownDays - 1, brand.zone))
-    const [days, channels, said] = await Promise.all([
+    const from = daysBefore(now(), shownDays - 1, brand.zone)
+    const starts = bucketStarts({ from, to: now() + 1, unit: 'day', zone: brand.zone })
+    const since = new Date(starts[0]!)
+    const [volume, channels, said] = await Promise.all([
       dailyVolume(db, { ...brand, since }),
       channelCount(db, brand.id),
       saidLately(db, { id: brand.id, since }),
     ])
+    const days = fillBuckets(
+      starts,
+      volume.map((row) => ({ ...row, at: row.at.getTime() })),
+    )
     const entries = days.reduce((n, d) => n + d.positive + d.neutral + d.negative + d.unread, 0)
     return {
       demo: {
         brand: brand.name,
         entries,
         channels,
-        days: days.map((d) => ({ ...d, at: d.at.toISOString() })),
+        days,
         said,
       },
     }

@@ -1,5 +1,6 @@
-import type { TideBucket, WelcomeAnswer } from '@murrabel/contract'
+import type { WelcomeAnswer } from '@murrabel/contract'
 import type { Database } from '../database.ts'
+import type { TideRow } from './tide.ts'
 
 type Said = NonNullable<WelcomeAnswer['demo']>['said'][number]
 
@@ -11,16 +12,12 @@ export const demoBrand = (db: Database) =>
 export const dailyVolume = (
   db: Database,
   { id, zone, since }: { id: number; zone: string; since: Date },
-): Promise<(Omit<TideBucket, 'at'> & { at: Date })[]> =>
+): Promise<(Omit<TideRow, 'at'> & { at: Date })[]> =>
   db.rows(
-    `SELECT date_trunc('day', hour, $2) AS at,
-       coalesce(sum(n) FILTER (WHERE sentiment = 'positive'), 0) AS positive,
-       coalesce(sum(n) FILTER (WHERE sentiment = 'neutral'), 0) AS neutral,
-       coalesce(sum(n) FILTER (WHERE sentiment = 'negative'), 0) AS negative,
-       coalesce(sum(n) FILTER (WHERE sentiment = 'unread'), 0) AS unread
+    `SELECT date_trunc('day', hour, $2) AS at, sentiment, sum(n) AS n
      FROM rollups
      WHERE brand_id = $1 AND hour >= $3
-     GROUP BY 1
+     GROUP BY 1, 2
      ORDER BY 1`,
     [id, zone, since],
   )
@@ -37,7 +34,7 @@ export const saidLately = (db: Database, { id, since }: { id: number; since: Dat
      JOIN profiles p ON p.id = e.profile_id
      JOIN accounts a ON a.id = e.account_id
      WHERE e.brand_id = $1 AND e.direction = 'in' AND NOT e.private AND e.at >= $2
-       AND e.kind IN ('review', 'comment') AND e.language = 'en'
+       AND e.kind = 'review' AND e.language = 'en'
        AND length(e.text) BETWEEN 50 AND 120 AND e.sentiment <> 'unread'
      ORDER BY e.sentiment, e.at DESC`,
     [id, since],

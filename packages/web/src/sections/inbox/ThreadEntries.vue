@@ -164,6 +164,9 @@ time {
   white-space: pre-line;
   overflow-wrap: anywhere;
 }
+.out :deep(.words) {
+  font-family: inherit;
+}
 .action {
   font-size: 13px;
   color: var(--ink-soft);
