@@ -177,6 +177,7 @@ describe('signing in', () => {
       },
     })
     const { html } = await page()
+    await flushPromises()
     const shown = html.find('[data-test="welcome"]')
     expect(shown.text()).toContain('Skerrivane Ferries, last 1 days: 1,307 entries on 7 channels')
     expect(shown.find('blockquote').text()).toContain('Xenia Strand, Wherabout, 24 Nov')
