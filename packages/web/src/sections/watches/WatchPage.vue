@@ -113,12 +113,17 @@ function loadFigures(): void {
 const refresh = gathered(() => {
   void entries.refresh()
   loadFigures()
-  void phrases.load()
   void voicesView.value?.load()
-  void spikesView.value?.load()
 }, 300)
+/** What reads many texts is asked for less often. */
+const refreshTexts = gathered(() => {
+  void phrases.load()
+  void spikesView.value?.load()
+}, 1000)
 useLive(({ kind }) => {
-  if (kind === 'entries' || kind === 'thread' || kind === 'watches') refresh()
+  if (kind !== 'entries' && kind !== 'thread' && kind !== 'watches') return
+  refresh()
+  refreshTexts()
 })
 
 function show(next: View): void {
