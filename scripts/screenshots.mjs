@@ -81,7 +81,7 @@ const shots = {
   },
   async 'watch-compare'() {
     await openWatch('Storm Petrel')
-    await page.getByRole('button', { name: 'Compare' }).click()
+    await page.getByRole('button', { name: 'Compare', exact: true }).click()
     await page.getByRole('heading', { level: 3 }).first().waitFor()
   },
   async 'watch-side-by-side'() {
@@ -117,7 +117,7 @@ const shots = {
     await page
       .locator('[data-test="file"]')
       .setInputFiles({ name: 'reviews.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
-    await page.getByRole('button', { name: /Bring in/ }).waitFor()
+    await page.getByRole('button', { name: /^Import \d/ }).waitFor()
   },
 }
 
