@@ -1,5 +1,4 @@
 import type { AlertCondition, Telling } from '@murrabel/core/alerts'
-import { edition } from '../shared/fields.ts'
 
 export interface AlertAnswer {
   id: number
