@@ -12,7 +12,7 @@ import { learnWhenRested } from '../services/teaching/learning.ts'
 import { rereadHistory } from '../services/teaching/rereadHistory.ts'
 import { lookAtPublicProfile } from '../services/watches/publicProfiles.ts'
 import { wakeThread } from '../services/inbox/change.ts'
-import { dueChannel } from '../store/queries/dueWork.ts'
+import { dueChannel } from '../store/queries/jobs/dueWork.ts'
 import type { Listener } from '../store/listener.ts'
 import { startRunner, type Runner, type Works } from './due/runner.ts'
 

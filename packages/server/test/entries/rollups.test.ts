@@ -3,7 +3,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { migrate, openDatabase, type Database } from '@murrabel/server'
 import type { Reader } from '../../src/access/reader.ts'
 import { migrations } from '../../src/store/migrations/index.ts'
-import { watchPeriods } from '../../src/store/queries/watchPeriods.ts'
+import { watchPeriods } from '../../src/store/queries/watches/watchPeriods.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 
 let database: TestDatabase

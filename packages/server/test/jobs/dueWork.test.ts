@@ -4,7 +4,7 @@ import { dueWork, type DueWork } from '../../src/jobs/due/dueWork.ts'
 import { workKinds, workRules, type WorkKind, type WorkRules } from '../../src/jobs/due/kinds.ts'
 import { Postponed } from '../../src/jobs/due/next.ts'
 import { startRunner, type Piece, type Runner, type Work, type Works } from '../../src/jobs/due/runner.ts'
-import { workFigures } from '../../src/store/queries/dueWork.ts'
+import { workFigures } from '../../src/store/queries/jobs/dueWork.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 import { until } from '../support/until.ts'
 

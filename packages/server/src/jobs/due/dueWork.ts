@@ -1,5 +1,5 @@
 import type { Database, Tx } from '../../store/database.ts'
-import { askWork, dropWork, type Asked } from '../../store/queries/dueWork.ts'
+import { askWork, dropWork, type Asked } from '../../store/queries/jobs/dueWork.ts'
 import type { WorkKind } from './kinds.ts'
 
 export interface WorkAsked extends Asked {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Logger } from 'pino'
 import type { Database } from '../../store/database.ts'
-import * as store from '../../store/queries/dueWork.ts'
+import * as store from '../../store/queries/jobs/dueWork.ts'
 import { workKinds, workRules, type WorkKind, type WorkRules } from './kinds.ts'
 import { nextStep, type WorkOutcome } from './next.ts'
 

@@ -1,9 +1,9 @@
 import { hourMs, type AlertCondition, type AlertSeries, type HourCounts } from '@murrabel/core/alerts'
 import { weekHourOf } from '@murrabel/core/lens'
 import type { Context } from '../../context.ts'
-import { lensWhere } from '../../store/queries/lensWhere.ts'
-import type { LensQuestion } from '../../store/queries/lensSlices.ts'
-import { tide } from '../../store/queries/tide.ts'
+import { lensWhere } from '../../store/queries/entries/lensWhere.ts'
+import type { LensQuestion } from '../../store/queries/entries/lensSlices.ts'
+import { tide } from '../../store/queries/entries/tide.ts'
 
 /** Days a condition needs to know before the first hour it judges. */
 export function learningDays(condition: AlertCondition): number {

@@ -1,7 +1,7 @@
 import type { BellAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { addAccess, Where } from '../../store/queries/where.ts'
+import { addAccess, Where } from '../../store/queries/shared/where.ts'
 import { eventAnswer, seenAlerts, type EventRow } from './alerts.ts'
 
 /**

@@ -1,5 +1,5 @@
 import type { Context } from '../../context.ts'
-import { workersAlive, workFigures, type WorkFigures } from '../../store/queries/dueWork.ts'
+import { workersAlive, workFigures, type WorkFigures } from '../../store/queries/jobs/dueWork.ts'
 
 export interface Health {
   status: 'ok' | 'failing'

@@ -2,7 +2,7 @@ import { bucketStarts, daysBefore } from '@murrabel/core/measures'
 import type { WelcomeAnswer } from '@murrabel/contract'
 import type { Context } from '../../context.ts'
 import { fillBuckets } from '../entries/list.ts'
-import { channelCount, dailyVolume, demoBrand, saidLately } from '../../store/queries/demoWelcome.ts'
+import { channelCount, dailyVolume, demoBrand, saidLately } from '../../store/queries/brand/demoWelcome.ts'
 
 const shownDays = 60
 /** Nobody needs a session for it, so it is not counted anew for everybody. */

@@ -2,8 +2,8 @@ import { blankLens, parseLens, type Lens, type LensContext } from '@murrabel/cor
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { firstHeard } from '../../store/queries/firstHeard.ts'
-import { groupMembers } from '../../store/queries/groupMembers.ts'
+import { firstHeard } from '../../store/queries/entries/firstHeard.ts'
+import { groupMembers } from '../../store/queries/watches/groupMembers.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
 

@@ -4,8 +4,8 @@ import type { Lens } from '@murrabel/core/lens'
 import { limits, type EntryRow } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { entryPage, type PageKey } from '../../store/queries/entryPage.ts'
-import { parseKey } from '../../store/queries/entryPage.ts'
+import { entryPage, type PageKey } from '../../store/queries/entries/entryPage.ts'
+import { parseKey } from '../../store/queries/entries/entryPage.ts'
 import { lensContext, lensOf } from './askedLens.ts'
 
 /** All rows of a lens, page by page, up to the limit of one export. */

@@ -12,10 +12,10 @@ import type { Context } from '../../context.ts'
 import { wholePart, wrongPart } from '../askedParts.ts'
 import { lensContext, lensOf } from './askedLens.ts'
 import { tellingPage } from './tellingPage.ts'
-import { entryCount } from '../../store/queries/entryCount.ts'
-import { entryPage, parseKey } from '../../store/queries/entryPage.ts'
-import { foldPage } from '../../store/queries/foldPage.ts'
-import { tide, type TideRow } from '../../store/queries/tide.ts'
+import { entryCount } from '../../store/queries/entries/entryCount.ts'
+import { entryPage, parseKey } from '../../store/queries/entries/entryPage.ts'
+import { foldPage } from '../../store/queries/entries/foldPage.ts'
+import { tide, type TideRow } from '../../store/queries/entries/tide.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
 

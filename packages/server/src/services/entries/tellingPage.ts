@@ -2,7 +2,7 @@ import type { Lens, LensContext } from '@murrabel/core/lens'
 import type { EntryPage } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { entriesById, printKey, type PageKey } from '../../store/queries/entryPage.ts'
+import { entriesById, printKey, type PageKey } from '../../store/queries/entries/entryPage.ts'
 import { phrasesOfLens } from '../watches/phrases.ts'
 
 /**

@@ -1,7 +1,7 @@
 import type { LiveEvent } from '@murrabel/contract'
 import { isLimited, type Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { visibleThreads } from '../../store/queries/visibleThreads.ts'
+import { visibleThreads } from '../../store/queries/inbox/visibleThreads.ts'
 
 /** The event with what the reader may know of it; null when that is nothing. */
 export async function seenBy(

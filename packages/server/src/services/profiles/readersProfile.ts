@@ -2,7 +2,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Profile } from '../../store/models/index.ts'
-import { mayAccess } from '../../store/queries/where.ts'
+import { mayAccess } from '../../store/queries/shared/where.ts'
 
 /** A profile that the reader may see. @throws Refusal notFound */
 export async function readersProfile(

@@ -19,9 +19,9 @@ import {
   lensSlices,
   type LensQuestion,
   type SliceRow,
-} from '../../store/queries/lensSlices.ts'
-import { addAccess, Where } from '../../store/queries/where.ts'
-import { watchPeriods } from '../../store/queries/watchPeriods.ts'
+} from '../../store/queries/entries/lensSlices.ts'
+import { addAccess, Where } from '../../store/queries/shared/where.ts'
+import { watchPeriods } from '../../store/queries/watches/watchPeriods.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
 import { netOf, noCounts, total, usualPeriods } from './standings.ts'

@@ -3,7 +3,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Database, Tx } from '../../store/database.ts'
-import { checkEdition } from '../../store/queries/edition.ts'
+import { checkEdition } from '../../store/queries/shared/edition.ts'
 import { record } from '../log/record.ts'
 
 export interface GroupDraft {

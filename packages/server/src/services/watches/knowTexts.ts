@@ -1,5 +1,5 @@
 import type { Context } from '../../context.ts'
-import { newestTexts } from '../../store/queries/lensTexts.ts'
+import { newestTexts } from '../../store/queries/entries/lensTexts.ts'
 
 /** Texts read ahead in all: as many as one question about phrases looks at. */
 const most = 100_000

@@ -10,10 +10,10 @@ import {
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { entriesById } from '../../store/queries/entryPage.ts'
+import { entriesById } from '../../store/queries/entries/entryPage.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { record } from '../log/record.ts'
-import { addAccess, Where } from '../../store/queries/where.ts'
+import { addAccess, Where } from '../../store/queries/shared/where.ts'
 
 const days = 90
 const sampleSize = 40

@@ -1,7 +1,7 @@
 import type { Lens, LensContext } from '@murrabel/core/lens'
 import type { CountAnswer } from '@murrabel/contract'
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
 import { lensWhere } from './lensWhere.ts'
 
 /** How many a lens chooses, and how many of their threads are past due. */

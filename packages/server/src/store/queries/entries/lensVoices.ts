@@ -1,5 +1,5 @@
 import type { SentimentCounts, Standing, VoiceOrder } from '@murrabel/contract'
-import type { Database } from '../database.ts'
+import type { Database } from '../../database.ts'
 import type { LensQuestion } from './lensSlices.ts'
 import { lensWhere } from './lensWhere.ts'
 

@@ -1,6 +1,6 @@
 import type { WelcomeAnswer } from '@murrabel/contract'
-import type { Database } from '../database.ts'
-import type { TideRow } from './tide.ts'
+import type { Database } from '../../database.ts'
+import type { TideRow } from '../entries/tide.ts'
 
 type Said = NonNullable<WelcomeAnswer['demo']>['said'][number]
 

@@ -1,9 +1,9 @@
 import { isBlankBut, weekHourSql, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { SentimentCounts } from '@murrabel/contract'
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
 import { lensWhere, timeColumn } from './lensWhere.ts'
-import { watchPeriods } from './watchPeriods.ts'
+import { watchPeriods } from '../watches/watchPeriods.ts'
 
 export interface LensQuestion {
   lens: Lens

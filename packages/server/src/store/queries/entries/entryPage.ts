@@ -1,9 +1,9 @@
 import type { Lens, LensContext } from '@murrabel/core/lens'
 import type { EntryPage, EntryRow } from '@murrabel/contract'
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
 import { lensWhere } from './lensWhere.ts'
-import { addAccess, Where } from './where.ts'
+import { addAccess, Where } from '../shared/where.ts'
 
 /** Where a page ends: the order's key (an instant or a number) and the entry's id. */
 export interface PageKey {

@@ -1,4 +1,4 @@
-import type { Database, Tx } from '../database.ts'
+import type { Database, Tx } from '../../database.ts'
 
 /** A piece of work to be done: on what, and in whose turn. */
 export interface Asked {

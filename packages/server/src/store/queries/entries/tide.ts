@@ -1,9 +1,9 @@
 import { askingParts, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { BucketUnit } from '@murrabel/core/measures'
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
 import { lensWhere, timeColumn } from './lensWhere.ts'
-import { Where } from './where.ts'
+import { Where } from '../shared/where.ts'
 
 export interface TideRow {
   /** Start of the local period, epoch milliseconds. */

@@ -1,8 +1,8 @@
 import { DateTime } from 'luxon'
 import type { SentimentCounts } from '@murrabel/contract'
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
-import { Where } from './where.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
+import { Where } from '../shared/where.ts'
 
 export interface WatchPeriod extends SentimentCounts {
   watch: number

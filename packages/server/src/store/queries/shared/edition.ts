@@ -1,5 +1,5 @@
-import { Refusal } from '../../problem.ts'
-import type { Database, Tx } from '../database.ts'
+import { Refusal } from '../../../problem.ts'
+import type { Database, Tx } from '../../database.ts'
 
 /** Things that two people can change, each with a number that every change raises. */
 type Edited = 'watches' | 'watch_groups' | 'alerts' | 'accounts'

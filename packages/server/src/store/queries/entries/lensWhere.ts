@@ -1,6 +1,6 @@
 import { askingParts, type Lens, type LensContext } from '@murrabel/core/lens'
-import type { Reader } from '../../access/reader.ts'
-import { addAccess, Where } from './where.ts'
+import type { Reader } from '../../../access/reader.ts'
+import { addAccess, Where } from '../shared/where.ts'
 
 /**
  * The lens as SQL over entries e and their threads t: chooses the same entries as `lensPredicate` in the core.

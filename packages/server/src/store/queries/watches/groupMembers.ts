@@ -1,4 +1,4 @@
-import type { Database } from '../database.ts'
+import type { Database } from '../../database.ts'
 
 /** The watches of each group of a brand, those of the groups in it included. */
 export async function groupMembers(db: Database, brandId: number): Promise<Map<number, number[]>> {

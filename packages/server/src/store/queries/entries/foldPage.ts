@@ -1,7 +1,7 @@
 import type { Lens, LensContext } from '@murrabel/core/lens'
 import type { EntryPage } from '@murrabel/contract'
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
 import { lensWhere } from './lensWhere.ts'
 
 /**

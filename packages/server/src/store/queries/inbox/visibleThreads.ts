@@ -1,6 +1,6 @@
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
-import { addAccess, Where } from './where.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
+import { addAccess, Where } from '../shared/where.ts'
 
 /** Of these threads, those that a reader may see. */
 export async function visibleThreads(

@@ -1,4 +1,4 @@
-import type { Reader } from '../../access/reader.ts'
+import type { Reader } from '../../../access/reader.ts'
 
 /** Collects conditions with bound parameters. */
 export class Where {

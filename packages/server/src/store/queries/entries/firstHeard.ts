@@ -1,4 +1,4 @@
-import type { Database } from '../database.ts'
+import type { Database } from '../../database.ts'
 
 /** When the first entry of a brand was written, epoch milliseconds; null when there is none. */
 export async function firstHeard(db: Database, brandId: number): Promise<number | null> {

@@ -1,4 +1,4 @@
-import type { Database } from '../database.ts'
+import type { Database } from '../../database.ts'
 import type { LensQuestion } from './lensSlices.ts'
 import { lensWhere } from './lensWhere.ts'
 

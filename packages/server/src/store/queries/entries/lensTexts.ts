@@ -1,5 +1,5 @@
 import type { Lens } from '@murrabel/core/lens'
-import type { TextQuery } from '../../workers/textMessages.ts'
+import type { TextQuery } from '../../../workers/textMessages.ts'
 import type { LensQuestion } from './lensSlices.ts'
 import { lensWhere } from './lensWhere.ts'
 

@@ -1,6 +1,6 @@
-import type { Reader } from '../../access/reader.ts'
-import type { Database } from '../database.ts'
-import { addAccess, Where } from './where.ts'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
+import { addAccess, Where } from '../shared/where.ts'
 
 /** Different voices, and the reach of what they said, for each of some watches in a stretch of time. */
 export function watchVoices(

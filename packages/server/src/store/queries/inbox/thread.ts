@@ -1,0 +1,148 @@
+import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
+import type { ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
+import { addAccess, Where } from '../shared/where.ts'
+
+export interface ThreadRow {
+  id: number
+  version: number
+  title: string | null
+  url: string | null
+  channel: string
+  network: string
+  profile: string
+  profileId: number
+  profileStatus: string
+  placeId: number | null
+  state: ThreadState
+  setAsideUntil: Date | null
+  givenTo: number | null
+  dueAt: Date | null
+  priority: 0 | 1 | 2
+  leadId: number | null
+  accountId: number | null
+}
+
+/** A thread that the reader may see. */
+export function threadById(db: Database, reader: Reader, id: number): Promise<ThreadRow | undefined> {
+  const where = new Where()
+  addAccess(where, reader, 't')
+  where.add(`t.id = ${where.bind(id)}`)
+  return db.one<ThreadRow>(
+    `SELECT t.id, t.version, t.title, t.url, p.channel, p.network, p.name AS profile, p.id AS "profileId",
+       p.status AS "profileStatus", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
+       t.given_to AS "givenTo", t.due_at AS "dueAt", t.priority, t.lead_entry_id AS "leadId", l.account_id AS "accountId"
+     FROM threads t
+     JOIN profiles p ON p.id = t.profile_id
+     LEFT JOIN entries l ON l.id = t.lead_entry_id
+     WHERE ${where.toString()}`,
+    where.values,
+  )
+}
+
+export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'contradicts'> & {
+  actionId: number | null
+  actionState: NonNullable<ThreadEntry['action']>['state']
+  attempts: number
+  error: string | null
+  uncertain: boolean
+}
+
+/** The newest entries of a thread, oldest first; what was withdrawn before it went out is left out. */
+export const entriesOfThread = (
+  db: Database,
+  threadId: number,
+  { limit }: { limit: number },
+): Promise<ThreadEntryRow[]> =>
+  db.rows<ThreadEntryRow>(
+    `SELECT * FROM (
+       SELECT e.id, e.direction, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at,
+         e.language, e.sentiment, c.name AS "correctedBy", e.confidence, e.spans, e.url, e.undated,
+         o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain
+       FROM entries e
+       LEFT JOIN accounts a ON a.id = e.account_id
+       LEFT JOIN outside_actions o ON o.entry_id = e.id
+       LEFT JOIN colleagues c ON c.id = e.corrected_by
+       LEFT JOIN colleagues w ON w.id = o.colleague_id
+       WHERE e.thread_id = $1 AND (o.state IS NULL OR o.state <> 'cancelled' OR o.uncertain)
+       ORDER BY e.at DESC, e.id DESC
+       LIMIT $2
+     ) newest
+     ORDER BY at, id`,
+    [threadId, limit],
+  )
+
+/** What was done with a thread lately and not undone, newest first. */
+export const eventsOfThread = (db: Database, threadId: number): Promise<ThreadEventAnswer[]> =>
+  db.rows<ThreadEventAnswer>(
+    `SELECT v.id, v.kind, v.actor, c.name AS by, v.at, v.detail
+     FROM events v
+     LEFT JOIN colleagues c ON c.id = v.colleague_id
+     WHERE v.thread_id = $1 AND v.undone_at IS NULL
+     ORDER BY v.id DESC
+     LIMIT 20`,
+    [threadId],
+  )
+
+export const tagsOfThread = (db: Database, threadId: number): Promise<{ id: number }[]> =>
+  db.rows<{ id: number }>('SELECT tag_id AS id FROM thread_tags WHERE thread_id = $1 ORDER BY 1', [threadId])
+
+export interface LeadRow {
+  kind: EntryKind
+  sentiment: Sentiment
+  rating: number | null
+  reach: number
+  at: Date
+  private: boolean
+  paid: boolean
+}
+
+/** The entry by which a thread is shown. */
+export const leadById = (db: Database, id: number): Promise<LeadRow | undefined> =>
+  db.one<LeadRow>('SELECT kind, sentiment, rating, reach, at, private, paid FROM entries WHERE id = $1', [id])
+
+/** The watches that have found an entry, with the words they matched. */
+export const watchesOfEntry = (db: Database, id: number): Promise<ThreadAnswer['watches']> =>
+  db.rows<ThreadAnswer['watches'][number]>(
+    `SELECT w.id, w.name, m.spans AS hits
+     FROM mentions m
+     JOIN watches w ON w.id = m.watch_id
+     WHERE m.entry_id = $1 AND w.deleted_at IS NULL
+     ORDER BY w.name`,
+    [id],
+  )
+
+export const accountById = (db: Database, id: number) =>
+  db.one<{ id: number; name: string; handle: string | null }>(
+    'SELECT id, name, handle FROM accounts WHERE id = $1',
+    [id],
+  )
+
+type SaidBefore = NonNullable<ThreadAnswer['person']>['before'][number]
+
+/** What an account has said, as far as the reader may see it: how often and since when, and lately in other threads. */
+export async function saidByAccount(
+  db: Database,
+  reader: Reader,
+  { accountId, threadId }: { accountId: number; threadId: number },
+): Promise<{ since: Date | null; count: number; before: SaidBefore[] }> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  where.add(`e.account_id = ${where.bind(accountId)} AND e.direction = 'in'`)
+  const [sum, before] = await Promise.all([
+    db.one<{ since: Date | null; count: number }>(
+      `SELECT min(e.at) AS since, count(*) AS count FROM entries e WHERE ${where.toString()}`,
+      [...where.values],
+    ),
+    db.rows<SaidBefore>(
+      `SELECT e.id, e.thread_id AS "threadId", left(e.text, 200) AS text, e.at, e.sentiment, e.channel, e.rating
+       FROM entries e
+       WHERE ${where.toString()} AND e.thread_id <> ${where.bind(threadId)}
+       ORDER BY e.at DESC
+       LIMIT 5`,
+      where.values,
+    ),
+  ])
+  return { since: sum?.since ?? null, count: sum?.count ?? 0, before }
+}
