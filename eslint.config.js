@@ -39,6 +39,11 @@ export default ts.config(
     },
   },
   {
+    // A name that means something else inside is read wrongly, by people and by those who rename.
+    files: ['packages/*/src/**/*.{ts,vue}'],
+    rules: { '@typescript-eslint/no-shadow': 'error' },
+  },
+  {
     files: ['**/*.{mjs,cjs,js}'],
     languageOptions: {
       globals: {

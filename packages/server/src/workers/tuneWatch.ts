@@ -71,15 +71,15 @@ export async function tuneWatch(read: Read, question: TunerQuestion): Promise<Tu
     marked: marked.length,
     missing: (additions[0]?.fresh ?? 0) * scale,
     exclusions: proposeExclusions(docs, { without, elsewhere: elsewhere.slice(0, judgedBy) }).map(
-      ({ words, ...rest }) => ({
+      ({ words, ...effect }) => ({
         term: written(words),
-        ...rest,
+        ...effect,
       }),
     ),
-    additions: additions.map(({ words, fresh, ...rest }) => ({
+    additions: additions.map(({ words, fresh, ...effect }) => ({
       term: written(words),
       fresh: Math.round(fresh * scale),
-      ...rest,
+      ...effect,
     })),
     sample: sampleOf(found, question, marks).map(({ entry, spans }) => ({ id: entry.id, spans })),
   }

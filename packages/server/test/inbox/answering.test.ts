@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { Problem, ThreadChangeAnswer } from '@murrabel/contract'
+import type { Problem, ThreadChangeAnswer, ThreadAnswer } from '@murrabel/contract'
 import { key, startConnectedWorld, type ConnectedWorld } from '../support/connected.ts'
 import { until } from '../support/until.ts'
 import { type Caller } from '../support/world.ts'
@@ -109,7 +109,7 @@ describe('answering', () => {
     await specialist('POST', `/api/threads/${id}/events`, { kind: 'reopen' })
   })
 
-  test('a corrected mood stands over the machine and counts everywhere', async () => {
+  test('a corrected sentiment stands over the machine and counts everywhere', async () => {
     const row = (await list('unit=entries')).find((r) => r.text.includes('Is there a lift'))!
     await specialist('PUT', `/api/entries/${row.id}/sentiment`, { sentiment: 'negative' })
     expect((await list('unit=entries&sentiment=negative')).some((r) => r.id === row.id)).toBe(true)
@@ -118,6 +118,11 @@ describe('answering', () => {
       `SELECT coalesce(sum(n), 0) AS n FROM rollups WHERE kind = 'question' AND sentiment = 'negative'`,
     )
     expect(rolled?.n).toBe(1)
+    const { events } = (await specialist<ThreadAnswer>('GET', `/api/threads/${row.threadId}`)).body
+    expect(events.find(({ kind }) => kind === 'correctSentiment')?.detail).toEqual({
+      before: 'neutral',
+      after: 'negative',
+    })
     await specialist('PUT', `/api/entries/${row.id}/sentiment`, { sentiment: null })
     await until(
       async () => (await list('unit=entries')).find((r) => r.id === row.id)?.sentiment === 'neutral',

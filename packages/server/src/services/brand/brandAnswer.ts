@@ -1,8 +1,14 @@
-import type { BrandAnswer, ColleagueAnswer, PlaceAnswer } from '@murrabel/contract'
+import type { BrandAnswer } from '@murrabel/contract'
 import { isLimited, type Reader } from '../../access/reader.ts'
 import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import {
+  aspectsOfBrand,
+  colleaguesOfBrand,
+  visibleChannels,
+  visiblePlaces,
+} from '../../store/queries/brand/brand.ts'
 import { listGroups } from '../watches/groups.ts'
 import { listTags } from '../inbox/tags.ts'
 import { listWatches } from '../watches/watches.ts'
@@ -13,23 +19,12 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
   const [brand, me, colleagues, places, channels, watches, groups, aspects, tags] = await Promise.all([
     models.Brand.findByPk(reader.brandId),
     models.Colleague.findByPk(reader.colleagueId),
-    db.rows<ColleagueAnswer>(
-      'SELECT c.id, c.name, m.role FROM memberships m JOIN colleagues c ON c.id = m.colleague_id WHERE m.brand_id = $1 ORDER BY c.name COLLATE "und-x-icu"',
-      [reader.brandId],
-    ),
-    db.rows<PlaceAnswer>(
-      'SELECT id, name FROM places WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2)) ORDER BY id',
-      [reader.brandId, reader.placeIds],
-    ),
-    db.rows<{ channel: string; n: number }>(
-      'SELECT channel, count(*) AS n FROM profiles WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2)) AND ($3::int[] IS NULL OR place_id = ANY($3)) GROUP BY 1 ORDER BY 1',
-      [reader.brandId, reader.profileIds, reader.placeIds],
-    ),
+    colleaguesOfBrand(db, reader.brandId),
+    visiblePlaces(db, reader),
+    visibleChannels(db, reader),
     listWatches(context, reader),
     listGroups(context, reader),
-    db.rows<{ id: number; name: string }>('SELECT id, name FROM aspects WHERE brand_id = $1 ORDER BY id', [
-      reader.brandId,
-    ]),
+    aspectsOfBrand(db, reader.brandId),
     listTags(context, reader),
   ])
   if (!brand || !me) throw new Refusal('notSignedIn')

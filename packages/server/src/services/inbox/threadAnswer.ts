@@ -70,7 +70,7 @@ export async function threadAnswer(
     dueAt: thread.dueAt?.toISOString() ?? null,
     private: lead?.private ?? false,
     paid: lead?.paid ?? false,
-    tags: tags.map(({ id }) => id),
+    tags: tags.map((tag) => tag.id),
     urgency: thread.state === 'open' ? why : null,
     entries,
     events,

@@ -43,9 +43,12 @@ export async function compare(
   ]
   const tell = { kind: 'phrases' as const, without, limit: phraseLimit }
   // So little on the other side tells nothing: then it is told from what was said before.
-  const toldOf = async (lens: Lens, texts: typeof front, other: { texts: typeof front; total: number }) => {
-    if (other.total >= backgroundNeeded)
-      return { found: await parts.textWorker.ask({ ...tell, front: texts, back: other.texts }), other: true }
+  const toldOf = async (lens: Lens, texts: typeof front, against: { texts: typeof front; total: number }) => {
+    if (against.total >= backgroundNeeded)
+      return {
+        found: await parts.textWorker.ask({ ...tell, front: texts, back: against.texts }),
+        other: true,
+      }
     const { found } = await phrasesOfLens(parts, reader, { lens, context, against: 'before' })
     return { found, other: false }
   }

@@ -1,54 +1,51 @@
-import type { GroupKind, WatchGroupAnswer } from '@murrabel/contract'
+import type { WatchGroupAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
+import { lockBrand } from '../../store/queries/brand/lockBrand.ts'
+import {
+  groupAndThoseAbove,
+  groupsOfBrand,
+  insertGroup,
+  isNameTaken,
+  lockGroup,
+  removeGroup,
+  updateGroup,
+  type GroupFields,
+} from '../../store/queries/watches/groups.ts'
 import { record } from '../log/record.ts'
 
-export interface GroupDraft {
-  name: string
-  kind: GroupKind
-  parentId: number | null
+export interface GroupDraft extends GroupFields {
   edition?: number
 }
 
 /** Folders in folders: deeper than this nobody finds anything. */
 const deepest = 6
 
-export function listGroups({ db }: Pick<Context, 'db'>, reader: Reader): Promise<WatchGroupAnswer[]> {
-  return db.rows<WatchGroupAnswer>(
-    `SELECT id, parent_id AS "parentId", name, kind, edition FROM watch_groups WHERE brand_id = $1
-     ORDER BY array_position(ARRAY['brand', 'people', 'places', 'products', 'rivals', 'trade', 'links', 'other'], kind), name COLLATE "und-x-icu", id`,
-    [reader.brandId],
-  )
-}
+export const listGroups = ({ db }: Pick<Context, 'db'>, reader: Reader): Promise<WatchGroupAnswer[]> =>
+  groupsOfBrand(db, reader.brandId)
 
 export async function saveGroup(
   { db, live }: Pick<Context, 'db' | 'live'>,
   reader: Reader,
   id: number | null,
-  { name, kind, parentId, edition }: GroupDraft,
+  { edition, ...fields }: GroupDraft,
 ): Promise<WatchGroupAnswer> {
+  const { name, kind, parentId } = fields
+  const { brandId } = reader
   return db.inTransaction(async (tx) => {
     // One at a time: two moves at once could each be sound and close a ring together.
-    await db.rows('SELECT 1 FROM brands WHERE id = $1 FOR UPDATE', [reader.brandId], tx)
-    if (id !== null) await checkEdition({ db }, 'watch_groups', { id, brandId: reader.brandId }, edition, tx)
+    await lockBrand(db, brandId, tx)
+    if (id !== null) await checkEdition({ db }, 'watch_groups', { id, brandId }, edition, tx)
     await checkPlace(db, reader, { id, parentId }, tx)
-    const twin = await db.one(
-      'SELECT 1 FROM watch_groups WHERE brand_id = $1 AND coalesce(parent_id, 0) = $2 AND lower(name) = lower($3) AND id <> $4',
-      [reader.brandId, parentId ?? 0, name, id ?? 0],
-      tx,
-    )
-    if (twin)
+    if (await isNameTaken(db, { brandId, id, name, parentId }, tx))
       throw refused('name', 'taken', `There is a group "${name}" here already. Give it another name.`, name)
-    const row = await db.one<WatchGroupAnswer>(
+    const row =
       id === null
-        ? `INSERT INTO watch_groups (brand_id, name, kind, parent_id) VALUES ($1, $2, $3, $4) RETURNING id, parent_id AS "parentId", name, kind, edition`
-        : `UPDATE watch_groups SET name = $2, kind = $3, parent_id = $4, edition = edition + 1 WHERE brand_id = $1 AND id = $5 RETURNING id, parent_id AS "parentId", name, kind, edition`,
-      id === null ? [reader.brandId, name, kind, parentId] : [reader.brandId, name, kind, parentId, id],
-      tx,
-    )
+        ? await insertGroup(db, brandId, fields, tx)
+        : await updateGroup(db, { brandId, id }, fields, tx)
     if (!row) throw new Refusal('notFound')
     await record(
       db,
@@ -72,17 +69,10 @@ async function checkPlace(
   tx: Tx,
 ): Promise<void> {
   if (parentId === null) return
-  const above = await db.rows<{ id: number }>(
-    `WITH RECURSIVE up (id, parent_id) AS (
-       SELECT id, parent_id FROM watch_groups WHERE id = $1 AND brand_id = $2
-       UNION SELECT g.id, g.parent_id FROM up JOIN watch_groups g ON g.id = up.parent_id)
-     SELECT id FROM up`,
-    [parentId, reader.brandId],
-    tx,
-  )
+  const above = await groupAndThoseAbove(db, { brandId: reader.brandId, id: parentId }, tx)
   if (!above.length)
     throw refused('parentId', 'unknown', 'The group it is to lie in is no more. Choose another.')
-  if (above.some((group) => group.id === id))
+  if (id !== null && above.includes(id))
     throw refused(
       'parentId',
       'insideItself',
@@ -102,22 +92,9 @@ export async function deleteGroup(
   id: number,
 ): Promise<void> {
   await db.inTransaction(async (tx) => {
-    const group = await db.one<{ parentId: number | null; name: string }>(
-      'SELECT parent_id AS "parentId", name FROM watch_groups WHERE id = $1 AND brand_id = $2 FOR UPDATE',
-      [id, reader.brandId],
-      tx,
-    )
+    const group = await lockGroup(db, { brandId: reader.brandId, id }, tx)
     if (!group) throw new Refusal('notFound')
-    await db.rows('UPDATE watches SET group_id = $2 WHERE group_id = $1', [id, group.parentId], tx)
-    // A namesake above keeps its name; the one that moves up is told apart by where it lay.
-    await db.rows(
-      `UPDATE watch_groups g SET parent_id = $2, name = CASE WHEN EXISTS (
-         SELECT 1 FROM watch_groups o WHERE o.brand_id = g.brand_id AND o.id <> g.id AND coalesce(o.parent_id, 0) = coalesce($2::int, 0) AND lower(o.name) = lower(g.name))
-         THEN g.name || ' (' || $3::text || ')' ELSE g.name END WHERE parent_id = $1`,
-      [id, group.parentId, group.name],
-      tx,
-    )
-    await db.rows('DELETE FROM watch_groups WHERE id = $1', [id], tx)
+    await removeGroup(db, { id, ...group }, tx)
     await record(db, reader, { kind: 'deleteGroup', on: ['group', id], detail: group }, tx)
     await live.tell(reader.brandId, { kind: 'watches' }, tx)
   })

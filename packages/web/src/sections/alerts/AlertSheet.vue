@@ -100,8 +100,8 @@ watch(
       active: editing?.active ?? true,
     })
     if (editing) {
-      const { below, ...given } = editing.condition as AlertCondition & { below?: number }
-      Object.assign(draft, given, below === undefined ? {} : { below: Math.round(below * 100) })
+      const { below, ...condition } = editing.condition as AlertCondition & { below?: number }
+      Object.assign(draft, condition, below === undefined ? {} : { below: Math.round(below * 100) })
     }
     ways.value = {
       inApp: editing?.inApp ?? true,

@@ -35,7 +35,7 @@ const mayConnect = computed(() => brand.mayCall('connect'))
 const connected = computed(() =>
   typeof route.query.connected === 'string' ? route.query.connected.split(',').length : 0,
 )
-const refused = computed(() => {
+const refusal = computed(() => {
   const code = route.query.problem
   return typeof code === 'string' && Object.hasOwn(errorCatalogue, code)
     ? errorCatalogue[code as ErrorCode].sentence
@@ -148,7 +148,7 @@ const share = (profile: ProfileAnswer) =>
     <p v-if="connected" class="told" role="status">
       {{ t('profiles.connected', { n: connected }, connected) }}
     </p>
-    <p v-if="refused" class="told wrong" role="alert">{{ refused }}</p>
+    <p v-if="refusal" class="told wrong" role="alert">{{ refusal }}</p>
     <ProblemNote v-if="problem" :problem="problem" @again="load" />
     <div v-if="mayConnect" class="connect">
       <button

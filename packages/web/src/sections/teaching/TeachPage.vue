@@ -58,11 +58,11 @@ const seen = { words: 1, aspects: 1 }
 type List = keyof typeof seen
 
 /** Takes an answer; lists that are being changed keep what is typed, apart from the one that was just saved. */
-function take(answer: TeachingAnswer | null, saved?: List): void {
+function take(answer: TeachingAnswer | null, justSaved?: List): void {
   if (!answer) return
   const typed = { words: wordsChanged.value, aspects: aspectsChanged.value }
   for (const list of ['words', 'aspects'] as const) {
-    const kept = teaching.value !== null && typed[list] && list !== saved
+    const kept = teaching.value !== null && typed[list] && list !== justSaved
     if (!kept || same(answer[list], teaching.value?.[list])) seen[list] = answer.edition
     if (kept) continue
     if (list === 'words') words.value = plain(answer.words)

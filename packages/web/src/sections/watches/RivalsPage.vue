@@ -21,14 +21,14 @@ const most = computed(() =>
 
 function sentence(row: RivalRow): string {
   const volume = t(`watch.rivals.sentence.${row.usual.verdict}`, { name: row.watch.name })
-  const change = !row.net
+  const verdict = !row.net
     ? 'unfelt'
     : !row.netChange?.sure
       ? 'level'
       : row.netChange.difference > 0
         ? 'rose'
         : 'fell'
-  return `${volume}; ${t(`watch.rivals.${change}`)}`
+  return `${volume}; ${t(`watch.rivals.${verdict}`)}`
 }
 function people(row: RivalRow): string {
   const { change: moved, before } = row.audience

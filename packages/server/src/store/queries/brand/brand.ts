@@ -1,0 +1,44 @@
+import type { ColleagueAnswer, PlaceAnswer } from '@murrabel/contract'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database } from '../../database.ts'
+
+/** Who works on a brand, by name. */
+export const colleaguesOfBrand = (db: Database, brandId: number): Promise<ColleagueAnswer[]> =>
+  db.rows<ColleagueAnswer>(
+    `SELECT c.id, c.name, m.role
+     FROM memberships m
+     JOIN colleagues c ON c.id = m.colleague_id
+     WHERE m.brand_id = $1
+     ORDER BY c.name COLLATE "und-x-icu"`,
+    [brandId],
+  )
+
+export const visiblePlaces = (db: Database, { brandId, placeIds }: Reader): Promise<PlaceAnswer[]> =>
+  db.rows<PlaceAnswer>(
+    `SELECT id, name
+     FROM places
+     WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2))
+     ORDER BY id`,
+    [brandId, placeIds],
+  )
+
+/** Channels on which the reader sees profiles, with how many. */
+export const visibleChannels = (
+  db: Database,
+  { brandId, profileIds, placeIds }: Reader,
+): Promise<{ channel: string; n: number }[]> =>
+  db.rows<{ channel: string; n: number }>(
+    `SELECT channel, count(*) AS n
+     FROM profiles
+     WHERE brand_id = $1
+       AND ($2::int[] IS NULL OR id = ANY($2))
+       AND ($3::int[] IS NULL OR place_id = ANY($3))
+     GROUP BY 1
+     ORDER BY 1`,
+    [brandId, profileIds, placeIds],
+  )
+
+export const aspectsOfBrand = (db: Database, brandId: number): Promise<{ id: number; name: string }[]> =>
+  db.rows<{ id: number; name: string }>('SELECT id, name FROM aspects WHERE brand_id = $1 ORDER BY id', [
+    brandId,
+  ])
