@@ -100,8 +100,8 @@ watch(
       active: editing?.active ?? true,
     })
     if (editing) {
-      const { below, ...condition } = editing.condition as AlertCondition & { below?: number }
-      Object.assign(draft, condition, below === undefined ? {} : { below: Math.round(below * 100) })
+      const { below, ...asIs } = editing.condition as AlertCondition & { below?: number }
+      Object.assign(draft, asIs, below === undefined ? {} : { below: Math.round(below * 100) })
     }
     ways.value = {
       inApp: editing?.inApp ?? true,
