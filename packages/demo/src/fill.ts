@@ -83,8 +83,8 @@ const known = await call<{ sides: { profiles: { url: string }[] }[] }>('GET', '/
 const addresses = new Set(known.sides.flatMap((side) => side.profiles.map(({ url }) => url)))
 for (const { id, name } of demoRivals) {
   const watchId = watches.find((watch) => name.endsWith(watch.name))?.id
-  for (const address of [`${lanternpageAddress}/pages/${id}`, `${wheraboutAddress}/businesses/${id}`])
-    if (!addresses.has(address)) await call('POST', '/api/public-profiles', { address, watchId })
+  for (const page of [`${lanternpageAddress}/pages/${id}`, `${wheraboutAddress}/businesses/${id}`])
+    if (!addresses.has(page)) await call('POST', '/api/public-profiles', { address: page, watchId })
 }
 const teaching = await call<{ aspects: unknown[] }>('GET', '/api/teaching')
 if (!teaching.aspects.length) await call('PUT', '/api/teaching/aspects', { aspects: demoAspects })
