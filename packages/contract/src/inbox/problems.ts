@@ -7,15 +7,15 @@ export const inboxProblems = {
     'A colleague acted on this thread while you wrote. Nothing was sent; your text is kept. Look at the thread, then send again.',
   ),
   replyNotPossible: refusal(409, 'This channel takes no reply here. Nothing was sent.'),
-  alreadySent: refusal(409, 'This reply has already gone out and cannot be called back.'),
+  alreadySent: refusal(409, 'This reply has already gone out and can no longer be withdrawn.'),
   beingSent: refusal(409, 'This reply is on its way right now. Wait a moment and look again.'),
   maybeSent: refusal(
     409,
-    'The network never said whether it took this reply, so it may be public. Trying again is safe: it appears once. To call it back anyway, say so.',
+    'The network did not confirm this reply, so it may be public. Trying again is safe: it appears only once. To withdraw it anyway, say so.',
   ),
   calledBack: refusal(
     409,
-    'This reply was called back already. Nothing was changed; write it again to send it.',
+    'This reply was withdrawn already. Nothing was changed; write it again to send it.',
   ),
   keyUsed: refusal(
     409,

@@ -38,7 +38,7 @@ export interface StandingsAnswer {
   watches: WatchStanding[]
 }
 
-/** A part of the volume under a name, with its moods. */
+/** A part of the volume under a name, by sentiment. */
 export interface Slice extends SentimentCounts {
   /** What the lens takes to open it: a channel, a language, a place's id, an hour of the week. */
   key: string | number | null

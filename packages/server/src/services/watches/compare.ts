@@ -11,7 +11,7 @@ import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { fillBuckets } from '../entries/list.ts'
 import { askedWords, backgroundNeeded, phraseAnswer, phrasesOfLens } from './phrases.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
-import { addMoods, netOf, noCounts, total } from './standings.ts'
+import { addCounts, netOf, noCounts, total } from './standings.ts'
 
 type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
 const textLimit = 20_000
@@ -100,7 +100,7 @@ async function readSide(
   const starts = bucketStarts({ ...period, unit, zone: context.zone })
   const rows = await tide(parts.db, { lens, context, reader, from: period.from, to: period.to, unit })
   const series: TideBucket[] = fillBuckets(starts, rows)
-  const counts = series.reduce(addMoods, noCounts())
+  const counts = series.reduce(addCounts, noCounts())
   return { name, total: total(counts), days: daysOf(period), counts, net: netOf(counts), series }
 }
 

@@ -7,7 +7,7 @@ import { watchVoices } from '../../store/queries/watches/watchVoices.ts'
 import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { publicFigures } from './publicFigures.ts'
 import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
-import { addMoods, netOf, noCounts, total, usualPeriods } from './standings.ts'
+import { addCounts, netOf, noCounts, total, usualPeriods } from './standings.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 
 interface Side {
@@ -84,6 +84,6 @@ function periodsOf(rows: readonly WatchPeriod[], watch: number): SentimentCounts
   return Array.from({ length: usualPeriods + 1 }, (_, period) =>
     rows
       .filter((row) => row.watch === watch && row.period === period)
-      .reduce<SentimentCounts>(addMoods, noCounts()),
+      .reduce<SentimentCounts>(addCounts, noCounts()),
   )
 }

@@ -16,7 +16,7 @@ export const noCounts = (): SentimentCounts => ({ positive: 0, neutral: 0, negat
 export const netOf = ({ positive, neutral, negative }: SentimentCounts) =>
   netSentiment(positive, neutral, negative)
 
-export function addMoods(sum: SentimentCounts, more: SentimentCounts): SentimentCounts {
+export function addCounts(sum: SentimentCounts, more: SentimentCounts): SentimentCounts {
   return {
     positive: sum.positive + more.positive,
     neutral: sum.neutral + more.neutral,
@@ -63,7 +63,7 @@ function standing(
   let now = noCounts()
   for (const row of rows) {
     spark[row.period] = total(row)
-    if (row.period >= halves - 2) now = addMoods(now, row)
+    if (row.period >= halves - 2) now = addCounts(now, row)
   }
   const whole = Array.from({ length: halves / 2 }, (_, i) => spark[2 * i]! + spark[2 * i + 1]!)
   return {

@@ -9,7 +9,7 @@ export const alerts: typeof english = {
   none: "Pas encore d'alerte.",
   noneHint: "Créez la première : elle est essayée sur les 90 derniers jours avant d'être enregistrée.",
   name: 'Nom',
-  listens: 'Écoute',
+  listens: 'Veille',
   tells: 'Avertit pour',
   ways: 'Par',
   last: 'Dernier avertissement',

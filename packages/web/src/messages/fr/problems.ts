@@ -14,7 +14,7 @@ export const problems: Record<ErrorCode, string> = {
   beingSent: 'Cette réponse part en ce moment même. Attendez un instant et regardez de nouveau.',
   maybeSent:
     "Le réseau n'a jamais dit s'il avait pris cette réponse : elle est peut-être publique. Réessayer est sans risque, elle ne paraît qu'une fois.",
-  calledBack: "Cette réponse a déjà été rappelée. Rien n'a changé ; écrivez-la de nouveau pour l'envoyer.",
+  calledBack: "Cette réponse a déjà été retirée. Rien n'a changé ; écrivez-la de nouveau pour l'envoyer.",
   keyUsed:
     "Une réponse est déjà partie de cette fenêtre avec un autre texte ou dans un autre fil. Rien n'est parti maintenant ; votre texte est gardé. Envoyez-la de nouveau.",
   changedMeanwhile:
@@ -37,7 +37,7 @@ export const problems: Record<ErrorCode, string> = {
   threadChanged:
     "Un collègue a agi sur ce fil pendant que vous écriviez. Rien n'est parti ; votre texte est gardé. Regardez le fil, puis envoyez de nouveau.",
   replyNotPossible: "Ce canal ne prend pas de réponse ici. Rien n'est parti.",
-  alreadySent: 'Cette réponse est déjà partie et ne peut plus être rappelée.',
+  alreadySent: 'Cette réponse est déjà partie et ne peut plus être retirée.',
   undoTooLate:
     "Quelque chose de plus récent s'est passé sur ce fil : ceci ne peut plus être annulé. Rien n'a changé.",
   profileBroken: "La clé de ce profil a expiré. Rien n'est perdu ; renouvelez-la sous Réglages, Profils.",
