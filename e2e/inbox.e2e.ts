@@ -322,7 +322,7 @@ test('the lens: phrases, the address, back and forward, the tide line by drag an
   await settledCount(page, (n) => n === both)
 
   await page.goto(`${address}/inbox?given=anybody&state=any&time=last-90`)
-  const strip = page.getByRole('slider')
+  const strip = page.getByRole('group', { name: 'Volume over time' })
   await expect(page.getByTestId('bar')).toHaveCount(90)
   const box = (await strip.boundingBox())!
   await page.mouse.move(box.x + box.width * 0.5, box.y + 30)
@@ -332,9 +332,26 @@ test('the lens: phrases, the address, back and forward, the tide line by drag an
   await expect(page).toHaveURL(/time=\d{4}-\d\d-\d\d_\d{4}/)
   const dragged = page.url()
   await settledCount(page, (n) => n < all)
-  await strip.focus()
+  const first = page.getByRole('slider', { name: 'First day of the range' })
+  const last = page.getByRole('slider', { name: 'Last day of the range' })
+  const days = async () =>
+    Number(await last.getAttribute('aria-valuenow')) - Number(await first.getAttribute('aria-valuenow'))
+  const wide = await days()
+  await last.focus()
   await page.keyboard.press('ArrowRight')
+  await expect.poll(days).toBe(wide + 1)
+  await page.keyboard.press('Shift+ArrowLeft')
   await expect.poll(() => page.url()).not.toBe(dragged)
+  expect(await days()).toBe(wide + 1)
+  // The end that was taken keeps the focus, and can be dragged as well.
+  await expect(last).toBeFocused()
+  const end = (await last.boundingBox())!
+  await page.mouse.move(end.x + 6, end.y + 30)
+  await page.mouse.down()
+  await page.mouse.move(end.x - box.width * 0.1, end.y + 30, { steps: 4 })
+  await page.mouse.up()
+  await expect.poll(days).toBeLessThan(wide)
+  await last.focus()
   await page.keyboard.press('Escape')
   await expect(page).toHaveURL(/time=all/)
 

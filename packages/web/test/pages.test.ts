@@ -73,19 +73,42 @@ describe('the tide line', () => {
       'Tue 24 Nov: 4 in the lens',
     ])
     expect(html.text()).toContain('usually 1–4 a day')
-    expect(html.find('[role="slider"]').attributes('aria-valuetext')).toBe('24 Nov')
+    expect(html.text()).toContain('24 Nov')
+  })
+  const handles = async () => {
+    const html = await strip()
+    return { html, first: html.find('[role="slider"].first'), last: html.find('[role="slider"].last') }
+  }
+  test('a range has two ends that say where they are and how far they go', async () => {
+    const { first, last } = await handles()
+    const told = ['aria-label', 'aria-valuetext', 'aria-valuemin', 'aria-valuenow', 'aria-valuemax']
+    expect(told.map((name) => first.attributes(name))).toEqual([
+      'First day of the range',
+      '24 Nov',
+      '0',
+      '2',
+      '2',
+    ])
+    expect(told.map((name) => last.attributes(name))).toEqual([
+      'Last day of the range',
+      '24 Nov',
+      '2',
+      '2',
+      '2',
+    ])
   })
   test.each([
-    ['ArrowLeft', false, { from: '2026-11-23', to: '2026-11-23' }],
-    ['Escape', false, null],
-  ])('%s moves the time', async (key, shiftKey, expected) => {
-    const html = await strip()
-    await html.find('[role="slider"]').trigger('keydown', { key, shiftKey })
+    ['first', 'ArrowLeft', false, { from: '2026-11-23', to: '2026-11-24' }],
+    ['last', 'ArrowLeft', true, { from: '2026-11-23', to: '2026-11-23' }],
+    ['first', 'Escape', false, null],
+  ] as const)('the %s end: %s changes the time', async (end, key, shiftKey, expected) => {
+    const { html, ...ends } = await handles()
+    await ends[end].trigger('keydown', { key, shiftKey })
     expect(html.emitted('range')).toEqual([[expected]])
   })
   test('at the end it moves no further', async () => {
-    const html = await strip()
-    await html.find('[role="slider"]').trigger('keydown', { key: 'ArrowRight' })
+    const { html, last } = await handles()
+    await last.trigger('keydown', { key: 'ArrowRight' })
     expect(html.emitted('range')).toBeUndefined()
   })
 })

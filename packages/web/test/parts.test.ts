@@ -11,7 +11,7 @@ import { fieldProblems } from '../src/messages/fr/problems.ts'
 import ProblemNote from '../src/parts/ProblemNote.vue'
 import EntryText from '../src/parts/EntryText.vue'
 import { entryPieces } from '../src/parts/entryPieces.ts'
-import { bucketsOfRange, localTime, rangeOfBuckets } from '../src/parts/tideScale.ts'
+import { bucketsOfRange, rangeOfBuckets } from '../src/parts/tideScale.ts'
 import { asideTimes } from '../src/sections/inbox/asideTimes.ts'
 import { points } from '../src/sections/watches/watchFigures.ts'
 import { mounting } from './support.ts'
@@ -71,8 +71,6 @@ describe('the scale of the tide line', () => {
     unread: 0,
   }))
 
-  test('days are local', () =>
-    expect(localTime('2026-08-27T23:30:00Z', 'Europe/London', 'day')).toBe('2026-08-28'))
   test('what is chosen is what is framed, over the change of the clock', () => {
     fc.assert(
       fc.property(fc.nat(89), fc.nat(89), (a, b) => {

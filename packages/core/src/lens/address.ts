@@ -19,13 +19,14 @@ export function printLens(lens: Lens, base: Lens): [string, string][] {
   })
 }
 
-/** Names the address may hold; others belong to somebody else and are left alone. */
-export const lensNames: readonly string[] = [
-  ...new Set(Object.values(lensParts).flatMap((parts) => parts.map(({ name }) => name))),
-]
-
 /** Names that addresses had before, in what people have kept. */
 const formerNames: Record<string, string> = { felt: 'sentiment' }
+
+/** Names the address may hold, former ones too; others belong to somebody else and are left alone. */
+export const lensNames: readonly string[] = [
+  ...new Set(Object.values(lensParts).flatMap((parts) => parts.map(({ name }) => name))),
+  ...Object.keys(formerNames),
+]
 
 /**
  * Reads a lens from the pairs of an address, on top of `base`. What cannot be read is named in `problems` and keeps the

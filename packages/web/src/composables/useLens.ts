@@ -36,12 +36,15 @@ export function useLens(unit: Lens['unit']): UseLens {
   const route = useRoute()
   const router = useRouter()
   const base = bases[unit]
-  const read = computed(() => {
-    const pairs = Object.entries(route.query).flatMap(([name, value]): [string, string][] =>
-      typeof value === 'string' ? [[name, value]] : [],
-    )
-    return parseLens(pairs, base)
-  })
+  /** The lens parts of the address as one text: another thread or view under the same lens is no other lens. */
+  const asked = computed(() =>
+    JSON.stringify(
+      Object.entries(route.query).flatMap(([name, value]): [string, string][] =>
+        typeof value === 'string' && lensNames.includes(name) ? [[name, value]] : [],
+      ),
+    ),
+  )
+  const read = computed(() => parseLens(JSON.parse(asked.value) as [string, string][], base))
   const lens = computed(() => read.value.lens)
 
   function go(next: Lens, { replace = false } = {}): void {

@@ -1,6 +1,7 @@
 import { useI18n } from 'vue-i18n'
 import { daysBefore } from '@murrabel/core/measures'
 import { useBrand } from '../stores/brand.ts'
+import { dateFormat } from './dateFormats.ts'
 
 /** Dates in the reader's language and the brand's zone, and how far off a due time is. */
 export function useTexts() {
@@ -8,11 +9,9 @@ export function useTexts() {
   /** A list of short texts. */
   const tm = (key: string) => messages(key) as string[]
   const brand = useBrand()
+  const region = () => (locale.value === 'en' ? 'en-GB' : locale.value)
   const format = (at: string | number | Date, options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat(locale.value === 'en' ? 'en-GB' : locale.value, {
-      timeZone: brand.zone,
-      ...options,
-    }).format(new Date(at))
+    dateFormat(region(), { timeZone: brand.zone, ...options }).format(new Date(at))
 
   const clock = (at: string) => format(at, { hour: '2-digit', minute: '2-digit' })
   const yearOf = (at: string | number) => format(at, { year: 'numeric' })
@@ -44,7 +43,7 @@ export function useTexts() {
     return { text: t('time.dueOn', { d: day(at) }), past: false }
   }
   const list = (items: readonly string[]) =>
-    new Intl.ListFormat(locale.value === 'en' ? 'en-GB' : locale.value, { type: 'conjunction' }).format(items)
+    new Intl.ListFormat(region(), { type: 'conjunction' }).format(items)
   const number = (value: number) => new Intl.NumberFormat(locale.value).format(value)
   /** A language in the reader's own: "fr" is "French". */
   function languageName(code: string): string {
@@ -54,7 +53,7 @@ export function useTexts() {
   /** An hour of the local week, 0 (Monday, midnight) to 167, in words. */
   function weekHour(hour: number): string {
     const monday = Date.UTC(2026, 10, 23)
-    return new Intl.DateTimeFormat(locale.value === 'en' ? 'en-GB' : locale.value, {
+    return dateFormat(region(), {
       timeZone: 'UTC',
       weekday: 'long',
       hour: '2-digit',

@@ -135,8 +135,10 @@ export const en = {
     },
   },
   tide: {
-    label:
-      'Volume over time. Drag to choose a range; arrow keys move it, with Shift they widen it, Escape shows everything.',
+    label: 'Volume over time',
+    first: 'First day of the range',
+    last: 'Last day of the range',
+    handleHint: 'Drag, or use the arrow keys; with Shift the whole range moves, Escape shows everything.',
     usual: 'usually {low}–{high} {unit}',
     unit: { hour: 'an hour', day: 'a day', week: 'a week', month: 'a month' },
     bar: '{date}: {n} in the lens',

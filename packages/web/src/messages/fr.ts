@@ -143,8 +143,10 @@ export const fr: Messages = {
     },
   },
   tide: {
-    label:
-      "Volume dans le temps. Glisser pour choisir une période ; les flèches la déplacent, avec Maj elles l'élargissent, Échap montre tout.",
+    label: 'Volume dans le temps',
+    first: 'Premier jour de la période',
+    last: 'Dernier jour de la période',
+    handleHint: 'Glisser, ou utiliser les flèches ; avec Maj toute la période se déplace, Échap montre tout.',
     usual: 'habituellement {low}–{high} {unit}',
     unit: { hour: 'par heure', day: 'par jour', week: 'par semaine', month: 'par mois' },
     bar: '{date} : {n} dans la vue',

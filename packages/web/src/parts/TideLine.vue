@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
-import { max, scaleLinear } from 'd3'
 import { useElementSize } from '@vueuse/core'
 import type { Lens, LensRange } from '@murrabel/core/lens'
-import type { TideAnswer, TideBucket } from '@murrabel/contract'
+import type { TideAnswer } from '@murrabel/contract'
 import { useTexts } from '../composables/useTexts.ts'
 import { useBrand } from '../stores/brand.ts'
-import { bucketsOfRange, rangeOfBuckets, totalOf } from './tideScale.ts'
+import TideBars from './TideBars.vue'
+import { rangeAfterKey, type RangeEnd } from './tideHandles.ts'
+import { bucketsOfRange, rangeOfBuckets } from './tideScale.ts'
 
 const {
   lens,
@@ -20,11 +21,8 @@ const brand = useBrand()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const height = 58
-const gap = 2
-const order = ['negative', 'neutral', 'positive', 'unread'] as const
 
 const buckets = computed(() => tide?.buckets ?? [])
-const whole = computed(() => behind?.buckets ?? buckets.value)
 const place = computed(() => ({ zone: brand.zone, unit: tide?.unit ?? ('day' as const) }))
 const step = computed(() => (buckets.value.length ? width.value / buckets.value.length : 0))
 // A range that ends below one entry would say nothing.
@@ -32,55 +30,28 @@ const usual = computed(() => {
   const range = (behind ?? tide)?.usual ?? null
   return range && range.high >= 1 ? range : null
 })
-const y = computed(() => {
-  const most = Math.max(max(whole.value, totalOf) ?? 0, usual.value?.high ?? 0, 1)
-  return scaleLinear()
-    .domain([0, most])
-    .range([0, height - 6])
-})
 const chosen = computed(() => bucketsOfRange(buckets.value, lens.range, place.value))
 const drag = ref<[number, number] | null>(null)
 const shown = computed(() =>
   drag.value ? ([Math.min(...drag.value), Math.max(...drag.value)] as [number, number]) : chosen.value,
 )
 
-function stack(bucket: TideBucket) {
-  let top = height - 2
-  return order.map((sentiment) => {
-    const size = y.value(bucket[sentiment])
-    top -= size
-    return { sentiment, y: top, height: size }
-  })
-}
-const bars = computed(() =>
-  buckets.value.map((bucket, i) => ({
-    x: i * step.value + gap / 2,
-    own: stack(bucket),
-    all: behind ? stack(whole.value[i] ?? bucket) : [],
-    inside: shown.value !== null && i >= shown.value[0] && i <= shown.value[1],
-    label: label(bucket, whole.value[i]),
-  })),
-)
-function label(bucket: TideBucket, all: TideBucket | undefined): string {
-  const date = dateOf(bucket.at)
-  return behind && all
-    ? t('tide.barOf', { date, n: totalOf(bucket), all: totalOf(all) })
-    : t('tide.bar', { date, n: totalOf(bucket) })
-}
-const dateOf = (at: string) =>
-  format(at, {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    ...(tide?.unit === 'hour' ? { hour: '2-digit' } : {}),
-  })
+const isLong = computed(() => {
+  const [first, last] = shown.value ?? [0, 0]
+  return last - first > (tide?.unit === 'week' ? 40 : tide?.unit === 'month' ? 10 : 300)
+})
+const dateOf = (index: number) =>
+  buckets.value[index]
+    ? format(buckets.value[index].at, {
+        day: 'numeric',
+        month: 'short',
+        ...(isLong.value ? { year: 'numeric' } : {}),
+      })
+    : ''
 const rangeLabel = computed(() => {
   const range = shown.value
   if (!range || !buckets.value.length) return ''
-  const long = range[1] - range[0] > (tide?.unit === 'week' ? 40 : tide?.unit === 'month' ? 10 : 300)
-  const short = (i: number) =>
-    format(buckets.value[i]!.at, { day: 'numeric', month: 'short', ...(long ? { year: 'numeric' } : {}) })
-  return range[0] === range[1] ? short(range[0]) : `${short(range[0])} – ${short(range[1])}`
+  return range[0] === range[1] ? dateOf(range[0]) : `${dateOf(range[0])} – ${dateOf(range[1])}`
 })
 
 /** Pixels that a range in words needs at most. */
@@ -117,17 +88,32 @@ function up(): void {
 function choose(first: number, last: number): void {
   emit('range', rangeOfBuckets(buckets.value, first, last, place.value))
 }
-function onKey(event: KeyboardEvent): void {
-  const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
+/** An end taken by the pointer; the other one stays. */
+function take(event: PointerEvent, end: RangeEnd): void {
+  if (!shown.value || event.button !== 0) return
+  box.value?.setPointerCapture(event.pointerId)
+  const [first, last] = shown.value
+  drag.value = end === 'first' ? [last, first] : [first, last]
+}
+function onKey(event: KeyboardEvent, end: RangeEnd): void {
+  if (event.ctrlKey || event.metaKey || event.altKey || !chosen.value) return
   if (event.key === 'Escape') emit('range', null)
-  else if (way && chosen.value) {
-    const [first, last] = chosen.value
-    const end = buckets.value.length - 1
-    if (event.shiftKey) choose(first, Math.max(first, Math.min(end, last + way)))
-    else if (first + way >= 0 && last + way <= end) choose(first + way, last + way)
-  } else return
+  else {
+    const next = rangeAfterKey(chosen.value, buckets.value.length, event, end)
+    if (!next) return
+    choose(next[0], next[1])
+  }
   event.preventDefault()
 }
+const ends = computed(() => {
+  if (!shown.value || !buckets.value.length) return []
+  const [first, last] = shown.value
+  const most = buckets.value.length - 1
+  return [
+    { end: 'first' as const, index: first, low: 0, high: last, at: first },
+    { end: 'last' as const, index: last, low: first, high: most, at: last + 1 },
+  ]
+})
 </script>
 
 <template>
@@ -135,60 +121,32 @@ function onKey(event: KeyboardEvent): void {
     <div
       ref="box"
       class="strip"
-      role="slider"
-      tabindex="0"
+      role="group"
       :aria-label="t('tide.label')"
-      :aria-valuetext="rangeLabel"
-      :aria-valuenow="chosen?.[0] ?? 0"
-      aria-valuemin="0"
-      :aria-valuemax="buckets.length"
       @pointerdown="down"
       @pointermove="move"
       @pointerup="up"
       @pointercancel="drag = null"
       @dblclick="emit('range', null)"
-      @keydown="onKey"
     >
-      <svg :width="width" :height="height" aria-hidden="true">
-        <rect
-          v-if="usual"
-          x="0"
-          :width="width"
-          :y="height - 2 - y(usual.high)"
-          :height="Math.max(1, y(usual.high) - y(usual.low))"
-          class="usual"
-        />
-        <g v-for="(bar, i) in bars" :key="i" :class="{ inside: bar.inside }" data-test="bar">
-          <title>{{ bar.label }}</title>
-          <rect :x="bar.x - gap / 2" y="0" :width="step" :height="height" class="hand" />
-          <rect
-            v-for="part in bar.all"
-            :key="`a${part.sentiment}`"
-            :x="bar.x"
-            :y="part.y"
-            :width="Math.max(1, step - gap)"
-            :height="part.height"
-            :class="[part.sentiment, 'pale']"
-          />
-          <rect
-            v-for="part in bar.own"
-            :key="part.sentiment"
-            :x="bar.x"
-            :y="part.y"
-            :width="Math.max(1, step - gap)"
-            :height="part.height"
-            :class="[part.sentiment, { pale: !bar.inside }]"
-          />
-        </g>
-        <rect
-          v-if="shown && step"
-          :x="shown[0] * step"
-          y="1"
-          :width="(shown[1] - shown[0] + 1) * step"
-          :height="height - 2"
-          class="frame"
-        />
-      </svg>
+      <TideBars :tide="tide" :behind="behind" :usual="usual" :shown="shown" :width="width" :height="height" />
+      <span
+        v-for="{ end, index, low, high, at } in ends"
+        :key="end"
+        class="handle"
+        :class="end"
+        :style="{ left: `${(at / buckets.length) * 100}%` }"
+        role="slider"
+        tabindex="0"
+        :title="t('tide.handleHint')"
+        :aria-label="t(`tide.${end}`)"
+        :aria-valuemin="low"
+        :aria-valuemax="high"
+        :aria-valuenow="index"
+        :aria-valuetext="dateOf(index)"
+        @pointerdown.stop="take($event, end)"
+        @keydown="onKey($event, end)"
+      />
       <span v-if="usual" class="note left">{{
         t('tide.usual', {
           low: number(Math.round(usual.low)),
@@ -215,35 +173,42 @@ function onKey(event: KeyboardEvent): void {
   cursor: crosshair;
   touch-action: none;
 }
-svg {
-  display: block;
+/* Beside the range rather than over it, so that the ends of a single bar can both be taken. */
+.handle {
+  position: absolute;
+  top: 0;
+  width: 24px;
+  height: 58px;
+  cursor: ew-resize;
+  touch-action: none;
 }
-.hand {
-  fill: transparent;
+.handle.first {
+  margin-left: -20px;
 }
-.usual {
-  fill: var(--deep-wash);
+.handle.last {
+  margin-left: -4px;
 }
-.negative {
-  fill: var(--neg);
+.handle::after {
+  content: '';
+  position: absolute;
+  top: 19px;
+  width: 5px;
+  height: 20px;
+  border-radius: 3px;
+  background: var(--deep);
 }
-.neutral {
-  fill: var(--neu);
+.handle.first::after {
+  left: 18px;
 }
-.positive {
-  fill: var(--pos);
+.handle.last::after {
+  left: 2px;
 }
-.unread {
-  fill: var(--unread);
+.handle:focus-visible {
+  outline: none;
 }
-.pale {
-  opacity: 0.32;
-}
-.frame {
-  fill: none;
-  stroke: var(--deep);
-  stroke-width: 1.5;
-  rx: 3px;
+.handle:focus-visible::after {
+  outline: 2px solid var(--deep);
+  outline-offset: 2px;
 }
 .note {
   position: absolute;

@@ -1,30 +1,13 @@
 import { instantsOf, type LensRange } from '@murrabel/core/lens'
 import type { TideBucket } from '@murrabel/contract'
+import { localDay, localHour } from '../composables/dateFormats.ts'
 
 export const totalOf = ({ positive, neutral, negative, unread }: TideBucket) =>
   positive + neutral + negative + unread
 
 /** The local day (or hour) of an instant in a zone, as a lens writes it. */
-export function localTime(
-  at: string | number,
-  zone: string,
-  unit: 'hour' | 'day' | 'week' | 'month',
-): string {
-  const parts = Object.fromEntries(
-    new Intl.DateTimeFormat('en-CA', {
-      timeZone: zone,
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-      hour: '2-digit',
-      hourCycle: 'h23',
-    })
-      .formatToParts(new Date(at))
-      .map((p) => [p.type, p.value]),
-  )
-  const day = `${parts.year}-${parts.month}-${parts.day}`
-  return unit === 'hour' ? `${day}T${parts.hour}` : day
-}
+const localTime = (at: string | number, zone: string, unit: 'hour' | 'day' | 'week' | 'month'): string =>
+  unit === 'hour' ? localHour(at, zone) : localDay(at, zone)
 
 /** The lens range that covers the buckets from one index to another, both included. */
 export function rangeOfBuckets(

@@ -34,7 +34,16 @@ const entries = useEntryList(query)
 const { rows, count } = entries
 const tide = useTide(lens)
 const threadId = computed(() => (route.params.thread ? Number(route.params.thread) : null))
-const { thread, problem, load: loadThread } = useThread(threadId)
+const {
+  thread,
+  problem,
+  load: loadThread,
+} = useThread(threadId, {
+  neighbours: () => {
+    const at = rows.value.findIndex((row) => row.threadId === threadId.value)
+    return at < 0 ? [] : [rows.value[at + 1], rows.value[at - 1]].flatMap((row) => row?.threadId ?? [])
+  },
+})
 const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
 const replyBox = useTemplateRef<InstanceType<typeof ReplyBox>>('replyBox')
 const actions = useTemplateRef<InstanceType<typeof ThreadActions>>('actions')

@@ -8,6 +8,7 @@ import { instantsOf, printLens, type Lens } from '@murrabel/core/lens'
 import { routes, type PhraseAnswer } from '@murrabel/contract'
 import { useAsked } from '../../composables/useAsked.ts'
 import { bases, useLens } from '../../composables/useLens.ts'
+import { localDay } from '../../composables/dateFormats.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ChartFrame from '../../parts/ChartFrame.vue'
 import DataTable from '../../parts/DataTable.vue'
@@ -28,7 +29,7 @@ const brand = useBrand()
 const { lens, query, change, reset } = useLens('entries')
 const other = computed(() => String(route.query.with ?? 'before'))
 
-const iso = (at: number) => new Intl.DateTimeFormat('en-CA', { timeZone: brand.zone }).format(new Date(at))
+const iso = (at: number) => localDay(at, brand.zone)
 function shifted(by: 'before' | 'year'): Partial<Lens> | null {
   const range = instantsOf(lens.value.range ?? { last: 90 }, { now: Date.now(), zone: brand.zone })!
   const half = 12 * 3_600_000

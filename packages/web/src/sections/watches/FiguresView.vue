@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Lens } from '@murrabel/core/lens'
 import type { Direction } from '@murrabel/core/measures'
 import type { FiguresAnswer, Slice, TideAnswer } from '@murrabel/contract'
+import { localDay } from '../../composables/dateFormats.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import HourGrid from '../../parts/HourGrid.vue'
 import PeriodBars from '../../parts/PeriodBars.vue'
@@ -25,9 +26,8 @@ const placeName = (key: Slice['key']) => brand.placeName(Number(key)) || t('watc
 const weekRange = (index: number) => {
   const from = new Date(figures.direction.starts[index]!)
   const to = new Date(from.getTime() + 6.5 * 86_400_000)
-  return { from: localDay(from), to: localDay(to) }
+  return { from: localDay(from, brand.zone), to: localDay(to, brand.zone) }
 }
-const localDay = (at: Date) => new Intl.DateTimeFormat('en-CA', { timeZone: brand.zone }).format(at)
 function directionText(direction: Direction, inPoints: boolean): string {
   const size = inPoints
     ? t('watch.figures.points', { n: points(direction.slope) })

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { routes, type SpikeAnswer } from '@murrabel/contract'
 import type { Lens } from '@murrabel/core/lens'
 import { useAsked } from '../../composables/useAsked.ts'
+import { localHour } from '../../composables/dateFormats.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
@@ -32,25 +33,9 @@ const alertTo = computed(() => ({
 const hours = (spike: SpikeAnswer) => Math.round((Date.parse(spike.to) - Date.parse(spike.from)) / 3_600_000)
 const when = (at: string) =>
   format(at, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-/** Local hour as the lens writes it. */
-function lensHour(at: number): string {
-  const parts = Object.fromEntries(
-    new Intl.DateTimeFormat('en-CA', {
-      timeZone: brand.zone,
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-      hour: '2-digit',
-      hourCycle: 'h23',
-    })
-      .formatToParts(new Date(at))
-      .map(({ type, value }) => [type, value]),
-  )
-  return `${parts.year}-${parts.month}-${parts.day}T${parts.hour}`
-}
 const range = (spike: SpikeAnswer) => ({
-  from: lensHour(Date.parse(spike.from)),
-  to: lensHour(Date.parse(spike.to) - 1),
+  from: localHour(spike.from, brand.zone),
+  to: localHour(Date.parse(spike.to) - 1, brand.zone),
 })
 </script>
 

@@ -1,0 +1,37 @@
+// Runs in the page before anything of it: when something is first there, and the longest task of the main thread.
+window.longest = 0
+window.pressedAt = 0
+new PerformanceObserver((list) => {
+  for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration)
+}).observe({ type: 'longtask', buffered: true })
+for (const kind of ['click', 'keydown'])
+  addEventListener(kind, () => (window.pressedAt = performance.now()), { capture: true })
+
+/** Looks with every frame until the test is met; milliseconds since the page was asked for, or since the last press. */
+const until = (met, since) =>
+  new Promise((resolve) => {
+    const look = () =>
+      met()
+        ? resolve({ ms: performance.now() - since(), longest: window.longest })
+        : requestAnimationFrame(look)
+    look()
+  })
+window.seen = (selector) =>
+  until(
+    () => document.querySelector(selector),
+    () => 0,
+  )
+window.seenAfterPress = (selector) =>
+  until(
+    () => document.querySelector(selector),
+    () => window.pressedAt,
+  )
+window.changedAfterPress = (selector) => {
+  window.longest = 0
+  const text = () => document.querySelector(selector)?.textContent
+  const before = text()
+  return until(
+    () => text() && text() !== before,
+    () => window.pressedAt,
+  )
+}
