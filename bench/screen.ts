@@ -38,9 +38,9 @@ async function openTo(page: Page, address: string, selector: string): Promise<To
 
 /** Milliseconds from a key to what it shows, told by a text that changes. */
 async function pressTo(page: Page, press: () => Promise<void>, selector: string): Promise<Took> {
-  const changed = page.evaluate<Took>(`changedAfterPress('${selector}')`)
+  await page.evaluate(`watchText('${selector}')`)
   await press()
-  return changed
+  return page.evaluate<Took>('change')
 }
 
 async function settled(page: Page): Promise<void> {

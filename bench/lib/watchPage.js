@@ -9,11 +9,14 @@ for (const kind of ['click', 'keydown'])
 
 /** Looks with every frame until the test is met; milliseconds since the page was asked for, or since the last press. */
 const until = (met, since) =>
-  new Promise((resolve) => {
-    const look = () =>
-      met()
-        ? resolve({ ms: performance.now() - since(), longest: window.longest })
-        : requestAnimationFrame(look)
+  new Promise((resolve, reject) => {
+    const began = performance.now()
+    const look = () => {
+      const now = performance.now()
+      if (met()) resolve({ ms: now - since(), longest: window.longest })
+      else if (now - began > 20_000) reject(new Error('not seen within 20 s'))
+      else requestAnimationFrame(look)
+    }
     look()
   })
 window.seen = (selector) =>
@@ -26,11 +29,12 @@ window.seenAfterPress = (selector) =>
     () => document.querySelector(selector),
     () => window.pressedAt,
   )
-window.changedAfterPress = (selector) => {
+/** Watches a text from now on; `change` is when it has become another one. */
+window.watchText = (selector) => {
   window.longest = 0
   const text = () => document.querySelector(selector)?.textContent
   const before = text()
-  return until(
+  window.change = until(
     () => text() && text() !== before,
     () => window.pressedAt,
   )

@@ -9,4 +9,7 @@ import App from './App.vue'
 import { createMessages } from './messages/index.ts'
 import { router } from './router.ts'
 
-createApp(App).use(createPinia()).use(createMessages()).use(router).mount('#app')
+const app = createApp(App).use(createPinia())
+// The router asks for the page at once, beside the texts of another language.
+app.use(router)
+void createMessages().then((messages) => app.use(messages).mount('#app'))

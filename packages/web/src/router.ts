@@ -1,14 +1,38 @@
-import { createRouter, createWebHistory } from 'vue-router'
+import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
+import { loadPage } from './loadPage.ts'
+import { askAheadForInbox } from './sections/inbox/inboxAhead.ts'
+import { askAheadForWatch, withFirstWatch } from './sections/watches/watchAhead.ts'
 import { useBrand } from './stores/brand.ts'
 import { useCounts } from './stores/counts.ts'
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** Shown to whoever is not signed in. */
+    open?: boolean
+    /** Asks for the page's first data. */
+    ahead?: (to: RouteLocation) => void
+  }
+}
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/inbox' },
     { path: '/sign-in', component: () => import('./sections/signIn/SignInPage.vue'), meta: { open: true } },
-    { path: '/inbox/:thread(\\d+)?', component: () => import('./sections/inbox/InboxPage.vue') },
-    { path: '/watch', component: () => import('./sections/watches/WatchPage.vue') },
+    {
+      path: '/inbox/:thread(\\d+)?',
+      component: () => import('./sections/inbox/InboxPage.vue'),
+      meta: { ahead: askAheadForInbox },
+    },
+    {
+      path: '/watch',
+      component: () => import('./sections/watches/WatchPage.vue'),
+      meta: { ahead: askAheadForWatch },
+      beforeEnter: ({ path, query }) => {
+        const first = withFirstWatch(query)
+        return first ? { path, query: first, replace: true } : true
+      },
+    },
     { path: '/watch/side-by-side', component: () => import('./sections/watches/SideBySidePage.vue') },
     { path: '/watch/rivals', component: () => import('./sections/watches/RivalsPage.vue') },
     { path: '/watch/compare', component: () => import('./sections/watches/ComparePage.vue') },
@@ -21,7 +45,13 @@ export const router = createRouter({
   ],
 })
 
-router.beforeEach(async (to) => {
+// A page's code, its first data and the brand are asked for together.
+router.beforeEach(async (to, from) => {
+  const enters = to.matched.at(-1) !== from.matched.at(-1)
+  if (enters) {
+    loadPage(to)
+    to.meta.ahead?.(to)
+  }
   const brand = useBrand()
   if (to.meta.open || brand.answer) return true
   if (!(await brand.load())) return { path: '/sign-in', query: { to: to.fullPath } }

@@ -196,10 +196,10 @@ describe('the page', () => {
     await flushPromises()
     return { html, at: () => around.router.currentRoute.value.query, ...server }
   }
-  test('shows the watch of the address, or the first one without a step in the history', async () => {
+  test('shows the watch of the address, or everything', async () => {
     expect((await open()).html.find('h2').text()).toBe('Storm Petrel')
     clear()
-    expect((await open('/watch')).at()).toEqual({ watch: '4' })
+    expect((await open('/watch')).html.find('h2').text()).toBe('All mentions')
   })
   test('its figures say what is usual and what is sure; a phrase opens its entries', async () => {
     const { html, at } = await open()

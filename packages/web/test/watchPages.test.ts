@@ -1,5 +1,5 @@
 import { flushPromises } from '@vue/test-utils'
-import { describe, expect, test } from 'vitest'
+import { describe, expect, test, vi } from 'vitest'
 import { problemOf, type AlertAnswer, type CompareAnswer, type TeachingAnswer } from '@murrabel/contract'
 import { blankLens, parseLens } from '@murrabel/core/lens'
 import AlertsPage from '../src/sections/alerts/AlertsPage.vue'
@@ -175,6 +175,9 @@ describe('the alerts', () => {
   test('the first is offered where there is none; an address may bring what to listen to', async () => {
     const { body, html } = await page([], {}, { path: '/watch/alerts?new=&lens=watch%3D4' })
     expect(body()).toContain('No alerts yet.')
+    // The sheet's code comes when it is opened.
+    await vi.dynamicImportSettled()
+    await flushPromises()
     expect(html.findComponent({ name: 'AlertSheet' }).props()).toMatchObject({
       modelValue: true,
       lens: 'watch=4',

@@ -1,4 +1,5 @@
 import { pathOf, type Problem, type Route } from '@murrabel/contract'
+import { holdAhead, takeAhead } from './ahead.ts'
 
 /** A refusal of the server, or a server that cannot be reached (code "offline"). */
 export class CallProblem extends Error {
@@ -13,6 +14,8 @@ export interface CallOptions<Body> {
   query?: Iterable<readonly [string, string]>
   body?: Body
   signal?: AbortSignal
+  /** Nobody has acted: a session that has ended is not told. */
+  quiet?: boolean
 }
 
 let onSignedOut = () => {}
@@ -29,11 +32,24 @@ export function addressOf(
   return pathOf(route.path, params) + (search ? `?${search}` : '')
 }
 
+/** Asks for what will be needed in a moment; whoever calls the same route then gets this answer. */
+export function askAhead<Answer>(
+  route: Route<undefined, Answer>,
+  options: CallOptions<undefined> = {},
+): void {
+  holdAhead(addressOf(route, options), send(route, { ...options, quiet: true }))
+}
+
 /** Calls a route of the contract. @throws CallProblem */
 export async function call<Body, Answer>(
   route: Route<Body, Answer>,
   options: CallOptions<Body> = {},
 ): Promise<Answer> {
+  const ahead = route.method === 'GET' ? takeAhead(addressOf(route, options)) : undefined
+  return ahead ? (ahead as Promise<Answer>) : send(route, options)
+}
+
+async function send<Body, Answer>(route: Route<Body, Answer>, options: CallOptions<Body>): Promise<Answer> {
   const { body, signal } = options
   let response: Response
   try {
@@ -66,6 +82,6 @@ export async function call<Body, Answer>(
     code: 'broken' as const,
     detail: `The server answered ${response.status}.`,
   }
-  if (shown.code === 'notSignedIn') onSignedOut()
+  if (shown.code === 'notSignedIn' && !options.quiet) onSignedOut()
   throw new CallProblem(shown)
 }

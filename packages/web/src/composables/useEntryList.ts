@@ -4,6 +4,14 @@ import { call, CallProblem } from '../api/call.ts'
 
 const pageSize = 60
 
+const folding = (fold: boolean): [string, string][] => (fold ? [['fold', '1']] : [])
+/** The pairs that ask for the first rows of a lens. */
+export const firstRows = (query: readonly [string, string][], { fold = false } = {}): [string, string][] => [
+  ...query,
+  ...folding(fold),
+  ['limit', String(pageSize)],
+]
+
 /** The rows of a lens, fetched page by page as they are scrolled to. A late answer never overwrites a newer one. */
 export function useEntryList(
   query: Ref<[string, string][]>,
@@ -16,7 +24,6 @@ export function useEntryList(
   let next: string | null = null
   let run = 0
   let abort = new AbortController()
-  const folding = (): [string, string][] => (fold.value ? [['fold', '1']] : [])
 
   async function fetchPage(first: boolean): Promise<void> {
     const mine = first ? ++run : run
@@ -26,7 +33,7 @@ export function useEntryList(
       next = null
     }
     loading.value = true
-    const pairs: [string, string][] = [...query.value, ...folding(), ['limit', String(pageSize)]]
+    const pairs = firstRows(query.value, { fold: fold.value })
     if (!first && next) pairs.push(['after', next])
     try {
       const page = await call(routes.entries, { query: pairs, signal: abort.signal })
@@ -68,7 +75,7 @@ export function useEntryList(
       do {
         const pairs: [string, string][] = [
           ...query.value,
-          ...folding(),
+          ...folding(fold.value),
           ['limit', String(Math.min(200, shown - fresh.length))],
         ]
         if (after) pairs.push(['after', after])

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute, useRouter, type LocationQuery } from 'vue-router'
 import { blankLens, lensNames, parseLens, printLens, type Lens, type LensProblem } from '@murrabel/core/lens'
 
 /** The usual lens of each section. */
@@ -31,19 +31,19 @@ export const lensQuery = (lens: Lens): [string, string][] => [
   ...printLens(lens, { ...blankLens, unit: lens.unit }),
 ]
 
+/** The lens parts among the pairs of an address. */
+export const lensPairs = (query: LocationQuery): [string, string][] =>
+  Object.entries(query).flatMap(([name, value]): [string, string][] =>
+    typeof value === 'string' && lensNames.includes(name) ? [[name, value]] : [],
+  )
+
 /** The lens of the address, on top of the section's usual one. The address is the only place it is kept. */
 export function useLens(unit: Lens['unit']): UseLens {
   const route = useRoute()
   const router = useRouter()
   const base = bases[unit]
   /** The lens parts of the address as one text: another thread or view under the same lens is no other lens. */
-  const asked = computed(() =>
-    JSON.stringify(
-      Object.entries(route.query).flatMap(([name, value]): [string, string][] =>
-        typeof value === 'string' && lensNames.includes(name) ? [[name, value]] : [],
-      ),
-    ),
-  )
+  const asked = computed(() => JSON.stringify(lensPairs(route.query)))
   const read = computed(() => parseLens(JSON.parse(asked.value) as [string, string][], base))
   const lens = computed(() => read.value.lens)
 

@@ -1,7 +1,7 @@
 import { useI18n } from 'vue-i18n'
 import { daysBefore } from '@murrabel/core/measures'
 import { useBrand } from '../stores/brand.ts'
-import { dateFormat } from './dateFormats.ts'
+import { dateFormat, languageNames, listFormat, numberFormat } from './formats.ts'
 
 /** Dates in the reader's language and the brand's zone, and how far off a due time is. */
 export function useTexts() {
@@ -42,13 +42,12 @@ export function useTexts() {
       return { text: t('time.dueTomorrow', { t: clock(at) }), past: false }
     return { text: t('time.dueOn', { d: day(at) }), past: false }
   }
-  const list = (items: readonly string[]) =>
-    new Intl.ListFormat(region(), { type: 'conjunction' }).format(items)
-  const number = (value: number) => new Intl.NumberFormat(locale.value).format(value)
+  const list = (items: readonly string[]) => listFormat(region(), { type: 'conjunction' }).format(items)
+  const number = (value: number) => numberFormat(locale.value).format(value)
   /** A language in the reader's own: "fr" is "French". */
   function languageName(code: string): string {
     if (code === 'und') return t('lens.unknownLanguage')
-    return new Intl.DisplayNames([locale.value], { type: 'language', fallback: 'code' }).of(code) ?? code
+    return languageNames(locale.value).of(code) ?? code
   }
   /** An hour of the local week, 0 (Monday, midnight) to 167, in words. */
   function weekHour(hour: number): string {

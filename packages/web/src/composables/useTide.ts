@@ -4,6 +4,10 @@ import type { Lens } from '@murrabel/core/lens'
 import { call } from '../api/call.ts'
 import { lensQuery } from './useLens.ts'
 
+/** What stands behind the strip: the lens without state and without who it is given to; null when it is the same. */
+export const lensBehind = (lens: Lens): Lens | null =>
+  lens.state === 'any' && lens.givenTo === 'anybody' ? null : { ...lens, state: 'any', givenTo: 'anybody' }
+
 /** The strip of time of a lens, and behind it the same without state and without who it is given to. */
 export function useTide(lens: Ref<Lens>) {
   const tide = shallowRef<TideAnswer | null>(null)
@@ -14,12 +18,11 @@ export function useTide(lens: Ref<Lens>) {
   async function load(): Promise<void> {
     const mine = ++run
     loading.value = true
-    const whole: Lens = { ...lens.value, state: 'any', givenTo: 'anybody' }
-    const same = lens.value.state === 'any' && lens.value.givenTo === 'anybody'
+    const whole = lensBehind(lens.value)
     try {
       const [own, all] = await Promise.all([
         call(routes.tide, { query: lensQuery(lens.value) }),
-        same ? null : call(routes.tide, { query: lensQuery(whole) }),
+        whole && call(routes.tide, { query: lensQuery(whole) }),
       ])
       if (mine !== run) return
       tide.value = own

@@ -1,15 +1,27 @@
 import { createI18n } from 'vue-i18n'
 import { en } from './en.ts'
-import { fr } from './fr.ts'
+
+export type Language = 'en' | 'fr'
 
 /** The reader's language: what they chose, else the browser's, else English. */
-export function languageOf(stored: string | null, browser: readonly string[]): 'en' | 'fr' {
+export function languageOf(stored: string | null, browser: readonly string[]): Language {
   const wanted = [stored, ...browser].map((l) => l?.slice(0, 2)).find((l) => l === 'en' || l === 'fr')
   return wanted === 'fr' ? 'fr' : 'en'
 }
 
-export function createMessages() {
+const textsOf: Record<Language, () => Promise<object>> = {
+  en: async () => en,
+  fr: async () => (await import('./fr.ts')).fr,
+}
+/** The texts of a language; those of English are part of the application, others are fetched when they are wanted. */
+export const loadTexts = (language: Language): Promise<object> => textsOf[language]()
+
+/** The application's texts, in the reader's language from the first word. */
+export async function createMessages() {
   const locale = languageOf(localStorage.getItem('murrabel.language'), navigator.languages)
   document.documentElement.lang = locale
-  return createI18n({ legacy: false, locale, fallbackLocale: 'en', messages: { en, fr } })
+  const messages: Record<string, object> = { en }
+  // Without them the page is in English rather than not there.
+  if (locale !== 'en') messages[locale] = await loadTexts(locale).catch(() => ({}))
+  return createI18n({ legacy: false, locale, fallbackLocale: 'en', messages: messages as { en: typeof en } })
 }

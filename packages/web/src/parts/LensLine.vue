@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, toRef, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, toRef, useTemplateRef } from 'vue'
 import { onClickOutside } from '@vueuse/core'
 import type { Lens, LensField } from '@murrabel/core/lens'
 import { routes, type CountAnswer } from '@murrabel/contract'
@@ -9,7 +9,6 @@ import { useLensPhrases } from '../composables/useLensPhrases.ts'
 import { useTexts } from '../composables/useTexts.ts'
 import { useUndo } from '../stores/undo.ts'
 import { Download, Link } from '@lucide/vue'
-import LensPanel from './LensPanel.vue'
 
 const { lens, count, told } = defineProps<{
   lens: Lens
@@ -18,6 +17,9 @@ const { lens, count, told } = defineProps<{
   told?: 'time'
 }>()
 const emit = defineEmits<{ change: [part: Partial<Lens>]; reset: [] }>()
+// With its calendar it is a third of the code of a page: it comes when a hand comes near.
+const loadPanel = () => import('./LensPanel.vue')
+const LensPanel = defineAsyncComponent(loadPanel)
 const { t, number } = useTexts()
 const undo = useUndo()
 const { sentence, options } = useLensPhrases(
@@ -52,7 +54,14 @@ defineExpose({ focus })
 </script>
 
 <template>
-  <div ref="line" class="lens" :aria-label="t('keys.lens')" role="region">
+  <div
+    ref="line"
+    class="lens"
+    :aria-label="t('keys.lens')"
+    role="region"
+    @pointerenter.once="loadPanel"
+    @focusin.once="loadPanel"
+  >
     <p class="sentence">
       <template v-for="(piece, i) in sentence" :key="i">
         <el-popover
@@ -104,7 +113,7 @@ defineExpose({ focus })
       >
         <Link :size="16" />
       </button>
-      <el-dropdown v-if="!told" trigger="click">
+      <el-dropdown :persistent="false" v-if="!told" trigger="click">
         <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')">
           <Download :size="16" />
         </button>

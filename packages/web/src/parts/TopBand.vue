@@ -4,13 +4,15 @@ import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
 import BellMenu from '../sections/alerts/BellMenu.vue'
 import { useBrand } from '../stores/brand.ts'
+import type { en } from '../messages/en.ts'
+import { loadTexts, type Language } from '../messages/index.ts'
 import { useCounts } from '../stores/counts.ts'
 
 const brand = useBrand()
 const counts = useCounts()
 const router = useRouter()
 const route = useRoute()
-const { t, locale } = useI18n()
+const { t, locale, setLocaleMessage } = useI18n()
 const emit = defineEmits<{ keys: [] }>()
 const words = ref('')
 const find = useTemplateRef<HTMLInputElement>('find')
@@ -39,7 +41,8 @@ async function signOut(): Promise<void> {
   await brand.signOut()
   await router.push('/sign-in')
 }
-function speak(language: string): void {
+async function speak(language: Language): Promise<void> {
+  setLocaleMessage(language, (await loadTexts(language)) as typeof en)
   locale.value = language
   localStorage.setItem('murrabel.language', language)
   document.documentElement.lang = language
@@ -49,7 +52,7 @@ defineExpose({ focusFind: () => find.value?.focus() })
 
 <template>
   <header v-if="brand.answer" class="band">
-    <el-dropdown trigger="click" placement="bottom-start">
+    <el-dropdown :persistent="false" trigger="click" placement="bottom-start">
       <button type="button" class="brand" :aria-label="t('band.brandMenu')">
         <b class="words">{{ brand.answer.brand.name }}</b>
         <small
@@ -94,7 +97,7 @@ defineExpose({ focusFind: () => find.value?.focus() })
       <kbd>/</kbd>
     </form>
     <BellMenu />
-    <el-dropdown trigger="click">
+    <el-dropdown :persistent="false" trigger="click">
       <button type="button" class="me" :aria-label="t('band.meMenu')">
         {{ initials(brand.answer.me.name) }}
       </button>

@@ -1,6 +1,6 @@
 import { instantsOf, type LensRange } from '@murrabel/core/lens'
 import type { TideBucket } from '@murrabel/contract'
-import { localDay, localHour } from '../composables/dateFormats.ts'
+import { localDay, localHour } from '../composables/formats.ts'
 
 export const totalOf = ({ positive, neutral, negative, unread }: TideBucket) =>
   positive + neutral + negative + unread

@@ -7,12 +7,13 @@ import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
+import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
-import AlertSheet from './AlertSheet.vue'
 import { useAlertTexts } from './alertTexts.ts'
 import WatchFrame from '../watches/WatchFrame.vue'
 
+const AlertSheet = onDemand(() => import('./AlertSheet.vue'))
 const { t, when, exact } = useTexts()
 const { condition, subject, ways } = useAlertTexts()
 const route = useRoute()

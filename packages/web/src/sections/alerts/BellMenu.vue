@@ -32,7 +32,7 @@ async function onOpen(open: boolean): Promise<void> {
 </script>
 
 <template>
-  <el-dropdown trigger="click" placement="bottom-end" @visible-change="onOpen">
+  <el-dropdown :persistent="false" trigger="click" placement="bottom-end" @visible-change="onOpen">
     <button
       type="button"
       class="bell"

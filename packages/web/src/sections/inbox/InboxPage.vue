@@ -13,9 +13,9 @@ import EmptyPlace from '../../parts/EmptyPlace.vue'
 import LensLine from '../../parts/LensLine.vue'
 import LensProblem from '../../parts/LensProblem.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
-import TagSheet from '../../parts/TagSheet.vue'
 import TideLine from '../../parts/TideLine.vue'
 import VirtualList from '../../parts/VirtualList.vue'
+import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
 import PersonPanel from './PersonPanel.vue'
 import ReplyBox from './ReplyBox.vue'
@@ -25,6 +25,7 @@ import ThreadRow from './ThreadRow.vue'
 import { useThread } from './useThread.ts'
 import { useThreadActions } from './useThreadActions.ts'
 
+const TagSheet = onDemand(() => import('../../parts/TagSheet.vue'))
 const route = useRoute()
 const brand = useBrand()
 const { t, list: joined } = useTexts()

@@ -28,6 +28,7 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
     {{ t('inbox.reopen') }}
   </button>
   <el-dropdown
+    :persistent="false"
     ref="asideMenu"
     trigger="click"
     placement="top-start"
@@ -43,6 +44,7 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
     </template>
   </el-dropdown>
   <el-dropdown
+    :persistent="false"
     ref="giveMenu"
     trigger="click"
     placement="top-start"

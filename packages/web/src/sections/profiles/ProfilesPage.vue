@@ -14,11 +14,12 @@ import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
+import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
-import ApartSheet from './ApartSheet.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 
+const ApartSheet = onDemand(() => import('./ApartSheet.vue'))
 const { t, number, when, exact } = useTexts()
 const brand = useBrand()
 const undo = useUndo()

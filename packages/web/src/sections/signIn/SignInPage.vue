@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
 import { ValidationError } from 'yup'
@@ -8,6 +8,7 @@ import { CallProblem } from '../../api/call.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import WelcomePanel from './WelcomePanel.vue'
+import { loadPage } from '../../loadPage.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useCounts } from '../../stores/counts.ts'
 
@@ -20,6 +21,13 @@ const router = useRouter()
 const email = ref('')
 const password = ref('')
 const busy = ref(false)
+/** Where one lands: what was asked for, of this application only. */
+const to =
+  typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
+    ? route.query.to
+    : '/inbox'
+// Its code comes while somebody types.
+onMounted(() => loadPage(router.resolve(to)))
 const problem = ref<CallProblem | null>(null)
 const fields = ref<Record<string, string>>({})
 
@@ -34,10 +42,6 @@ async function submit(): Promise<void> {
     )
     await brand.signIn(given)
     void counts.load().catch(() => {})
-    const to =
-      typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
-        ? route.query.to
-        : '/inbox'
     await router.push(to)
   } catch (error) {
     if (error instanceof ValidationError)

@@ -8,14 +8,15 @@ import { useKeys } from '../../composables/useKeys.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
-import TagSheet from '../../parts/TagSheet.vue'
 import VirtualList from '../../parts/VirtualList.vue'
+import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { tagsAfter, useTags } from '../../composables/useTags.ts'
 import { useVoices } from '../../stores/voices.ts'
 import MentionRow from './MentionRow.vue'
 import { useMentionActions } from './useMentionActions.ts'
 
+const TagSheet = onDemand(() => import('../../parts/TagSheet.vue'))
 const { entries, lens, copies } = defineProps<{
   entries: ReturnType<typeof useEntryList>
   lens: Lens
@@ -141,7 +142,7 @@ useKeys({
         <button type="button" class="plain" @click="actions.finish(several)">
           {{ t('watch.list.done') }}
         </button>
-        <el-dropdown trigger="click" @command="(to: number) => actions.give(several, to)">
+        <el-dropdown :persistent="false" trigger="click" @command="(to: number) => actions.give(several, to)">
           <button type="button" class="plain">{{ t('watch.list.give') }}</button>
           <template #dropdown>
             <el-dropdown-menu>

@@ -34,7 +34,7 @@ async function take(event: Event): Promise<void> {
 </script>
 
 <template>
-  <el-dropdown trigger="click" placement="bottom-start">
+  <el-dropdown :persistent="false" trigger="click" placement="bottom-start">
     <button type="button" class="button more" :aria-label="t('watch.menu')" :title="t('watch.menu')">
       <Ellipsis :size="16" />
     </button>

@@ -44,7 +44,12 @@ const terms = computed(() =>
       <button v-if="watch" type="button" class="button" @click="emit('tune')">{{ t('watch.tune') }}</button>
       <RouterLink class="button" :to="alertTo">{{ t('watch.alert') }}</RouterLink>
       <button type="button" class="button" @click="emit('compare')">{{ t('watch.compare') }}</button>
-      <el-dropdown v-if="watch && brand.mayCall('updateWatch')" trigger="click" placement="bottom-end">
+      <el-dropdown
+        :persistent="false"
+        v-if="watch && brand.mayCall('updateWatch')"
+        trigger="click"
+        placement="bottom-end"
+      >
         <button type="button" class="button more" :aria-label="t('watch.more')" :title="t('watch.more')">
           <Ellipsis :size="16" />
         </button>

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { dateFormat, localDay, localHour } from '../src/composables/dateFormats.ts'
+import { dateFormat, localDay, localHour } from '../src/composables/formats.ts'
 
 test('a format is made once', () => {
   expect(dateFormat('en-GB', { timeZone: 'UTC' })).toBe(dateFormat('en-GB', { timeZone: 'UTC' }))
