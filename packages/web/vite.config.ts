@@ -4,6 +4,10 @@ import AutoImport from 'unplugin-auto-import/vite'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import Components from 'unplugin-vue-components/vite'
 import { defineConfig } from 'vite'
+import { compression } from 'vite-plugin-compression2'
+import { pageFiles } from './vitePages.ts'
+
+const version = Date.now().toString(36)
 
 // Component tests need no styles; without them they run twice as fast.
 const importStyle = process.env.VITEST ? false : 'css'
@@ -14,8 +18,15 @@ export default defineConfig({
     vue(),
     AutoImport({ resolvers: [ElementPlusResolver({ importStyle })], dts: 'auto-imports.d.ts' }),
     Components({ resolvers: [ElementPlusResolver({ importStyle })], dirs: [], dts: 'components.d.ts' }),
+    pageFiles(version),
+    compression({
+      algorithms: ['brotliCompress', 'gzip'],
+      include: /\.(?:js|css|svg|html)$/,
+      threshold: 1000,
+    }),
   ],
   define: {
+    __VERSION__: JSON.stringify(version),
     __VUE_OPTIONS_API__: true,
     __VUE_PROD_DEVTOOLS__: false,
     __VUE_I18N_LEGACY_API__: false,

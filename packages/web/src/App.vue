@@ -3,9 +3,11 @@ import { ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { whenSignedOut } from './api/call.ts'
 import { useKeys } from './composables/useKeys.ts'
+import FaultNote from './parts/FaultNote.vue'
 import LiveUpdates from './parts/LiveUpdates.vue'
 import KeyList from './parts/KeyList.vue'
 import NewVersion from './parts/NewVersion.vue'
+import PageGuard from './parts/PageGuard.vue'
 import TopBand from './parts/TopBand.vue'
 import UndoStrip from './parts/UndoStrip.vue'
 import { useBrand } from './stores/brand.ts'
@@ -34,7 +36,8 @@ useKeys({
   <div class="app">
     <TopBand ref="band" @keys="keyList = true" />
     <NewVersion />
-    <RouterView />
+    <FaultNote />
+    <PageGuard><RouterView /></PageGuard>
     <LiveUpdates v-if="brand.answer" />
     <UndoStrip />
     <KeyList v-model="keyList" />

@@ -1,6 +1,6 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import type { Component } from 'vue'
-import { beforeEach, describe, expect, test } from 'vitest'
+import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { blankLens, type Lens } from '@murrabel/core/lens'
 import type { BellAnswer } from '@murrabel/contract'
 import BellMenu from '../src/sections/alerts/BellMenu.vue'
@@ -22,11 +22,13 @@ async function choose(
   text: string,
 ) {
   await html.find(at).trigger('click')
-  await flushPromises()
-  const item = [...document.querySelectorAll<HTMLElement>('.el-dropdown-menu__item')].find(
-    (each) => each.textContent?.trim() === text,
-  )
-  if (!item) throw new Error(`no "${text}" in the menu`)
+  const item = await vi.waitFor(() => {
+    const found = [...document.querySelectorAll<HTMLElement>('.el-dropdown-menu__item')].find(
+      (each) => each.textContent?.trim() === text,
+    )
+    if (!found) throw new Error(`no "${text}" in the menu`)
+    return found
+  })
   item.click()
   await flushPromises()
 }
@@ -117,6 +119,7 @@ describe('the bell', () => {
       body: { upTo: 9 },
     })
     expect(html.find('sup').exists()).toBe(false)
+    await expect.poll(() => document.querySelector('.el-dropdown-menu__item')).not.toBeNull()
     const first = document.querySelector<HTMLElement>('.el-dropdown-menu__item')!
     expect(first.textContent).toContain('A spike: 319 entries')
     first.click()
@@ -127,8 +130,7 @@ describe('the bell', () => {
     const { html } = await open({ events: [], unseen: 0, notSent: [] })
     expect(html.find('sup').exists()).toBe(false)
     await html.find('.bell').trigger('click')
-    await flushPromises()
-    expect(document.body.textContent).toContain('No alerts yet.')
+    await expect.poll(() => document.body.textContent).toContain('No alerts yet.')
   })
   test('a server that does not answer leaves it silent', async () => {
     const around = await mounting()

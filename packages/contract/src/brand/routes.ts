@@ -1,6 +1,6 @@
 import { can } from '../shared/access.ts'
 import type { BrandAnswer, WelcomeAnswer } from './answers.ts'
-import type { SignIn } from './schemas.ts'
+import type { Fault, SignIn } from './schemas.ts'
 import { get, post, remove } from '../shared/route.ts'
 
 /** Routes of the session, the brand and what is told live. */
@@ -9,5 +9,6 @@ export const brandRoutes = {
   welcome: get<WelcomeAnswer>('/api/welcome', can('look', 'nobody')),
   signOut: remove<undefined>('/api/session', can('look', 'nobody')),
   brand: get<BrandAnswer>('/api/brand', can('look', 'seen')),
+  tellFault: post<Fault, undefined>('/api/faults', can('look', 'self', 'small')),
   live: get<undefined>('/api/live', can('look', 'seen')),
 } as const

@@ -1,5 +1,5 @@
 import { type InferType, object, string } from 'yup'
-import { line } from '../shared/fields.ts'
+import { line, lines } from '../shared/fields.ts'
 
 export const signInSchema = object({
   email: line(200).email('enter a valid e-mail address').required('enter your e-mail address'),
@@ -7,3 +7,17 @@ export const signInSchema = object({
 })
 
 export type SignIn = InferType<typeof signInSchema>
+
+/** A fault of the application in somebody's browser, as the server keeps it in its log. */
+export const faultSchema = object({
+  /** What the person was told, so that both can be found by it. */
+  number: string()
+    .matches(/^[A-Z0-9]{4}-[A-Z0-9]{4}$/, 'a number is like 4K7P-Q2MD')
+    .required(),
+  text: lines(4000).default(''),
+  /** The page, without what was searched for. */
+  path: line(200).default(''),
+  version: line(40).default(''),
+})
+
+export type Fault = InferType<typeof faultSchema>

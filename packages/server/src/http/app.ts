@@ -1,4 +1,4 @@
-import { join } from 'node:path'
+import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import { pinoHttp } from 'pino-http'
@@ -8,18 +8,21 @@ import { alertRoutes, feedRoutes } from './alerts.ts'
 import { entryRoutes } from './entries.ts'
 import { importRoutes } from './imports.ts'
 import { liveRoutes } from './live.ts'
+import { faultRoutes } from './faults.ts'
 import { healthRoutes } from './health.ts'
 import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
 import { readSession, sameOrigin, sessionRoutes } from './brand.ts'
 import { threadRoutes } from './inbox.ts'
 import { teachingRoutes } from './teaching.ts'
+import { tellVersion, webPages } from './webPages.ts'
 import { watchRoutes } from './watches.ts'
 import { watchingRoutes } from './watching.ts'
 
 /** The application without a port, so that tests can call it. */
 export function createApp(context: Context): Express {
   const app = express()
+  const { webFolder } = context.config
   app.disable('x-powered-by')
   app.use(
     pinoHttp({
@@ -53,11 +56,23 @@ export function createApp(context: Context): Express {
     res.setHeader('Cache-Control', 'no-store')
     next()
   })
+  if (webFolder) tellVersion(app, webFolder)
+  // Little time for most of the size; a stream of events must not wait for enough to compress.
+  app.use(
+    '/api',
+    compression({
+      level: 4,
+      filter: (req, res) =>
+        !String(res.getHeader('Content-Type')).startsWith('text/event-stream') &&
+        compression.filter(req, res),
+    }),
+  )
   hookRoutes(app, context)
   feedRoutes(app, context)
   app.use(sameOrigin(context))
   app.use(readSession(context))
   sessionRoutes(app, context)
+  faultRoutes(app, context)
   entryRoutes(app, context)
   threadRoutes(app, context)
   watchRoutes(app, context)
@@ -68,20 +83,7 @@ export function createApp(context: Context): Express {
   importRoutes(app, context)
   liveRoutes(app, context)
   app.use('/api', (_req, res) => sendProblem(res, problemOf('notFound')))
-  if (context.config.webFolder) webRoutes(app, context.config.webFolder)
+  if (webFolder) webPages(app, webFolder)
   app.use(problemHandler(context.log))
   return app
-}
-
-/** The built application: files under names with a hash for ever, its page fresh each time. */
-function webRoutes(app: Express, folder: string): void {
-  app.use(
-    '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
-  )
-  app.use(express.static(folder, { index: false, maxAge: '1h' }))
-  app.get('/{*path}', (_req, res) => {
-    res.setHeader('Cache-Control', 'no-cache')
-    res.sendFile(join(folder, 'index.html'))
-  })
 }

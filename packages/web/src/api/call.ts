@@ -1,4 +1,4 @@
-import { pathOf, type Problem, type Route } from '@murrabel/contract'
+import { pathOf, versionHeader, type Problem, type Route } from '@murrabel/contract'
 import { holdAhead, takeAhead } from './ahead.ts'
 
 /** A refusal of the server, or a server that cannot be reached (code "offline"). */
@@ -16,6 +16,12 @@ export interface CallOptions<Body> {
   signal?: AbortSignal
   /** Nobody has acted: a session that has ended is not told. */
   quiet?: boolean
+}
+
+let onAnswered: (version: string | null) => void = () => {}
+/** What to do with the version an answer belongs to; set once by the application. */
+export function whenAnswered(act: (version: string | null) => void): void {
+  onAnswered = act
 }
 
 let onSignedOut = () => {}
@@ -73,6 +79,7 @@ async function send<Body, Answer>(route: Route<Body, Answer>, options: CallOptio
       detail: 'The server cannot be reached.',
     })
   }
+  onAnswered(response.headers.get(versionHeader))
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as Answer
   const problem = (await response.json().catch(() => null)) as Problem | null
   const shown = problem ?? {

@@ -422,12 +422,18 @@ export const en = {
     send: 'send the answer',
     close: 'Close',
   },
+  frame: { loading: 'Loading' },
   problem: {
     offline: 'The server cannot be reached. What you typed is still here; it is tried again when you are.',
     again: 'Try again',
     newVersion:
-      'A new version of Murrabel is installed. What you typed elsewhere is kept by the server; load this page afresh to go on.',
+      'A new version of Murrabel is installed. Load this page afresh to use it; what you typed is kept.',
     loadAfresh: 'Load afresh',
+    fault:
+      'Something went wrong here that should not have. It is noted as {n}; what you typed is kept. If it happens again, load this page afresh.',
+    close: 'Close',
+    pageBroken: 'This page could not be shown',
+    pageBrokenHint: 'The other pages still work. Try again, or load this page afresh.',
     notFoundTitle: 'There is nothing at this address',
     toInbox: 'Go to the inbox',
   },

@@ -431,12 +431,19 @@ export const fr: Messages = {
     separator: { ',': 'virgules', ';': 'points-virgules', '\t': 'tabulations', '|': 'barres' },
     noRight: "Votre rôle ne permet pas d'importer.",
   },
+  frame: { loading: 'Chargement' },
   problem: {
     offline:
       'Le serveur est injoignable. Ce que vous avez écrit est encore ici ; un nouvel essai se fait quand vous le voulez.',
     again: 'Réessayer',
-    newVersion: 'Une nouvelle version de Murrabel est installée. Rechargez cette page pour continuer.',
+    newVersion:
+      'Une nouvelle version de Murrabel est installée. Rechargez cette page pour l’utiliser ; ce que vous avez écrit est conservé.',
     loadAfresh: 'Recharger',
+    fault:
+      'Une erreur imprévue s’est produite. Elle est notée sous le numéro {n} ; ce que vous avez écrit est conservé. Si elle se répète, rechargez cette page.',
+    close: 'Fermer',
+    pageBroken: 'Cette page n’a pas pu être affichée',
+    pageBrokenHint: 'Les autres pages fonctionnent toujours. Réessayez, ou rechargez cette page.',
     notFoundTitle: "Il n'y a rien à cette adresse",
     toInbox: 'Aller à la boîte',
     ...problems,

@@ -1,20 +1,15 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { useEventListener } from '@vueuse/core'
 import { useTexts } from '../composables/useTexts.ts'
+import { useFaults } from '../stores/faults.ts'
 
-/** A part of the application is not there any more: another version was installed. It is loaded afresh when one says so. */
+/** Another version was installed: the page is loaded afresh when one says so, with what was typed. */
 const { t } = useTexts()
-const shown = ref(false)
-useEventListener(window, 'vite:preloadError' as keyof WindowEventMap, (event) => {
-  event.preventDefault()
-  shown.value = true
-})
+const faults = useFaults()
 const reload = () => location.reload()
 </script>
 
 <template>
-  <p v-if="shown" class="version" role="alert">
+  <p v-if="faults.outdated" class="version" role="status">
     {{ t('problem.newVersion') }}
     <button type="button" class="button primary" @click="reload">{{ t('problem.loadAfresh') }}</button>
   </p>

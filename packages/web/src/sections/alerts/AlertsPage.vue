@@ -12,6 +12,7 @@ import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import { useAlertTexts } from './alertTexts.ts'
 import WatchFrame from '../watches/WatchFrame.vue'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const AlertSheet = onDemand(() => import('./AlertSheet.vue'))
 const { t, when, exact } = useTexts()
@@ -86,6 +87,7 @@ const remove = (alert: AlertAnswer) =>
       </button>
     </template>
     <ProblemNote v-if="problem" :problem="problem" @again="load" />
+    <RowShapes v-if="!alerts && !problem" :height="60" />
     <EmptyPlace v-if="alerts && !alerts.length" :title="t('alerts.none')" :text="t('alerts.noneHint')" />
     <table v-else-if="alerts">
       <thead>

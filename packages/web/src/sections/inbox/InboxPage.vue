@@ -24,6 +24,7 @@ import ThreadEntries from './ThreadEntries.vue'
 import ThreadRow from './ThreadRow.vue'
 import { useThread } from './useThread.ts'
 import { useThreadActions } from './useThreadActions.ts'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const TagSheet = onDemand(() => import('../../parts/TagSheet.vue'))
 const route = useRoute()
@@ -168,8 +169,9 @@ watch(rows, () => {
           ><ThreadRow :row="row" :selected="row.threadId === threadId" @open="open(row)"
         /></template>
       </VirtualList>
+      <RowShapes v-else-if="entries.loading.value" :height="75" />
       <EmptyPlace
-        v-else-if="!entries.loading.value && !entries.problem.value"
+        v-else-if="!entries.problem.value"
         :title="t('inbox.emptyTitle')"
         :text="brand.answer?.profileCount ? emptyText : t('inbox.emptyNoProfile')"
       >
@@ -224,10 +226,9 @@ watch(rows, () => {
       />
     </template>
     <section v-else class="reading-column">
-      <ProblemNote v-if="problem" :problem="problem" @again="loadThread" /><EmptyPlace
-        v-else-if="rows.length"
-        :text="t('inbox.choose')"
-      />
+      <ProblemNote v-if="problem" :problem="problem" @again="loadThread" />
+      <RowShapes v-else-if="threadId !== null || entries.loading.value" :rows="2" :height="180" />
+      <EmptyPlace v-else-if="rows.length" :text="t('inbox.choose')" />
     </section>
   </main>
 </template>

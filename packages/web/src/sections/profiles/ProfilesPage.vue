@@ -18,6 +18,7 @@ import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const ApartSheet = onDemand(() => import('./ApartSheet.vue'))
 const { t, number, when, exact } = useTexts()
@@ -192,6 +193,7 @@ const share = (profile: ProfileAnswer) =>
       :title="t('profiles.none')"
       :text="t('profiles.noneHint')"
     />
+    <RowShapes v-if="!profiles && !problem" :height="56" />
     <table v-if="profiles?.length">
       <thead>
         <tr>

@@ -18,6 +18,7 @@ import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import TermList from '../../parts/TermList.vue'
 import WatchFrame from '../watches/WatchFrame.vue'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const { t, number } = useTexts()
 const brand = useBrand()
@@ -127,6 +128,7 @@ const marks = { '-4': '−4', '-2': '−2', 0: '0', 2: '2', 4: '4' }
       <el-progress :percentage="Math.round((100 * rereading.done) / rereading.total)" :show-text="false" />
       {{ t('watch.teach.rereading', { done: number(rereading.done), total: number(rereading.total) }) }}
     </p>
+    <RowShapes v-if="!teaching && !problem" :rows="4" :height="120" />
     <div v-if="teaching" class="parts">
       <section>
         <h3>{{ t('watch.teach.learning') }}</h3>

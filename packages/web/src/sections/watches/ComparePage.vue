@@ -20,6 +20,7 @@ import { useBrand } from '../../stores/brand.ts'
 import NetFigure from './NetFigure.vue'
 import WatchFrame from './WatchFrame.vue'
 import { leaning, points, times, totalOfCounts } from './watchFigures.ts'
+import RowShapes from '../../parts/RowShapes.vue'
 
 /** A lens beside itself at another time, or beside another watch; what with stands in the address. */
 const route = useRoute()
@@ -136,6 +137,7 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
       </el-select>
     </template>
     <ProblemNote v-if="asked.problem.value" :problem="asked.problem.value" @again="asked.load" />
+    <RowShapes v-if="asked.loading.value && !asked.answer.value" :rows="4" :height="120" />
     <EmptyPlace v-else-if="!question" :text="t('watch.comparing.choose')" />
     <template v-else-if="answer">
       <div class="sums">

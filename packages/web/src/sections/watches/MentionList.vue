@@ -15,6 +15,7 @@ import { tagsAfter, useTags } from '../../composables/useTags.ts'
 import { useVoices } from '../../stores/voices.ts'
 import MentionRow from './MentionRow.vue'
 import { useMentionActions } from './useMentionActions.ts'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const TagSheet = onDemand(() => import('../../parts/TagSheet.vue'))
 const { entries, lens, copies } = defineProps<{
@@ -200,7 +201,8 @@ useKeys({
           </MentionRow>
         </template>
       </VirtualList>
-      <EmptyPlace v-else-if="!entries.loading.value && !entries.problem.value" :text="t('watch.noMentions')"
+      <RowShapes v-else-if="entries.loading.value" :height="76" />
+      <EmptyPlace v-else-if="!entries.problem.value" :text="t('watch.noMentions')"
         ><button type="button" class="button" @click="emit('reset')">
           {{ t('lens.reset') }}
         </button></EmptyPlace

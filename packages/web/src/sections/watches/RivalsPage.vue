@@ -11,6 +11,7 @@ import RivalProfiles from './RivalProfiles.vue'
 import NetFigure from './NetFigure.vue'
 import WatchFrame from './WatchFrame.vue'
 import { percent } from './watchFigures.ts'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const { t, number } = useTexts()
 const { lens, query, change, reset } = useLens('entries')
@@ -47,6 +48,7 @@ const to = (row: RivalRow) => ({ path: '/watch', query: { watch: row.watch.id } 
       v-if="asked.answer.value && asked.answer.value.rows.length < 2"
       :text="t('watch.rivals.none')"
     />
+    <RowShapes v-if="asked.loading.value && !asked.answer.value" :height="52" />
     <div v-if="asked.answer.value" class="rivals">
       <table v-if="asked.answer.value.rows.length > 1">
         <thead>

@@ -22,6 +22,7 @@ import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import { useVoices } from '../../stores/voices.ts'
 import NetFigure from './NetFigure.vue'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const { query } = defineProps<{ query: [string, string][] }>()
 const emit = defineEmits<{ open: [part: Partial<Lens>] }>()
@@ -103,6 +104,7 @@ const leaningText = (voice: VoiceAnswer) =>
       </span>
     </header>
     <ProblemNote v-if="asked.problem.value" :problem="asked.problem.value" @again="asked.load" />
+    <RowShapes v-if="asked.loading.value && !asked.answer.value" :height="44" />
     <EmptyPlace
       v-else-if="asked.answer.value && !asked.answer.value.voices.length"
       :text="t('watch.voices.none')"

@@ -23,6 +23,7 @@ import WatchHead from './WatchHead.vue'
 import WatchList from './WatchList.vue'
 import WatchSheets from './WatchSheets.vue'
 import WatchTabs from './WatchTabs.vue'
+import RowShapes from '../../parts/RowShapes.vue'
 
 const FiguresView = defineAsyncComponent(() => import('./FiguresView.vue'))
 const SpikesView = defineAsyncComponent(() => import('./SpikesView.vue'))
@@ -134,6 +135,7 @@ useKeys({ l: () => void lensLine.value?.focus() })
           @tune="edit(current)"
           @figures="show('figures')"
         />
+        <RowShapes v-else-if="figures.loading.value && view !== 'mentions'" :rows="1" :height="78" />
         <PhraseMap
           v-if="view === 'said'"
           :answer="phrases.answer.value"
@@ -158,6 +160,7 @@ useKeys({ l: () => void lensLine.value?.focus() })
           :chart="chart"
           @open="open"
         />
+        <RowShapes v-else-if="view === 'figures' && figures.loading.value" :rows="3" :height="160" />
         <VoicesView v-else-if="view === 'voices'" ref="voicesView" :query="query" @open="open" />
         <SpikesView v-else-if="view === 'spikes'" ref="spikesView" :query="query" @open="open" />
       </template>

@@ -1,0 +1,2 @@
+/** The build this page belongs to. */
+declare const __VERSION__: string
