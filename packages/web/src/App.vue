@@ -2,22 +2,24 @@
 import { ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { whenSignedOut } from './api/call.ts'
-import { useKeys } from './composables/useKeys.ts'
+import { useShortcuts } from './composables/useShortcuts.ts'
 import FaultNote from './parts/FaultNote.vue'
 import LiveUpdates from './parts/LiveUpdates.vue'
-import KeyList from './parts/KeyList.vue'
 import NewVersion from './parts/NewVersion.vue'
+import { onDemand } from './parts/onDemand.ts'
 import PageGuard from './parts/PageGuard.vue'
 import TopBand from './parts/TopBand.vue'
 import UndoStrip from './parts/UndoStrip.vue'
 import { useBrand } from './stores/brand.ts'
 import { useUndo } from './stores/undo.ts'
 
+const ShortcutList = onDemand(() => import('./parts/ShortcutList.vue'))
+
 const route = useRoute()
 const router = useRouter()
 const brand = useBrand()
 const undo = useUndo()
-const keyList = ref(false)
+const shortcutList = ref(false)
 const band = useTemplateRef<InstanceType<typeof TopBand>>('band')
 
 whenSignedOut(() => {
@@ -25,22 +27,22 @@ whenSignedOut(() => {
   brand.answer = null
   void router.push({ path: '/sign-in', query: { to: route.fullPath } })
 })
-useKeys({
-  '?': () => (keyList.value = true),
-  '/': () => band.value?.focusFind(),
-  u: () => void undo.undo(),
+useShortcuts({
+  list: () => (shortcutList.value = true),
+  find: () => band.value?.focusFind(),
+  undo: () => void undo.undo(),
 })
 </script>
 
 <template>
   <div class="app">
-    <TopBand ref="band" @keys="keyList = true" />
+    <TopBand ref="band" @keys="shortcutList = true" />
     <NewVersion />
     <FaultNote />
     <PageGuard><RouterView /></PageGuard>
     <LiveUpdates v-if="brand.answer" />
     <UndoStrip />
-    <KeyList v-model="keyList" />
+    <ShortcutList v-model="shortcutList" />
   </div>
 </template>
 

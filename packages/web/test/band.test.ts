@@ -4,7 +4,6 @@ import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { blankLens, type Lens } from '@murrabel/core/lens'
 import type { BellAnswer } from '@murrabel/contract'
 import BellMenu from '../src/sections/alerts/BellMenu.vue'
-import KeyList from '../src/parts/KeyList.vue'
 import LensPanel from '../src/parts/LensPanel.vue'
 import TopBand from '../src/parts/TopBand.vue'
 import { useBrand } from '../src/stores/brand.ts'
@@ -211,14 +210,4 @@ describe('a part of the lens', () => {
     expect(await press('last 7 days')).toEqual([{ range: { last: 7 } }])
     expect(await press('at any time')).toEqual([{ range: null }])
   })
-})
-
-test('the list of keys names each of them once', async () => {
-  keep(mount(KeyList, { ...(await mounting()), props: { modelValue: true }, attachTo: document.body }))
-  await flushPromises()
-  const keys = [...document.querySelectorAll('kbd')].map((k) => k.textContent)
-  expect(keys.length).toBeGreaterThan(15)
-  expect(new Set(keys).size).toBe(keys.length)
-  const names = [...document.querySelectorAll('dd')].map((d) => d.textContent ?? '')
-  expect(names.filter((name) => !name || name.startsWith('keys.'))).toEqual([])
 })

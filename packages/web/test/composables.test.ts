@@ -1,10 +1,12 @@
 import { flushPromises, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
 import { defineComponent, h, ref } from 'vue'
-import { afterEach, describe, expect, test, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { problemOf, routes, type LiveEvent } from '@murrabel/contract'
 import { useAsked } from '../src/composables/useAsked.ts'
 import { useEntryList } from '../src/composables/useEntryList.ts'
-import { useKeys } from '../src/composables/useKeys.ts'
+import { useFocusReturn } from '../src/composables/useFocusReturn.ts'
+import { useShortcuts } from '../src/composables/useShortcuts.ts'
 import { gathered, useLive } from '../src/composables/useLive.ts'
 import { clear, keep, useStage } from './stage.ts'
 import { fakeServer, row } from './support.ts'
@@ -265,6 +267,7 @@ describe('live events', () => {
 })
 
 describe('keys', () => {
+  beforeEach(() => setActivePinia(createPinia()))
   const press = (target: EventTarget, init: KeyboardEventInit) => {
     const event = new KeyboardEvent('keydown', { bubbles: true, cancelable: true, ...init })
     target.dispatchEvent(event)
@@ -272,14 +275,14 @@ describe('keys', () => {
   }
   test('act, and only those that have a meaning keep the browser from its own', () => {
     const done: string[] = []
-    inside(() => useKeys({ f: () => done.push('f') }))
+    inside(() => useShortcuts({ finish: () => done.push('f') }))
     expect(press(window, { key: 'f' }).defaultPrevented).toBe(true)
     expect(press(window, { key: 'q' }).defaultPrevented).toBe(false)
     expect(done).toEqual(['f'])
   })
   test('are letters where somebody writes, and belong to the browser with Ctrl, Alt or Command', () => {
     const act = vi.fn()
-    inside(() => useKeys({ f: act }))
+    inside(() => useShortcuts({ finish: act }))
     const field = document.createElement('textarea')
     document.body.append(field)
     press(field, { key: 'f' })
@@ -289,7 +292,7 @@ describe('keys', () => {
   })
   test('sleep under a sheet, and end with the page they belong to', () => {
     const act = vi.fn()
-    inside(() => useKeys({ f: act }))
+    inside(() => useShortcuts({ finish: act }))
     const sheet = document.createElement('div')
     sheet.className = 'el-overlay'
     document.body.append(sheet)
@@ -299,5 +302,28 @@ describe('keys', () => {
     clear()
     press(window, { key: 'f' })
     expect(act).not.toHaveBeenCalled()
+  })
+})
+
+describe('a field one goes to by key', () => {
+  test('leads back to where one was', () => {
+    const [row, field] = [document.createElement('button'), document.createElement('textarea')]
+    document.body.append(row, field)
+    row.focus()
+    const focus = useFocusReturn()
+    focus.go(field)
+    expect(document.activeElement).toBe(field)
+    focus.back()
+    expect(document.activeElement).toBe(row)
+  })
+  test('leads nowhere when that is gone', () => {
+    const [row, field] = [document.createElement('button'), document.createElement('textarea')]
+    document.body.append(row, field)
+    row.focus()
+    const focus = useFocusReturn()
+    focus.go(field)
+    row.remove()
+    focus.back()
+    expect(document.activeElement).toBe(document.body)
   })
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref, toRef, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef, toRef, useTemplateRef, watch } from 'vue'
 import { onClickOutside } from '@vueuse/core'
 import type { Lens, LensField } from '@murrabel/core/lens'
 import { routes, type CountAnswer } from '@murrabel/contract'
@@ -37,9 +37,23 @@ const countText = computed(() =>
 const csv = computed(() => addressOf(routes.exportCsv, { query: lensQuery(lens) }))
 const feed = computed(() => addressOf(routes.exportFeed, { query: lensQuery(lens) }))
 
-function change(part: Partial<Lens>): void {
+const phraseOf = (field: LensField | null) =>
+  line.value?.querySelector<HTMLElement>(field ? `[data-field="${field}"]` : '[data-field]') ?? null
+const anchor = shallowRef<HTMLElement | null>(null)
+watch(open, (field) => (anchor.value = field && phraseOf(field)))
+/** The panel goes, and one is where one was. */
+function close(): void {
+  const field = open.value
   open.value = null
+  if (field) phraseOf(field)?.focus()
+}
+async function change(part: Partial<Lens>): Promise<void> {
+  const field = open.value
   emit('change', part)
+  close()
+  // A phrase that says something else now may be another element.
+  await nextTick()
+  if (field && document.activeElement === document.body) phraseOf(field)?.focus()
 }
 async function keep(): Promise<void> {
   await navigator.clipboard?.writeText(location.href)
@@ -48,7 +62,7 @@ async function keep(): Promise<void> {
 async function focus(field: LensField | null = null): Promise<void> {
   if (field) open.value = field
   await nextTick()
-  line.value?.querySelector<HTMLElement>(field ? `[data-field="${field}"]` : '[data-field]')?.focus()
+  phraseOf(field)?.focus()
 }
 defineExpose({ focus })
 </script>
@@ -64,39 +78,35 @@ defineExpose({ focus })
   >
     <p class="sentence">
       <template v-for="(piece, i) in sentence" :key="i">
-        <el-popover
+        <button
           v-if="piece.field"
-          :visible="open === piece.field"
-          trigger="click"
-          placement="bottom-start"
-          :width="piece.field === 'range' ? 320 : 250"
-          :show-arrow="false"
-          :persistent="false"
+          type="button"
+          class="phrase"
+          :class="{ narrows: piece.narrows }"
+          :data-field="piece.field"
+          :aria-expanded="open === piece.field"
+          @click="open = open === piece.field ? null : piece.field"
+          @keydown.esc="close"
         >
-          <template #reference>
-            <button
-              type="button"
-              class="phrase"
-              :class="{ narrows: piece.narrows }"
-              :data-field="piece.field"
-              :aria-expanded="open === piece.field"
-              @click="open = open === piece.field ? null : piece.field"
-              @keydown.esc="open = null"
-            >
-              {{ piece.text }}
-            </button>
-          </template>
-          <LensPanel
-            :field="piece.field"
-            :lens="lens"
-            :options="options(piece.field)"
-            @change="change"
-            @keydown.esc="open = null"
-          />
-        </el-popover>
+          {{ piece.text }}
+        </button>
         <span v-else>{{ piece.text }}</span>
       </template>
     </p>
+    <!-- One panel for all phrases: a hidden one for each would be most of the page's work. -->
+    <el-popover
+      v-if="open && anchor"
+      :key="open"
+      :visible="true"
+      virtual-triggering
+      :virtual-ref="anchor"
+      placement="bottom-start"
+      :width="open === 'range' ? 320 : 250"
+      :show-arrow="false"
+      :persistent="false"
+    >
+      <LensPanel :field="open" :lens="lens" :options="options(open)" @change="change" @keydown.esc="close" />
+    </el-popover>
     <div class="right">
       <span class="count" data-test="count" aria-live="polite"
         >{{ countText

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { blankLens, type Lens, type LensField } from '@murrabel/core/lens'
 import type { LensOption } from '../composables/useLensPhrases.ts'
@@ -19,6 +19,17 @@ const words = ref(field === 'phrase' ? lens.phrase : lens.words)
 const dates = ref<[string, string] | null>(
   lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null,
 )
+
+/** One goes on by key from here: the first that is chosen, else the first there is. */
+const form = useTemplateRef<HTMLFormElement>('form')
+function focus(): void {
+  const first =
+    form.value?.querySelector<HTMLElement>('[aria-pressed="true"], input:checked') ??
+    form.value?.querySelector<HTMLElement>('input, button')
+  first?.focus()
+}
+// What is not drawn yet cannot be focused.
+onMounted(() => requestAnimationFrame(focus))
 
 function single(value: string | number): void {
   if (field === 'range') emit('change', { range: { last: Number(value) } })
@@ -42,6 +53,7 @@ function applyDates(value: [string, string] | null): void {
 
 <template>
   <form
+    ref="form"
     class="panel"
     @submit.prevent="typed ? emit('change', { [field]: words.trim() }) : emit('change', { [field]: chosen })"
   >

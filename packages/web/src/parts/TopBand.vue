@@ -3,13 +3,16 @@ import { ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
 import BellMenu from '../sections/alerts/BellMenu.vue'
+import { useFocusReturn } from '../composables/useFocusReturn.ts'
 import { useBrand } from '../stores/brand.ts'
 import type { en } from '../messages/en.ts'
 import { loadTexts, type Language } from '../messages/index.ts'
 import { useCounts } from '../stores/counts.ts'
+import { useShortcutKeys } from '../stores/shortcuts.ts'
 
 const brand = useBrand()
 const counts = useCounts()
+const shortcuts = useShortcutKeys()
 const router = useRouter()
 const route = useRoute()
 const { t, locale, setLocaleMessage } = useI18n()
@@ -47,7 +50,12 @@ async function speak(language: Language): Promise<void> {
   localStorage.setItem('murrabel.language', language)
   document.documentElement.lang = language
 }
-defineExpose({ focusFind: () => find.value?.focus() })
+const focus = useFocusReturn()
+/** The first Escape empties the field, as browsers do; the next leads back. */
+function leaveFind(): void {
+  if (!words.value) focus.back()
+}
+defineExpose({ focusFind: () => focus.go(find.value) })
 </script>
 
 <template>
@@ -93,8 +101,9 @@ defineExpose({ focusFind: () => find.value?.focus() })
         :placeholder="t('band.find')"
         :aria-label="t('band.findLabel')"
         maxlength="200"
+        @keydown.esc="leaveFind"
       />
-      <kbd>/</kbd>
+      <kbd v-if="shortcuts.keyOf('find')" aria-hidden="true">{{ shortcuts.keyOf('find') }}</kbd>
     </form>
     <BellMenu />
     <el-dropdown :persistent="false" trigger="click">

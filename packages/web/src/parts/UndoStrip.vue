@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KeyHint from './KeyHint.vue'
 import { useI18n } from 'vue-i18n'
 import { useUndo } from '../stores/undo.ts'
 
@@ -11,7 +12,7 @@ const { t } = useI18n()
     <div v-if="undo.notice" class="inner" :class="{ problem: undo.notice.problem }">
       <span>{{ undo.notice.text }}</span>
       <button v-if="undo.notice.undo" class="undo" type="button" @click="undo.undo()">
-        {{ t('undo.undo') }}<span class="key">u</span>
+        {{ t('undo.undo') }}<KeyHint shortcut="undo" />
       </button>
     </div>
   </div>

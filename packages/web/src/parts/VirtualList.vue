@@ -7,7 +7,15 @@ const {
   estimate,
   label,
   selected = null,
-} = defineProps<{ rows: readonly T[]; estimate: number; label: string; selected?: number | null }>()
+  total,
+} = defineProps<{
+  rows: readonly T[]
+  estimate: number
+  label: string
+  selected?: number | null
+  /** Rows there are, those that were not fetched yet among them. */
+  total?: number
+}>()
 const emit = defineEmits<{ end: [] }>()
 
 const box = useTemplateRef<HTMLElement>('box')
@@ -21,7 +29,9 @@ const virtualizer = useVirtualizer(
   })),
 )
 const items = computed(() => virtualizer.value.getVirtualItems())
-const total = computed(() => virtualizer.value.getTotalSize())
+const height = computed(() => virtualizer.value.getTotalSize())
+/** Only a few rows are drawn: each says which it is, and of how many. */
+const setSize = computed(() => Math.max(total ?? 0, rows.length))
 
 watch(items, (shown) => {
   const last = shown[shown.length - 1]
@@ -42,7 +52,7 @@ const measure = (element: unknown) => {
 
 <template>
   <div ref="box" class="box" role="list" :aria-label="label" tabindex="0">
-    <div class="all" :style="{ height: `${total}px` }">
+    <div class="all" :style="{ height: `${height}px` }">
       <div
         v-for="item in items"
         :key="String(item.key)"
@@ -50,6 +60,8 @@ const measure = (element: unknown) => {
         :data-index="item.index"
         class="item"
         role="listitem"
+        :aria-posinset="item.index + 1"
+        :aria-setsize="setSize"
         :style="{ transform: `translateY(${item.start}px)` }"
       >
         <slot :row="rows[item.index]!" :index="item.index" />

@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useEntryList } from '../../composables/useEntryList.ts'
-import { useKeys } from '../../composables/useKeys.ts'
+import { useShortcuts } from '../../composables/useShortcuts.ts'
 import { useLens } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { provideSearch } from '../../composables/useSearch.ts'
@@ -89,21 +89,18 @@ async function showFresh(): Promise<void> {
   await entries.refresh()
 }
 
-useKeys({
-  j: () => step(1),
-  ArrowDown: () => step(1),
-  k: () => step(-1),
-  ArrowUp: () => step(-1),
-  Enter: () => void (index.value < 0 ? open(rows.value[0]) : undefined),
-  f: () => event('finish'),
-  w: () => replyBox.value?.focus(),
-  g: () => actions.value?.openGive(),
-  s: () => actions.value?.openAside(),
-  t: () => (tagSheet.value = thread.value !== null && mayAnswer.value),
-  '-': () => void (lead.value && judge(lead.value, 'negative')),
-  '0': () => void (lead.value && judge(lead.value, 'neutral')),
-  '+': () => void (lead.value && judge(lead.value, 'positive')),
-  l: () => void lensLine.value?.focus(),
+useShortcuts({
+  next: () => step(1),
+  previous: () => step(-1),
+  finish: () => event('finish'),
+  reply: () => replyBox.value?.focus(),
+  give: () => actions.value?.openGive(),
+  aside: () => actions.value?.openAside(),
+  tag: () => (tagSheet.value = thread.value !== null && mayAnswer.value),
+  negative: () => void (lead.value && judge(lead.value, 'negative')),
+  neutral: () => void (lead.value && judge(lead.value, 'neutral')),
+  positive: () => void (lead.value && judge(lead.value, 'positive')),
+  lens: () => void lensLine.value?.focus(),
 })
 
 /** Beside the list there is room for a thread: the first, unless the one that is open is of the list. */
@@ -163,6 +160,7 @@ watch(rows, () => {
         :estimate="75"
         :label="t('inbox.list')"
         :selected="selectedRow"
+        :total="count?.count"
         @end="entries.more"
       >
         <template #default="{ row }"
@@ -238,7 +236,8 @@ watch(rows, () => {
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template-columns: 392px minmax(0, 1fr) 258px;
+  /* On a wide screen all three grow: more words in a row, lines that stay readable, more of the person. */
+  grid-template-columns: clamp(392px, 30vw, 620px) minmax(0, 1fr) clamp(258px, 20vw, 420px);
 }
 .list {
   border-right: 1px solid var(--line);

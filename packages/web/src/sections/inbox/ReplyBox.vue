@@ -3,6 +3,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { routes, type ThreadAnswer, type ThreadChangeAnswer } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
+import { useFocusReturn } from '../../composables/useFocusReturn.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { keepDraft, readDraft } from './replyDrafts.ts'
 
@@ -15,6 +16,7 @@ const key = ref(crypto.randomUUID())
 const busy = ref(false)
 const problem = ref<CallProblem | null>(null)
 const area = useTemplateRef<HTMLTextAreaElement>('area')
+const focus = useFocusReturn()
 // What the writer has seen; a later version means that somebody acted meanwhile.
 const seen = ref(thread.version)
 const left = computed(() => thread.reply.maxLength - text.value.length)
@@ -57,10 +59,10 @@ function onKey(event: KeyboardEvent): void {
   if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
     event.preventDefault()
     void send(true)
-  } else if (event.key === 'Escape') area.value?.blur()
+  } else if (event.key === 'Escape') focus.back()
 }
 defineExpose({
-  focus: () => area.value?.focus(),
+  focus: () => focus.go(area.value),
   put: (back: string) => (text.value = text.value.trim() ? `${text.value}\n${back}` : back),
 })
 </script>

@@ -3,6 +3,7 @@ import { computed, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { DropdownInstance } from 'element-plus'
 import type { ThreadAnswer } from '@murrabel/contract'
+import KeyHint from '../../parts/KeyHint.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { asideTimes } from './asideTimes.ts'
 
@@ -22,7 +23,7 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
 
 <template>
   <button v-if="thread.state !== 'done'" type="button" class="button" @click="emit('event', 'finish')">
-    {{ t('inbox.finish') }}<span class="key">f</span>
+    {{ t('inbox.finish') }}<KeyHint shortcut="finish" />
   </button>
   <button v-if="thread.state !== 'open'" type="button" class="button" @click="emit('event', 'reopen')">
     {{ t('inbox.reopen') }}
@@ -34,7 +35,7 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
     placement="top-start"
     @command="(until: string) => emit('event', 'setAside', until)"
   >
-    <button type="button" class="button">{{ t('inbox.setAside') }}<span class="key">s</span></button>
+    <button type="button" class="button">{{ t('inbox.setAside') }}<KeyHint shortcut="aside" /></button>
     <template #dropdown>
       <el-dropdown-menu>
         <el-dropdown-item v-for="time in times" :key="time.name" :command="time.until">{{
@@ -51,7 +52,7 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
     @command="(to: number) => emit('give', to || null)"
   >
     <button type="button" class="button">
-      {{ thread.givenTo ? brand.colleagueName(thread.givenTo) : t('inbox.give') }}<span class="key">g</span>
+      {{ thread.givenTo ? brand.colleagueName(thread.givenTo) : t('inbox.give') }}<KeyHint shortcut="give" />
     </button>
     <template #dropdown>
       <el-dropdown-menu>
@@ -63,6 +64,6 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
     </template>
   </el-dropdown>
   <button type="button" class="button" @click="emit('tags')">
-    {{ t('tags.tag') }}<span class="key">t</span>
+    {{ t('tags.tag') }}<KeyHint shortcut="tag" />
   </button>
 </template>

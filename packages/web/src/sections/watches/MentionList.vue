@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import type { Lens } from '@murrabel/core/lens'
 import type { EntryRow } from '@murrabel/contract'
 import type { useEntryList } from '../../composables/useEntryList.ts'
-import { useKeys } from '../../composables/useKeys.ts'
+import { useShortcuts } from '../../composables/useShortcuts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import ProblemNote from '../../parts/ProblemNote.vue'
@@ -98,19 +98,17 @@ function leave(row: EntryRow): void {
   const own = brand.watches.find((w) => w.id === lens.watch)
   if (own && brand.mayCall('updateWatch')) void actions.leaveOut(own, row.author)
 }
-useKeys({
-  j: () => step(1),
-  ArrowDown: () => step(1),
-  k: () => step(-1),
-  ArrowUp: () => step(-1),
-  x: () => selected.value !== null && toggle(selected.value),
-  '-': () => void judge('negative'),
-  '0': () => void judge('neutral'),
-  '+': () => void judge('positive'),
-  f: () => void actions.finish(meant()),
-  t: () => openTags(meant()),
-  b: () => void keep(meant()),
-  w: () => current.value && answer(current.value),
+useShortcuts({
+  next: () => step(1),
+  previous: () => step(-1),
+  choose: () => selected.value !== null && toggle(selected.value),
+  negative: () => void judge('negative'),
+  neutral: () => void judge('neutral'),
+  positive: () => void judge('positive'),
+  finish: () => void actions.finish(meant()),
+  tag: () => openTags(meant()),
+  keep: () => void keep(meant()),
+  reply: () => current.value && answer(current.value),
 })
 </script>
 
@@ -174,6 +172,7 @@ useKeys({
       <VirtualList
         v-if="rows.length"
         :rows="rows"
+        :total="fold ? undefined : entries.count.value?.count"
         :estimate="86"
         :label="t('watch.mentions')"
         :selected="selected"

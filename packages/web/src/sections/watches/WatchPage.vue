@@ -3,8 +3,8 @@ import { computed, defineAsyncComponent, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { WatchAnswer } from '@murrabel/contract'
 import type { Lens } from '@murrabel/core/lens'
-import { useKeys } from '../../composables/useKeys.ts'
 import { useLens } from '../../composables/useLens.ts'
+import { useShortcuts } from '../../composables/useShortcuts.ts'
 import { provideSearch } from '../../composables/useSearch.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
@@ -76,7 +76,7 @@ function onGroupChanged(): void {
   refresh()
 }
 const compare = () => router.push({ path: '/watch/compare', query: { ...route.query, view: undefined } })
-useKeys({ l: () => void lensLine.value?.focus() })
+useShortcuts({ lens: () => void lensLine.value?.focus() })
 </script>
 
 <template>
@@ -180,7 +180,7 @@ useKeys({ l: () => void lensLine.value?.focus() })
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template-columns: 300px minmax(0, 1fr);
+  grid-template-columns: clamp(300px, 20vw, 420px) minmax(0, 1fr);
 }
 .main {
   background: var(--sheet);

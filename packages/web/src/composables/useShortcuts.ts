@@ -1,0 +1,26 @@
+import { useEventListener } from '@vueuse/core'
+import type { Shortcut } from '../shortcuts.ts'
+import { useShortcutKeys } from '../stores/shortcuts.ts'
+
+/** Keys that mean the same everywhere and are nobody's to change. */
+const arrows: Record<string, Shortcut> = { ArrowDown: 'next', ArrowUp: 'previous' }
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+const sheetIsOpen = () => document.querySelector('.el-overlay:not([style*="display: none"])') !== null
+
+/** What is done by one key, while nothing is typed and no sheet or menu is open. */
+export function useShortcuts(acts: Partial<Record<Shortcut, (event: KeyboardEvent) => void>>): void {
+  const shortcuts = useShortcutKeys()
+  useEventListener(window, 'keydown', (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
+    if (typing(event.target) || sheetIsOpen()) return
+    const name = arrows[event.key] ?? shortcuts.pressed(event.key)
+    const act = name && acts[name]
+    if (!act) return
+    event.preventDefault()
+    act(event)
+  })
+}
