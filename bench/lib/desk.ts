@@ -25,8 +25,7 @@ export interface Desk {
   stop(): Promise<void>
 }
 
-export async function openDesk(databaseUrl: string, { entries }: { entries: number }): Promise<Desk> {
-  const db = openDatabase(databaseUrl)
+async function load(db: Database, entries: number, threads: number | undefined): Promise<void> {
   await migrate(db)
   await createBrand(db, {
     name: 'Bench',
@@ -35,7 +34,17 @@ export async function openDesk(databaseUrl: string, { entries }: { entries: numb
     places: Array.from({ length: 5 }, (_, i) => ({ name: `Place ${i}`, address: '', phone: '', week: null })),
     colleagues: [{ email: 'bench@skerrivane.example', name: 'Bench', password, role: 'owner' }],
   })
-  await loadEntries(db, entries)
+  await loadEntries(db, entries, { threads })
+}
+
+/** A database that is loaded already is taken as it is. */
+export async function openDesk(
+  databaseUrl: string,
+  { entries, threads }: { entries: number; threads?: number },
+): Promise<Desk> {
+  const db = openDatabase(databaseUrl)
+  const loaded = await db.one<{ there: boolean }>(`SELECT to_regclass('bench_texts') IS NOT NULL AS there`)
+  if (!loaded?.there) await load(db, entries, threads)
   const port = 10_000 + Math.floor(Math.random() * 20_000)
   const address = `http://127.0.0.1:${port}`
   const server = await start({
@@ -75,7 +84,7 @@ export async function openDesk(databaseUrl: string, { entries }: { entries: numb
     }
     return { median: percentile(took, 0.5), high: percentile(took, 0.95) }
   }
-  const nothing = await timed(() => get('/health'), calls)
+  const nothing = await timed(() => get('/alive'), calls)
   const figures: Figure[] = []
   return {
     server,

@@ -4,10 +4,14 @@ import { tsvectorText } from '../../packages/server/src/services/analysis/readEn
 import { worldTexts } from './texts.ts'
 
 /**
- * Fills a database directly, past connectors and analysis: so many incoming entries over a year, one or two to a thread,
- * texts of the demo world, 8 profiles in 5 places, 20 watches that each catch about one in thirty.
+ * Fills a database directly, past connectors and analysis: so many incoming entries over a year in so many threads, texts
+ * of the demo world, 8 profiles in 5 places, 20 watches that each catch about one in thirty, tags, aspects, kept entries.
  */
-export async function loadEntries(db: Database, count: number): Promise<void> {
+export async function loadEntries(
+  db: Database,
+  count: number,
+  { threads = Math.floor(count / 1.5) }: { threads?: number } = {},
+): Promise<void> {
   const texts = worldTexts(3000).slice(0, 2000)
   await db.rows('CREATE TABLE bench_texts (id int PRIMARY KEY, text text, search tsvector)')
   await db.rows(
@@ -22,7 +26,6 @@ export async function loadEntries(db: Database, count: number): Promise<void> {
   await db.rows(
     `INSERT INTO accounts (brand_id, network, outside_id, name) SELECT 1, 'lanternpage', 'a' || n, 'Person ' || n FROM generate_series(1, 20000) n`,
   )
-  const threads = Math.floor(count / 1.5)
   await db.rows(
     `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, given_to, due_at, pressing_at)
      SELECT 1, p.id, p.place_id, 't' || n, (ARRAY['done','done','done','done','done','done','waiting','open'])[1 + n % 8], CASE WHEN n % 5 = 0 THEN 1 END, at + interval '4 hours', at + interval '4 hours' - (n % 90) * interval '3 minutes'
@@ -33,7 +36,9 @@ export async function loadEntries(db: Database, count: number): Promise<void> {
     `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at)
      SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % 20000), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
        CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.due_at - interval '4 hours' - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, x.search, now()
-     FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, 2) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000 WHERE k = 1 OR t.id % 2 = 0`,
+     FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, $1::int) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000
+     WHERE k <= floor($2::float8) OR t.id % 100 < ($2::float8 - floor($2::float8)) * 100`,
+    [Math.ceil(count / threads), count / threads],
   )
   await db.rows(
     `UPDATE threads t SET lead_entry_id = e.id FROM entries e WHERE e.thread_id = t.id AND e.lead`,
@@ -41,5 +46,14 @@ export async function loadEntries(db: Database, count: number): Promise<void> {
   await db.rows(
     `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id) SELECT w, e.id, e.at, '[{"start":0,"end":3}]', e.sentiment, e.profile_id FROM entries e CROSS JOIN generate_series(1, 20) w WHERE (e.id * 17 + w * 7) % 30 = 0`,
   )
-  await db.rows('ANALYZE')
+  await db.rows(`INSERT INTO tags (brand_id, name) SELECT 1, 'Tag ' || n FROM generate_series(1, 10) n`)
+  await db.rows(
+    `INSERT INTO thread_tags (thread_id, tag_id) SELECT id, 1 + id % 10 FROM threads WHERE id % 20 = 0`,
+  )
+  await db.rows(`INSERT INTO aspects (brand_id, name) SELECT 1, 'Aspect ' || n FROM generate_series(1, 8) n`)
+  await db.rows(
+    `INSERT INTO aspect_readings (aspect_id, entry_id, sentiment) SELECT 1 + id % 8, id, sentiment FROM entries WHERE id % 4 = 0`,
+  )
+  await db.rows(`INSERT INTO kept_entries (entry_id) SELECT id FROM entries WHERE id % 1000 = 0`)
+  await db.rows('VACUUM ANALYZE')
 }

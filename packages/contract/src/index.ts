@@ -18,6 +18,13 @@ export {
   type Scope,
 } from './shared/access.ts'
 export { boundProblems, knownPart } from './shared/bounds.ts'
+export {
+  fieldProblem,
+  fieldReasons,
+  reasonText,
+  type FieldReason,
+  type ReasonValues,
+} from './shared/fieldReasons.ts'
 export { fileSchema, largestId } from './shared/fields.ts'
 export { limits } from './shared/limits.ts'
 export { pathOf, type Method, type Route } from './shared/route.ts'

@@ -29,6 +29,8 @@ export interface FieldProblem {
   code: string
   message: string
   value?: string
+  /** Figures and names of the reason, for a sentence in another language. */
+  values?: Record<string, string | number>
 }
 
 /** RFC 9457 problem details, with our code and the fields. */

@@ -17,6 +17,8 @@ import { startFileWorker } from './workers/startFileWorker.ts'
 import { startTextWorker } from './workers/startTextWorker.ts'
 
 export interface Server {
+  /** The connections of what browsers ask; null for a process that serves none. */
+  asked: Database | null
   context: Context
   /** Null in a process that serves no browsers. */
   address: string | null
@@ -91,6 +93,7 @@ export async function start(
   const jobs = config.jobs ? await startJobs(context, listener) : null
   return {
     context,
+    asked,
     address: server
       ? `http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${(server.address() as AddressInfo).port}`
       : null,

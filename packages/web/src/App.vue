@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { whenSignedOut } from './api/call.ts'
 import { useShortcuts } from './composables/useShortcuts.ts'
 import FaultNote from './parts/FaultNote.vue'
+import { elementTexts } from './messages/elementTexts.ts'
 import LiveUpdates from './parts/LiveUpdates.vue'
 import NewVersion from './parts/NewVersion.vue'
 import { onDemand } from './parts/onDemand.ts'
@@ -35,15 +36,16 @@ useShortcuts({
 </script>
 
 <template>
-  <div class="app">
-    <TopBand ref="band" @keys="shortcutList = true" />
-    <NewVersion />
-    <FaultNote />
-    <PageGuard><RouterView /></PageGuard>
-    <LiveUpdates v-if="brand.answer" />
-    <UndoStrip />
-    <ShortcutList v-model="shortcutList" />
-  </div>
+  <el-config-provider :locale="elementTexts"
+    ><div class="app">
+      <TopBand ref="band" @keys="shortcutList = true" />
+      <NewVersion />
+      <FaultNote />
+      <PageGuard><RouterView /></PageGuard>
+      <LiveUpdates v-if="brand.answer" />
+      <UndoStrip />
+      <ShortcutList v-model="shortcutList" /></div
+  ></el-config-provider>
 </template>
 
 <style scoped>

@@ -379,7 +379,7 @@ describe('importing', () => {
   const refused = {
     refused: 1,
     total: 1,
-    problems: [{ line: 3, field: 'rating', reason: 'a rating is a number from 1 to 5', value: '7' }],
+    problems: [{ line: 3, field: 'rating', reason: 'rowRating' as const, value: '7' }],
   }
   const open = async (answers: Parameters<typeof fakeServer>[0]) => {
     const { calls } = fakeServer({

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { mount } from '@vue/test-utils'
 import { describe, expect, test } from 'vitest'
-import { errorCatalogue, problemOf, type TideBucket } from '@murrabel/contract'
+import { errorCatalogue, fieldProblem, problemOf, type TideBucket } from '@murrabel/contract'
 import { checkQuery } from '@murrabel/core/watches'
 import { CallProblem } from '../src/api/call.ts'
 import { languageOf } from '../src/messages/index.ts'
@@ -121,9 +121,13 @@ describe('what went wrong', () => {
     expect(text).toContain("Rien n'a changé")
     expect(text).toContain('« maren » ne peut être proche de lui-même')
   })
-  test('a reason that only the server knows is told in its words', async () => {
-    const fields = [{ field: 'address', code: 'publicProfile', message: 'The address answered 404.' }]
-    expect(await note('fr', 'publicProfile', { fields })).toContain('The address answered 404.')
+  test('a reason keeps the words of the other side', async () => {
+    const said = { values: { said: '404 Not here' } }
+    const fields = [fieldProblem('address', 'lookFailed', said)]
+    expect(await note('fr', 'publicProfile', { fields })).toContain(
+      "Le profil n'a pas pu être lu : 404 Not here.",
+    )
+    expect(await note('en', 'publicProfile', { fields })).toContain('Looking at it failed: 404 Not here.')
   })
   test('every reason for which a watch is refused has its French', () => {
     const long = 'x'.repeat(300)

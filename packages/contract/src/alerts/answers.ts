@@ -1,4 +1,4 @@
-import type { AlertCondition, Telling } from '@murrabel/core/alerts'
+import type { AlertCondition, Telling, TellingPhrase } from '@murrabel/core/alerts'
 
 export interface AlertAnswer {
   id: number
@@ -25,7 +25,7 @@ export interface AlertAnswer {
 export interface AlertTrialAnswer {
   days: number
   /** Begins only, newest last. */
-  tellings: (Telling & { text: string })[]
+  tellings: (Telling & { phrase: TellingPhrase })[]
   begins: number
   aDay: number
   tooOften: boolean
@@ -37,7 +37,10 @@ export interface AlertEventAnswer {
   alert: string
   kind: 'begin' | 'end'
   at: string
+  /** In English. */
   text: string
+  /** The same as figures, for the reader's language; null in events of earlier versions. */
+  phrase: TellingPhrase | null
   /** Where its entries are: the path and query of a page. */
   link: string
 }

@@ -1,3 +1,4 @@
+import type { FieldReason, ReasonValues } from '../shared/fieldReasons.ts'
 import type { DateOrder, StartImportDraft } from './schemas.ts'
 
 export interface ImportColumn {
@@ -9,7 +10,9 @@ export interface RowProblem {
   /** Line in the file, from 1. */
   line: number
   field: string
-  reason: string
+  reason: FieldReason
+  /** Figures and names of the reason. */
+  values?: ReasonValues
   value: string
 }
 

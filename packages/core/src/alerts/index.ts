@@ -2,4 +2,5 @@ export { alertLimits, tellsOfEntries, type AlertCondition } from './condition.ts
 export { alertReader, type AlertReading } from './reading.ts'
 export { rehearseAlert, type Telling } from './rehearse.ts'
 export { hourMs, type AlertSeries, type HourCounts } from './series.ts'
+export { tellingPhrase, type TellingPhrase } from './tellingPhrase.ts'
 export { freshAlert, stepAlert, stepEntries, type AlertState, type Tell } from './step.ts'

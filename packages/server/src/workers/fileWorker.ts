@@ -1,7 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import pg from 'pg'
 import { shortened } from '@murrabel/core/text'
-import type { FeedPreview, RowProblem } from '@murrabel/contract'
+import { type FeedPreview, type RowProblem, fieldProblem } from '@murrabel/contract'
 import { FeedError, itemOfEntry, parseFeed } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
 import { previewReviews, readReviews } from '../services/imports/reviews.ts'
@@ -26,7 +26,7 @@ function feedOf(document: string): ReturnType<typeof parseFeed> {
   } catch (error) {
     if (!(error instanceof FeedError)) throw error
     throw new Refusal('feedUnreadable', {
-      fields: [{ field: 'document', code: 'unreadable', message: `The file is ${error.message}.` }],
+      fields: [fieldProblem('document', error.reason)],
     })
   }
 }
@@ -73,7 +73,7 @@ function readArticles(document: string, { name, now }: { name: string; now: numb
             {
               line: i + 1,
               field: 'at',
-              reason: 'the article has no date that can be; it counts from today',
+              reason: 'rowUndated',
               value: shortened(entry.title, 80),
             },
           ]
@@ -117,7 +117,7 @@ parentPort?.on('message', async ({ id, question }: { id: number; question: FileQ
     if (error instanceof Refusal)
       parentPort?.postMessage({ id, refusal: { code: error.code, more: error.more } })
     else {
-      const feed = error instanceof FeedError
+      const feed = error instanceof FeedError ? error.reason : undefined
       parentPort?.postMessage({ id, error: error instanceof Error ? error.message : String(error), feed })
     }
   }

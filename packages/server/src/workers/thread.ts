@@ -8,7 +8,8 @@ interface Answered {
   error?: string
   /** What was refused there is refused here. */
   refusal?: { code: Refusal['code']; more: Refusal['more'] }
-  feed?: boolean
+  /** Why a document is no feed. */
+  feed?: FeedError['reason']
 }
 
 export interface Thread {
@@ -32,7 +33,7 @@ export function thread(file: URL, databaseUrl: string): Thread {
     const call = waiting.get(id)
     waiting.delete(id)
     if (refusal) call?.reject(new Refusal(refusal.code, refusal.more))
-    else if (error !== undefined) call?.reject(feed ? new FeedError(error) : new Error(error))
+    else if (error !== undefined) call?.reject(feed ? new FeedError(feed) : new Error(error))
     else call?.resolve(answer)
   }
   function started(): Worker {

@@ -16,6 +16,7 @@ import type {
 } from '@murrabel/contract'
 import { parseFeed } from '../../src/connectors/index.ts'
 import { until } from '../support/until.ts'
+import { tellingText } from '../../src/services/alerts/alertText.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
 const hour = 3_600_000
@@ -122,7 +123,7 @@ describe('an alert tried on the past', () => {
   ])('%j would have told %s times', async (condition, times) => {
     const trial = await tried(condition)
     expect(trial.begins).toBe(times)
-    expect(trial.tellings.every((t) => t.text.length > 10)).toBe(true)
+    expect(trial.tellings.every((t) => tellingText(t.phrase).length > 10)).toBe(true)
   })
   test('every entry is told when it is asked for', async () =>
     expect((await tried({ kind: 'any' }, 0)).begins).toBe(80))
@@ -316,7 +317,11 @@ describe('lists of feeds', () => {
     const many = (n: number) =>
       opml(Array.from({ length: n }, (_, i) => `<outline xmlUrl="http://f${i}.invalid/"/>`).join(''))
     const { status, body } = await call<Problem>('POST', '/api/profiles/opml', { file: many(5001) })
-    expect([status, body.code, body.fields?.[0]?.value]).toEqual([422, 'opmlUnreadable', '5001'])
+    expect([status, body.code, body.fields?.[0]?.values]).toEqual([
+      422,
+      'opmlUnreadable',
+      { n: 5001, most: 5000 },
+    ])
     expect((await call<OpmlAnswer>('POST', '/api/profiles/opml', { file: many(5000) })).body.added).toBe(5000)
     await world.server.context.db.rows(`DELETE FROM profiles WHERE outside_id LIKE '%.invalid/'`)
   })

@@ -111,7 +111,7 @@ test('a stray quotation mark tells which rows it has taken into a text', () => {
     mapping: { ...none, at: 'Date', author: 'Author', rating: 'Stars', text: 'Text' },
   })
   expect(items.map(({ author }) => author.name)).toEqual(['A', 'F'])
-  expect(problems).toMatchObject([{ line: 4, reason: expect.stringContaining('line 7') }])
+  expect(problems).toMatchObject([{ line: 4, reason: 'rowSwallowed', values: { to: 7 } }])
 })
 
 test.each([
@@ -236,7 +236,11 @@ describe('over HTTP', () => {
     const refused = await call<Problem>('POST', `/api/imports/${body.id}/start`, {
       mapping: { ...mapping, text: 'Words' },
     })
-    expect(refused.body.fields?.[0]).toMatchObject({ field: 'mapping.text', value: 'Words' })
+    expect(refused.body.fields?.[0]).toMatchObject({
+      field: 'mapping.text',
+      message: 'The table has no column "Words".',
+      values: { name: 'Words' },
+    })
     expect((await call('DELETE', `/api/imports/${body.id}`)).status).toBe(204)
     expect((await call('GET', `/api/imports/${body.id}`)).status).toBe(404)
   })

@@ -1,5 +1,5 @@
 import { useI18n } from 'vue-i18n'
-import type { FieldProblem } from '@murrabel/contract'
+import { fieldReasons, reasonText, type FieldProblem, type RowProblem } from '@murrabel/contract'
 import type { CallProblem } from '../api/call.ts'
 
 /** What went wrong in the reader's language, where it is written there; else as the server says it. */
@@ -9,12 +9,19 @@ export function useProblemTexts() {
 
   const sentence = ({ problem: { code, detail } }: CallProblem): string =>
     known(`problem.${code}`) ? t(`problem.${code}`) : detail
-  const field = ({ code, message, value }: Pick<FieldProblem, 'code' | 'message' | 'value'>): string =>
-    known(`problem.field.${code}`) ? t(`problem.field.${code}`, { v: value ?? '' }) : message
+  type Told = Pick<FieldProblem, 'code' | 'message' | 'value' | 'values'>
+  const field = ({ code, message, value, values }: Told): string =>
+    known(`problem.field.${code}`) ? t(`problem.field.${code}`, { v: value ?? '', ...values }) : message
+  /** Why a row of a file was refused or changed. */
+  const row = ({ reason, values }: Pick<RowProblem, 'reason' | 'values'>): string =>
+    // Files of earlier versions have kept the sentence itself.
+    !Object.hasOwn(fieldReasons, reason)
+      ? reason
+      : field({ code: reason, message: reasonText(reason, values), values })
   /** One line for both: the first field that was refused says more than the sentence about all. */
   const line = (problem: CallProblem): string => {
     const first = problem.problem.fields?.[0]
     return first ? field(first) : sentence(problem)
   }
-  return { sentence, field, line }
+  return { sentence, field, row, line }
 }

@@ -1,4 +1,5 @@
 import { createI18n } from 'vue-i18n'
+import { speakElement } from './elementTexts.ts'
 import { en } from './en.ts'
 
 export type Language = 'en' | 'fr'
@@ -23,5 +24,6 @@ export async function createMessages() {
   const messages: Record<string, object> = { en }
   // Without them the page is in English rather than not there.
   if (locale !== 'en') messages[locale] = await loadTexts(locale).catch(() => ({}))
+  await speakElement(locale).catch(() => {})
   return createI18n({ legacy: false, locale, fallbackLocale: 'en', messages: messages as { en: typeof en } })
 }

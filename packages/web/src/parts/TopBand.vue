@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import BellMenu from '../sections/alerts/BellMenu.vue'
 import { useFocusReturn } from '../composables/useFocusReturn.ts'
 import { useBrand } from '../stores/brand.ts'
+import { speakElement } from '../messages/elementTexts.ts'
 import type { en } from '../messages/en.ts'
 import { loadTexts, type Language } from '../messages/index.ts'
 import { useCounts } from '../stores/counts.ts'
@@ -45,6 +46,7 @@ async function signOut(): Promise<void> {
   await router.push('/sign-in')
 }
 async function speak(language: Language): Promise<void> {
+  await speakElement(language)
   setLocaleMessage(language, (await loadTexts(language)) as typeof en)
   locale.value = language
   localStorage.setItem('murrabel.language', language)

@@ -1,11 +1,21 @@
 import { XMLParser } from 'fast-xml-parser'
 import { decodeXML } from 'entities'
+import { reasonText, type FieldReason } from '@murrabel/contract'
 import { htmlText } from '../shared/htmlText.ts'
 import { parseJson as parseDeepJson } from '../shared/parseJson.ts'
 import type { FeedEntry, ParsedFeed } from './parsedFeed.ts'
 
+type NoFeed = Extract<FieldReason, `feed${string}`>
+
+/** A document that is no feed, and why. */
 export class FeedError extends Error {
   override readonly name = 'FeedError'
+  constructor(
+    readonly reason: NoFeed,
+    options?: ErrorOptions,
+  ) {
+    super(reasonText(reason), options)
+  }
 }
 
 /** Items of one feed that are read; a feed is a window on the newest, not an archive. */
@@ -28,14 +38,13 @@ type Node = Record<string, unknown>
 export function parseFeed(document: string): ParsedFeed {
   const start = document.trimStart().slice(0, 1)
   if (start === '{') return parseJson(document)
-  if (start !== '<') throw new FeedError('neither XML nor JSON')
-  if (/<!DOCTYPE[^>]*\[/i.test(document.slice(0, 2000)))
-    throw new FeedError('a document type with declarations of its own')
+  if (start !== '<') throw new FeedError('feedNeither')
+  if (/<!DOCTYPE[^>]*\[/i.test(document.slice(0, 2000))) throw new FeedError('feedEntities')
   let root: Node
   try {
     root = parser.parse(document, true) as Node
   } catch (error) {
-    throw new FeedError('not well-formed XML', { cause: error })
+    throw new FeedError('feedXml', { cause: error })
   }
   const rss = root.rss as Node | undefined
   const channel = rss?.channel as Node | undefined
@@ -54,7 +63,7 @@ export function parseFeed(document: string): ParsedFeed {
       entries: list(feed.entry).slice(0, entryLimit).map(atomEntry),
       ttlMinutes: null,
     }
-  throw new FeedError('neither an RSS channel nor an Atom feed')
+  throw new FeedError('feedChannel')
 }
 
 const list = (value: unknown): Node[] =>
@@ -105,14 +114,14 @@ function parseJson(document: string): ParsedFeed {
   try {
     feed = parseDeepJson(document) as Node
   } catch (error) {
-    throw new FeedError('not valid JSON', { cause: error })
+    throw new FeedError('feedJson', { cause: error })
   }
   if (
     typeof feed.version !== 'string' ||
     !feed.version.startsWith('https://jsonfeed.org/version/') ||
     !Array.isArray(feed.items)
   )
-    throw new FeedError('JSON, but not a JSON Feed')
+    throw new FeedError('feedNotJsonFeed')
   const entries = list(feed.items)
     .slice(0, entryLimit)
     .map((item) => ({

@@ -1,6 +1,6 @@
 import { transition } from '@murrabel/core/inbox'
 import type { EntryKind } from '@murrabel/core/lens'
-import type { ReplyDraft, ThreadChangeAnswer } from '@murrabel/contract'
+import { type ReplyDraft, type ThreadChangeAnswer, fieldProblem } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
@@ -105,11 +105,9 @@ function checkReply(target: Answered | undefined, draft: ReplyDraft): asserts ta
   if (draft.text.length > capabilities.replyLength)
     throw new Refusal('replyTooLong', {
       fields: [
-        {
-          field: 'text',
-          code: 'tooLong',
-          message: `At most ${capabilities.replyLength} characters fit here; the reply has ${draft.text.length}.`,
-        },
+        fieldProblem('text', 'replyLong', {
+          values: { most: capabilities.replyLength, n: draft.text.length },
+        }),
       ],
     })
 }

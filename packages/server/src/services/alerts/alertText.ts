@@ -1,28 +1,28 @@
-import type { AlertCondition, Telling } from '@murrabel/core/alerts'
+import type { TellingPhrase } from '@murrabel/core/alerts'
 
 const number = new Intl.NumberFormat('en')
-const points = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(Math.round(value * 100))}`
-const entries = (n: number) => (n === 1 ? '1 entry' : `${number.format(n)} entries`)
+const points = (value = 0) => `${value < 0 ? '−' : '+'}${Math.abs(Math.round(value * 100))}`
+const entries = (n = 0) => (n === 1 ? '1 entry' : `${number.format(n)} entries`)
+const whole = (n = 0) => number.format(n)
 
-/** What a telling says, in one sentence with its figures. */
-export function tellingText(condition: AlertCondition, telling: Omit<Telling, 'at' | 'entries'>): string {
-  const { kind, count, expected, net } = telling
-  if (kind === 'end')
-    return condition.kind === 'net' && net
-      ? `Over: net sentiment is ${points(net.net)} again.`
-      : 'Over: the volume is as usual again.'
-  switch (condition.kind) {
+/** What a telling says, in one sentence with its figures: for mail, feeds and webhooks, which know no reader's language. */
+export function tellingText({ message, values: v }: TellingPhrase): string {
+  switch (message) {
+    case 'overNet':
+      return `Over: net sentiment is ${points(v.net)} again.`
+    case 'over':
+      return 'Over: the volume is as usual again.'
     case 'any':
-      return `${entries(count)} new.`
+      return `${entries(v.n)} new.`
     case 'reach':
-      return `${entries(count)} with a reach of ${number.format(condition.above)} or more.`
+      return `${entries(v.n)} with a reach of ${whole(v.above)} or more.`
     case 'spike':
-      return `A spike: ${entries(count)} where about ${number.format(Math.round(expected ?? 0))} were to be expected.`
+      return `A spike: ${entries(v.n)} where about ${whole(v.expected)} were to be expected.`
     case 'more':
-      return `${entries(count)} in ${condition.hours} hours, more than the usual ${number.format(Math.round(expected ?? 0))} at most.`
+      return `${entries(v.n)} in ${v.hours} hours, more than the usual ${whole(v.expected)} at most.`
     case 'net':
-      return net
-        ? `Net sentiment of ${condition.days} days is ${points(net.net)} (${points(net.low)} to ${points(net.high)}, n = ${number.format(net.n)}), under ${points(condition.below)}.`
-        : ''
+      return v.net === undefined
+        ? ''
+        : `Net sentiment of ${v.days} days is ${points(v.net)} (${points(v.low)} to ${points(v.high)}, n = ${whole(v.read)}), under ${points(v.below)}.`
   }
 }

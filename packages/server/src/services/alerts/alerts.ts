@@ -1,5 +1,12 @@
 import { randomBytes } from 'node:crypto'
-import { alertLimits, rehearseAlert, tellsOfEntries, type AlertCondition } from '@murrabel/core/alerts'
+import {
+  alertLimits,
+  rehearseAlert,
+  tellingPhrase,
+  tellsOfEntries,
+  type AlertCondition,
+  type TellingPhrase,
+} from '@murrabel/core/alerts'
 import { blankLens, parseLens, type Lens } from '@murrabel/core/lens'
 import {
   conditionOf,
@@ -8,6 +15,7 @@ import {
   type AlertEventAnswer,
   type AlertTrialAnswer,
   type AlertTrialDraft,
+  fieldProblem,
 } from '@murrabel/contract'
 import { may, type Reader } from '../../access/reader.ts'
 import { seal, unseal } from '../../access/seal.ts'
@@ -22,7 +30,6 @@ import { Where } from '../../store/queries/shared/where.ts'
 import { feedAddresses } from './feedAddresses.ts'
 import { lensContext } from '../entries/askedLens.ts'
 import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
-import { tellingText } from './alertText.ts'
 
 /** Days an alert is tried on. */
 const trialDays = 90
@@ -70,7 +77,7 @@ export async function tryAlert(
     days: Math.round(days),
     tellings: begins
       .slice(-200)
-      .map((t) => ({ ...t, entries: t.entries.slice(0, 20), text: tellingText(condition, t) })),
+      .map((t) => ({ ...t, entries: t.entries.slice(0, 20), phrase: tellingPhrase(condition, t) })),
     begins: begins.length,
     aDay,
     tooOften: aDay > alertLimits.tellingsADay,
@@ -92,10 +99,9 @@ async function check(context: Context, reader: Reader, draft: AlertDraft): Promi
     })
   const trial = await tryAlert(context, reader, draft)
   if (trial.tooOften) {
-    const figure = `It would have told ${trial.begins} times in ${trial.days} days, ${Math.round(trial.aDay)} a day; at most ${alertLimits.tellingsADay} a day are taken.`
-    throw new Refusal('alertTooOften', {
-      fields: [{ field: 'condition', code: 'tooOften', message: figure, value: String(trial.begins) }],
-    })
+    const { begins, days, aDay } = trial
+    const values = { n: begins, days, aDay: Math.round(aDay), most: alertLimits.tellingsADay }
+    throw new Refusal('alertTooOften', { fields: [fieldProblem('condition', 'tooOften', { values })] })
   }
 }
 
@@ -287,7 +293,10 @@ export interface EventRow {
 }
 
 export interface EventDetail {
+  /** In English, for mail, feeds and webhooks. */
   text: string
+  /** The same for a reader's own language; missing in events of earlier versions. */
+  phrase?: TellingPhrase
   /** Path and query of the page with its entries. */
   link: string
   phrases?: string[]
@@ -301,6 +310,7 @@ export const eventAnswer = ({ id, alertId, alert, kind, at, detail }: EventRow):
   kind,
   at: at.toISOString(),
   text: detail.text,
+  phrase: detail.phrase ?? null,
   link: detail.link,
 })
 

@@ -5,6 +5,7 @@ import {
   tellsOfEntries,
   type AlertCondition,
   type Telling,
+  tellingPhrase,
 } from '@murrabel/core/alerts'
 import { blankLens, printLens, type Lens } from '@murrabel/core/lens'
 import { readerOfMember } from '../../access/sessions.ts'
@@ -170,6 +171,7 @@ async function detailOf(
   alert: DueAlert,
   telling: Telling,
 ): Promise<EventDetail> {
+  const phrase = tellingPhrase(alert.condition, telling)
   const inner = await lensContext(context, reader)
   const period = { from: telling.at - hoursOf(alert, telling) * hour, to: telling.at }
   const lens: Lens = lensAt(alertLens(alert.lens), period, inner.zone)
@@ -180,7 +182,8 @@ async function detailOf(
     ? await phrasesOfLens(context, reader, { lens, context: inner, against: 'before' }).catch(() => null)
     : null
   return {
-    text: tellingText(alert.condition, telling),
+    text: tellingText(phrase),
+    phrase,
     link: `/watch?${new URLSearchParams([...pairs, ['view', 'mentions']]).toString()}`,
     condition: alert.condition,
     phrases: told?.found.phrases.slice(0, 6).map((phrase) => phrase.written),

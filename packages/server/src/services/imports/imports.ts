@@ -1,10 +1,11 @@
 import { cleanLine, cleanText } from '@murrabel/core/text'
-import type {
-  FeedPreview,
-  ImportPreview,
-  ImportState,
-  RowProblem,
-  StartImportDraft,
+import {
+  type FeedPreview,
+  type ImportPreview,
+  type ImportState,
+  type RowProblem,
+  type StartImportDraft,
+  fieldProblem,
 } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -72,7 +73,7 @@ export async function draftImport(
   const text = cleanText(document, longestDocument)
   if (!text.trim())
     throw new Refusal('invalid', {
-      fields: [{ field: 'document', code: 'required', message: 'The file is empty.' }],
+      fields: [fieldProblem('document', 'emptyFile')],
     })
   const row = await db.one<{ id: number }>(
     `INSERT INTO imports (brand_id, colleague_id, kind, name, document) VALUES ($1, $2, $3, $4, $5) RETURNING id`,
@@ -121,12 +122,7 @@ export async function startImport(
 function checkColumns({ columns: known }: ImportPreview, { mapping }: StartImportDraft): void {
   const fields = Object.entries(mapping)
     .filter(([, name]) => name !== null && !known.some((column) => column.name === name))
-    .map(([field, name]) => ({
-      field: `mapping.${field}`,
-      code: 'unknown',
-      message: `The table has no column "${name}".`,
-      value: name ?? undefined,
-    }))
+    .map(([field, name]) => fieldProblem(`mapping.${field}`, 'noColumn', { values: { name: name ?? '' } }))
   if (fields.length) throw new Refusal('invalid', { fields })
 }
 

@@ -1,6 +1,6 @@
 import { parse } from 'csv-parse/sync'
 import { cleanLine } from '@murrabel/core/text'
-import { limits } from '@murrabel/contract'
+import { limits, fieldProblem, type FieldReason, type ReasonValues } from '@murrabel/contract'
 import { Refusal } from '../../problem.ts'
 
 export interface TableRow {
@@ -23,8 +23,8 @@ const separators = [',', ';', '\t', '|']
 /** Characters that are looked at to find the separator. */
 const headLength = 20_000
 
-const refused = (message: string) =>
-  new Refusal('csvUnreadable', { fields: [{ field: 'document', code: 'unreadable', message }] })
+const refused = (reason: FieldReason, values?: ReasonValues) =>
+  new Refusal('csvUnreadable', { fields: [fieldProblem('document', reason, { values })] })
 
 interface Parsed {
   record: string[]
@@ -46,20 +46,12 @@ export function readTable(csv: string): Table {
   const parsed = parseAll(csv, separator)
   const filled = parsed.filter(({ record }) => record.some((cell) => cell.trim() !== ''))
   const header = uniqueNames(filled[0]?.record ?? [])
-  if (header.length < 2)
-    throw refused(
-      'The first line must name at least two columns, divided by commas, semicolons, tabs or bars.',
-    )
+  if (header.length < 2) throw refused('fewColumns')
   if (header.length > limits.importColumns)
-    throw refused(
-      `The table has ${header.length} columns; at most ${limits.importColumns} can be taken. Is it the right file?`,
-    )
+    throw refused('manyColumns', { n: header.length, most: limits.importColumns })
   const rows = filled.slice(1)
-  if (rows.length > limits.importRows)
-    throw refused(
-      `The table has ${rows.length} rows; at most ${limits.importRows} can be taken at once. Split it.`,
-    )
-  if (!rows.length) throw refused('There are no rows under the heading.')
+  if (rows.length > limits.importRows) throw refused('manyRows', { n: rows.length, most: limits.importRows })
+  if (!rows.length) throw refused('noRows')
   return {
     header,
     separator,
@@ -77,12 +69,9 @@ function parseAll(csv: string, separator: string): Parsed[] {
   } catch (error) {
     const { code, message, lines } = error as { code?: string; message: string; lines?: number }
     if (code === 'CSV_QUOTE_NOT_CLOSED') {
-      const line = openedAt(csv, separator)
-      throw refused(
-        `The quotation mark in line ${line} is never closed: everything from there to the end was taken for its text. Close it, or take it out, and choose the file again.`,
-      )
+      throw refused('quoteOpen', { line: openedAt(csv, separator) })
     }
-    throw refused(`Line ${lines ?? '?'} cannot be read: ${message}.`)
+    throw refused('lineUnreadable', { line: lines ?? '?', said: message })
   }
 }
 

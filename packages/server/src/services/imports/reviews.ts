@@ -1,6 +1,14 @@
 import { createHash } from 'node:crypto'
 import { cleanLine, cleanText, cleanUrl, cutText } from '@murrabel/core/text'
-import type { DateOrder, ImportMapping, ImportPreview, RowProblem } from '@murrabel/contract'
+import {
+  type DateOrder,
+  type ImportMapping,
+  type ImportPreview,
+  type RowProblem,
+  fieldProblem,
+  type FieldReason,
+  type ReasonValues,
+} from '@murrabel/contract'
 import type { CollectedItem } from '../../connectors/index.ts'
 import { Refusal } from '../../problem.ts'
 import { orderOf, readDate } from './readDate.ts'
@@ -90,12 +98,7 @@ export function readReviews(csv: string, question: ReviewQuestion): ReadReviews 
   const columns = columnsOf(table.header, question.mapping)
   const dates = datesOf(table, question.mapping.at ?? null)
   const order = question.dateOrder ?? dates.order
-  if (dates.ambiguous && !order)
-    throw invalid(
-      'dateOrder',
-      'required',
-      `Dates such as ${dates.sample[0]} can be read in two ways. Say whether the day or the month comes first.`,
-    )
+  if (dates.ambiguous && !order) throw invalid('dateOrder', 'dateOrder', { date: dates.sample[0] ?? '' })
   const result: ReadReviews = { items: [], problems: [] }
   const times = new Map<string, number>()
   for (const row of table.rows) {
@@ -108,18 +111,16 @@ export function readReviews(csv: string, question: ReviewQuestion): ReadReviews 
   return result
 }
 
-const invalid = (field: string, code: string, message: string, value?: string) =>
-  new Refusal('invalid', { fields: [{ field, code, message, value }] })
+const invalid = (field: string, reason: FieldReason, values?: ReasonValues) =>
+  new Refusal('invalid', { fields: [fieldProblem(field, reason, { values })] })
 
 function columnsOf(header: readonly string[], mapping: ImportMapping): Record<keyof ImportMapping, number> {
   const columns = {} as Record<keyof ImportMapping, number>
   for (const [field, name] of Object.entries(mapping) as [keyof ImportMapping, string | null][]) {
     columns[field] = name ? header.indexOf(name) : -1
-    if (name && columns[field] < 0)
-      throw invalid(`mapping.${field}`, 'unknown', `The table has no column "${name}".`, name)
+    if (name && columns[field] < 0) throw invalid(`mapping.${field}`, 'noColumn', { name })
   }
-  if (columns.text < 0 && columns.rating < 0)
-    throw invalid('mapping.text', 'required', 'Say which column holds the text or the rating.')
+  if (columns.text < 0 && columns.rating < 0) throw invalid('mapping.text', 'noTextOrRating')
   return columns
 }
 
@@ -132,27 +133,23 @@ function readRow(
   cell: Cell,
   { zone, places, now, order }: ReviewQuestion & { order: DateOrder },
 ): Omit<ReadReview, 'outsideId' | 'threadId'> | Bad {
-  const bad = (field: keyof ImportMapping | '', reason: string): Bad => ({
+  const bad = (field: keyof ImportMapping | '', reason: FieldReason, values?: ReasonValues): Bad => ({
     field,
     reason,
+    values,
     value: field ? cutText(cleanLine(cell(field), 200), 80) : '',
   })
-  if (row.swallowed)
-    return bad(
-      '',
-      `a quotation mark that opens here is closed only in line ${row.to}: the rows between were read as its text`,
-    )
-  if (row.cells.length !== width) return bad('', 'the row has another number of cells than the heading')
+  if (row.swallowed) return bad('', 'rowSwallowed', { to: row.to })
+  if (row.cells.length !== width) return bad('', 'rowWidth')
   const rating = ratingOf(cell('rating'))
-  if (rating === null) return bad('rating', 'a rating is a number from 1 to 5')
+  if (rating === null) return bad('rating', 'rowRating')
   const text = cleanText(cell('text'), 100_000)
-  if (!text && rating === undefined) return bad('text', 'there is neither text nor a rating')
+  if (!text && rating === undefined) return bad('text', 'rowEmpty')
   const at = cell('at') === '' ? Number.NaN : readDate(cell('at'), zone, order)
-  if (at === null) return bad('at', 'the date cannot be read; write it as 2026-11-25 or 25.11.2026')
-  if (at > now + 86_400_000) return bad('at', 'the date lies in the future')
+  if (at === null) return bad('at', 'rowDate')
+  if (at > now + 86_400_000) return bad('at', 'rowFuture')
   const place = placeOf(cell('place'), places)
-  if (place === undefined)
-    return bad('place', `there is no place of this name; there are ${places.join(', ')}`)
+  if (place === undefined) return bad('place', 'rowPlace', { places: places.join(', ') })
   const author = cleanLine(cell('author'), 120) || 'A visitor'
   return {
     kind: 'review',

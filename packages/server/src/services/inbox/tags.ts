@@ -1,4 +1,10 @@
-import type { KeepDraft, TagAnswer, TagChangeAnswer, TagDraft } from '@murrabel/contract'
+import {
+  type KeepDraft,
+  type TagAnswer,
+  type TagChangeAnswer,
+  type TagDraft,
+  fieldProblem,
+} from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -40,13 +46,7 @@ export async function tagThreads(
     const tags = await listTags({ db }, reader, tx)
     if (tags.length > tagLimit)
       throw new Refusal('invalid', {
-        fields: [
-          {
-            field: 'add',
-            code: 'tooMany',
-            message: `A brand has at most ${tagLimit} tags. Use one that is there.`,
-          },
-        ],
+        fields: [fieldProblem('add', 'manyTags', { values: { most: tagLimit } })],
       })
     const lower = new Set(add.map((name) => name.toLowerCase()))
     const named = tags.filter(({ name }) => lower.has(name.toLowerCase())).map(({ id }) => id)

@@ -1,6 +1,13 @@
 import { randomBytes } from 'node:crypto'
 import { cleanLine, cleanUrl } from '@murrabel/core/text'
-import type { NetworkAnswer, ProfileAnswer, ProfileStatus } from '@murrabel/contract'
+import {
+  type NetworkAnswer,
+  type ProfileAnswer,
+  type ProfileStatus,
+  fieldProblem,
+  type FieldReason,
+  type ReasonValues,
+} from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { seal, unseal } from '../../access/seal.ts'
 import {
@@ -228,7 +235,7 @@ export async function connectFeed(
     url = new URL(/^[a-z]+:/i.test(address) ? address : `https://${address}`)
   } catch {
     throw new Refusal('feedAddress', {
-      fields: [{ field: 'address', code: 'invalid', message: 'This is not a web address.', value: address }],
+      fields: [fieldProblem('address', 'noAddress', { value: address })],
     })
   }
   const title = await readFeedTitle(context, url.href)
@@ -246,12 +253,13 @@ async function readFeedTitle(context: Context, address: string): Promise<string>
   const http = context.httpFor(address)
   const refused = (
     code: 'feedAddress' | 'feedTooLarge' | 'feedUnreadable' | 'feedNotFetched',
-    reason: string,
+    reason: FieldReason,
     error: unknown,
+    values?: ReasonValues,
   ) =>
     new Refusal(
       code,
-      { fields: [{ field: 'address', code, message: reason, value: address }] },
+      { fields: [fieldProblem('address', reason, { value: address, values })] },
       { cause: error },
     )
   try {
@@ -259,13 +267,11 @@ async function readFeedTitle(context: Context, address: string): Promise<string>
     const { title } = await context.fileWorker.ask({ kind: 'feed', document: body })
     return cleanLine(title, 80)
   } catch (error) {
-    if (error instanceof InnerAddressError)
-      throw refused('feedAddress', `${error.message}; only public addresses are fetched.`, error)
-    if (error instanceof TooLargeError)
-      throw refused('feedTooLarge', 'The document is larger than 10 MB.', error)
-    if (error instanceof FeedError) throw refused('feedUnreadable', `This is ${error.message}.`, error)
+    if (error instanceof InnerAddressError) throw refused('feedAddress', 'notPublic', error)
+    if (error instanceof TooLargeError) throw refused('feedTooLarge', 'feedLarge', error)
+    if (error instanceof FeedError) throw refused('feedUnreadable', error.reason, error)
     if (error instanceof NetworkFailure)
-      throw refused('feedNotFetched', `The address answered: ${error.message}.`, error)
+      throw refused('feedNotFetched', 'addressAnswered', error, { said: error.message })
     throw error
   }
 }

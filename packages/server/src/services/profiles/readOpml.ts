@@ -1,3 +1,4 @@
+import { fieldProblem } from '@murrabel/contract'
 import { decodeXML } from 'entities'
 import { XMLParser } from 'fast-xml-parser'
 import { cleanLine, cutText } from '@murrabel/core/text'
@@ -25,13 +26,7 @@ const decode = (text: unknown) => cleanLine(decodeXML(typeof text === 'string' ?
 export function readOpml(document: string): ListedFeed[] {
   if (/<!DOCTYPE/i.test(document.slice(0, 5000)) || /<!ENTITY/i.test(document))
     throw new Refusal('opmlUnreadable', {
-      fields: [
-        {
-          field: 'document',
-          code: 'doctype',
-          message: 'The file declares entities of its own, which are not read. Export it again without them.',
-        },
-      ],
+      fields: [fieldProblem('document', 'ownEntities')],
     })
   let root: { opml?: { body?: unknown } }
   try {
@@ -57,14 +52,7 @@ export function readOpml(document: string): ListedFeed[] {
   }
   if (feeds.size > feedLimit)
     throw new Refusal('opmlUnreadable', {
-      fields: [
-        {
-          field: 'document',
-          code: 'tooMany',
-          message: `The list has ${feeds.size} feeds; at most ${feedLimit} are taken. Split it.`,
-          value: String(feeds.size),
-        },
-      ],
+      fields: [fieldProblem('document', 'manyFeeds', { values: { n: feeds.size, most: feedLimit } })],
     })
   return [...feeds.values()]
 }

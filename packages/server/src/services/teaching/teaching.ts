@@ -1,7 +1,13 @@
 import { lessonsNeeded, type Learning, type Model } from '@murrabel/core/learning'
 import { isTelling } from '@murrabel/core/phrases'
 import { detectLanguage, loadLanguages } from '@murrabel/core/text'
-import type { AspectDraft, BrandWord, ReadingAnswer, TeachingAnswer } from '@murrabel/contract'
+import {
+  type AspectDraft,
+  type BrandWord,
+  type ReadingAnswer,
+  type TeachingAnswer,
+  fieldProblem,
+} from '@murrabel/contract'
 import { checkQuery } from '@murrabel/core/watches'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -174,22 +180,14 @@ function checkAspects(aspects: readonly AspectDraft[]): void {
   const fields = aspects.flatMap(({ name, terms }, i) => {
     const twin = seen.has(name.toLowerCase())
     seen.add(name.toLowerCase())
-    const wrong = checkQuery({ anyOf: terms }).map((p) => ({
-      field: `aspects[${i}].terms`,
-      code: p.code,
-      message: `"${p.value ?? ''}" cannot be looked for in "${name}": write a word or phrase.`,
-      value: p.value,
-    }))
+    const wrong = checkQuery({ anyOf: terms }).map((p) =>
+      fieldProblem(`aspects[${i}].terms`, 'aspectTerm', {
+        values: { term: p.value ?? '', name },
+        value: p.value,
+      }),
+    )
     return [
-      ...(twin
-        ? [
-            {
-              field: `aspects[${i}].name`,
-              code: 'taken',
-              message: `"${name}" stands twice in the list. Keep one.`,
-            },
-          ]
-        : []),
+      ...(twin ? [fieldProblem(`aspects[${i}].name`, 'aspectTwice', { values: { name } })] : []),
       ...wrong,
     ]
   })

@@ -8,6 +8,7 @@ import {
   type GroupKind,
   type WatchDraft,
   type WatchesFile,
+  fieldProblem,
 } from '@murrabel/contract'
 import { cleanLine, isBlank } from '@murrabel/core/text'
 import { setImmediate } from 'node:timers/promises'
@@ -82,11 +83,7 @@ async function readFile(file: unknown): Promise<FileWatch[]> {
   if (watches.length > mostWatches)
     throw new Refusal('invalid', {
       fields: [
-        {
-          field: 'watches',
-          code: 'tooMany',
-          message: `The file has ${watches.length} watches; at most ${mostWatches} are taken. Split it.`,
-        },
+        fieldProblem('watches', 'manyWatchesInFile', { values: { n: watches.length, most: mostWatches } }),
       ],
     })
   const found: FileWatch[] = []

@@ -1,4 +1,4 @@
-import type { WatchGroupAnswer } from '@murrabel/contract'
+import { type WatchGroupAnswer, fieldProblem } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -70,8 +70,7 @@ async function checkPlace(
 ): Promise<void> {
   if (parentId === null) return
   const above = await groupAndThoseAbove(db, { brandId: reader.brandId, id: parentId }, tx)
-  if (!above.length)
-    throw refused('parentId', 'unknown', 'The group it is to lie in is no more. Choose another.')
+  if (!above.length) throw new Refusal('invalid', { fields: [fieldProblem('parentId', 'groupGone')] })
   if (id !== null && above.includes(id))
     throw refused(
       'parentId',
@@ -79,7 +78,9 @@ async function checkPlace(
       'A group cannot lie inside itself, or inside one of its own. Choose another.',
     )
   if (above.length >= deepest)
-    throw refused('parentId', 'tooDeep', `Groups lie at most ${deepest} deep. Choose one higher up.`)
+    throw new Refusal('invalid', {
+      fields: [fieldProblem('parentId', 'groupTooDeep', { values: { most: deepest } })],
+    })
 }
 
 const refused = (field: string, code: string, message: string, value?: string) =>

@@ -1,4 +1,4 @@
-import type { PublicProfile } from '@murrabel/contract'
+import { type PublicProfile, fieldProblem, type FieldReason, type ReasonValues } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { connectorOf, NetworkFailure, type Connector, type PublicLook } from '../../connectors/index.ts'
 import type { NetworkConfig } from '../../config.ts'
@@ -53,10 +53,10 @@ export async function addPublicProfile(
   { address, watchId }: { address: string; watchId: number },
 ): Promise<PublicProfile> {
   const { db } = context
-  const refuse = (message: string, cause?: unknown) =>
+  const refuse = (reason: FieldReason, values?: ReasonValues, cause?: unknown) =>
     new Refusal(
       'publicProfile',
-      { fields: [{ field: 'address', code: 'publicProfile', message, value: address }] },
+      { fields: [fieldProblem('address', reason, { values, value: address })] },
       { cause },
     )
   const watch = await db.one(
@@ -67,15 +67,12 @@ export async function addPublicProfile(
   const url = URL.canParse(address) ? new URL(address) : null
   const known = lookedAt(context)
   const found = known.find(({ network }) => new URL(network.address).origin === url?.origin)
-  if (!found)
-    throw refuse(
-      `This is no address on ${known.map(({ network }) => network.name).join(' or ')}, whose public profiles can be looked at.`,
-    )
+  if (!found) throw refuse('otherNetwork', { networks: known.map(({ network }) => network.name).join(', ') })
   const seen = await found
     .look(found.network.address, url!.href, context.httpFor(found.network.network))
     .catch((error: unknown) => {
       if (!(error instanceof NetworkFailure)) throw error
-      throw refuse(`Looking at it failed: ${error.message}.`, error)
+      throw refuse('lookFailed', { said: error.message }, error)
     })
   const row = await db.one<{ id: number }>(
     `INSERT INTO public_profiles (brand_id, watch_id, channel, network, name, url) VALUES ($1, $2, $3, $4, $5, $6)
@@ -89,7 +86,7 @@ export async function addPublicProfile(
       seen.url,
     ],
   )
-  if (!row) throw refuse('This profile is looked at already.')
+  if (!row) throw refuse('lookedAtAlready')
   await keep(context, row.id, seen)
   await context.due.ask({
     kind: 'look',

@@ -1,4 +1,4 @@
-import { watchProblems, type WatchAnswer, type WatchDraft } from '@murrabel/contract'
+import { watchProblems, type WatchAnswer, type WatchDraft, fieldProblem } from '@murrabel/contract'
 import { cutText } from '@murrabel/core/text'
 import { isLimited, type Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -69,13 +69,7 @@ async function checkGroup(
   )
   if (!group)
     throw new Refusal('invalid', {
-      fields: [
-        {
-          field: 'groupId',
-          code: 'unknown',
-          message: 'The group it is to lie in is no more. Choose another.',
-        },
-      ],
+      fields: [fieldProblem('groupId', 'groupGone')],
     })
 }
 
@@ -97,13 +91,7 @@ export async function createWatches(
   )
   if ((have?.n ?? 0) + drafts.length > watchLimit)
     throw new Refusal('invalid', {
-      fields: [
-        {
-          field: 'name',
-          code: 'tooMany',
-          message: `A brand has at most ${watchLimit} watches, and there are ${have?.n} already. Delete some first.`,
-        },
-      ],
+      fields: [fieldProblem('name', 'manyWatches', { values: { most: watchLimit, n: have?.n ?? 0 } })],
     })
   const rows = await db.rows<{ id: number }>(
     `INSERT INTO watches (brand_id, name, query, group_id, created_by, history_total)

@@ -27,6 +27,16 @@ export const alerts = {
     spike: 'a spike, by the hour of the week',
     net: 'net sentiment of {days} days under {n}',
   },
+  told: {
+    any: '{n} new entry. | {n} new entries.',
+    reach: '{n} entry with a reach of {above} or more. | {n} entries with a reach of {above} or more.',
+    spike:
+      'A spike: {n} entry where about {expected} were expected. | A spike: {n} entries where about {expected} were expected.',
+    more: '{n} entry in {hours} hours, more than the usual {expected} at most. | {n} entries in {hours} hours, more than the usual {expected} at most.',
+    net: 'Net sentiment of {days} days is {net} ({low} to {high}, n = {read}), under {below}.',
+    over: 'Over: the volume is as usual again.',
+    overNet: 'Over: net sentiment is {net} again.',
+  },
   kind: {
     any: 'Any mention',
     reach: 'A voice with large reach',

@@ -29,6 +29,16 @@ export const alerts: typeof english = {
     spike: "un pic, selon l'heure de la semaine",
     net: 'un sentiment net de {days} jours sous {n}',
   },
+  told: {
+    any: '{n} nouvelle entrée. | {n} nouvelles entrées.',
+    reach: "{n} entrée d'une portée de {above} ou plus. | {n} entrées d'une portée de {above} ou plus.",
+    spike:
+      "Un pic : {n} entrée là où l'on en attendait environ {expected}. | Un pic : {n} entrées là où l'on en attendait environ {expected}.",
+    more: '{n} entrée en {hours} heures, plus que les {expected} habituelles au plus. | {n} entrées en {hours} heures, plus que les {expected} habituelles au plus.',
+    net: 'Le sentiment net de {days} jours est de {net} (de {low} à {high}, n = {read}), sous {below}.',
+    over: "Fini : le volume est de nouveau celui d'habitude.",
+    overNet: 'Fini : le sentiment net est de nouveau de {net}.',
+  },
   kind: {
     any: "N'importe quelle mention",
     reach: 'Une voix de grande portée',

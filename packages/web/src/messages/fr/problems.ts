@@ -1,4 +1,4 @@
-import type { ErrorCode } from '@murrabel/contract'
+import type { ErrorCode, FieldReason } from '@murrabel/contract'
 
 /** What the server refuses, French: the English stands in its own catalogue. */
 export const problems: Record<ErrorCode, string> = {
@@ -71,11 +71,62 @@ export const problems: Record<ErrorCode, string> = {
     "Le serveur a rencontré une faute et l'a notée. Rien de ce que vous avez écrit n'est perdu ; réessayez, et dites-nous le numéro ci-dessous si cela persiste.",
 }
 
-/**
- * What is wrong with one field, by the name of the reason. Reasons that tell something of their own (what a file or an
- * address turned out to be) are shown as the server says them.
- */
+/** Reasons with figures and names of their own, French: the English stands in the contract. */
+const reasons: Record<FieldReason, string> = {
+  emptyFile: 'Le fichier est vide.',
+  ownEntities:
+    'Le fichier déclare ses propres entités, qui ne sont pas lues. Exportez-le de nouveau sans elles.',
+  manyFeeds: 'La liste a {n} fils ; {most} au plus sont pris. Divisez-la.',
+  manyWatchesInFile: 'Le fichier a {n} veilles ; {most} au plus sont prises. Divisez-le.',
+  feedNeither: "Ceci n'est ni du XML ni du JSON.",
+  feedEntities: 'Ce type de document a ses propres déclarations, qui ne sont pas lues.',
+  feedXml: "Ceci n'est pas du XML bien formé.",
+  feedChannel: 'Ceci est du XML, mais ni un canal RSS ni un fil Atom.',
+  feedJson: "Ceci n'est pas du JSON valable.",
+  feedNotJsonFeed: 'Ceci est du JSON, mais pas un JSON Feed.',
+  fewColumns:
+    'La première ligne doit nommer au moins deux colonnes, séparées par des virgules, points-virgules, tabulations ou barres.',
+  manyColumns: 'Le tableau a {n} colonnes ; {most} au plus peuvent être prises. Est-ce le bon fichier ?',
+  manyRows: 'Le tableau a {n} lignes ; {most} au plus peuvent être prises à la fois. Divisez-le.',
+  noRows: "Il n'y a aucune ligne sous l'en-tête.",
+  quoteOpen:
+    "Le guillemet de la ligne {line} n'est jamais fermé : tout ce qui suit jusqu'à la fin a été pris pour son texte. Fermez-le, ou ôtez-le, et choisissez le fichier de nouveau.",
+  lineUnreadable: 'La ligne {line} ne peut être lue : {said}.',
+  noColumn: "Le tableau n'a pas de colonne « {name} ».",
+  noTextOrRating: 'Dites quelle colonne contient le texte ou la note.',
+  dateOrder: "Des dates comme {date} se lisent de deux façons. Dites si le jour ou le mois vient d'abord.",
+  rowSwallowed:
+    "un guillemet ouvert ici n'est fermé qu'à la ligne {to} : les lignes entre les deux ont été lues comme son texte",
+  rowWidth: "la ligne n'a pas le même nombre de cellules que l'en-tête",
+  rowRating: 'une note est un nombre de 1 à 5',
+  rowEmpty: "il n'y a ni texte ni note",
+  rowDate: 'la date ne peut être lue ; écrivez-la 2026-11-25 ou 25.11.2026',
+  rowUndated: "l'article n'a pas de date possible ; il compte à partir d'aujourd'hui",
+  rowFuture: 'la date est dans le futur',
+  rowPlace: "il n'y a pas de lieu de ce nom ; il y a {places}",
+  noAddress: "Ceci n'est pas une adresse web.",
+  notPublic: 'Cette adresse est dans notre propre réseau ; seules les adresses publiques sont relevées.',
+  feedLarge: 'Le document dépasse 10 Mo.',
+  addressAnswered: "L'adresse a répondu : {said}.",
+  otherNetwork: "Ceci n'est pas une adresse de {networks}, dont les profils publics peuvent être suivis.",
+  lookFailed: "Le profil n'a pas pu être lu : {said}.",
+  lookedAtAlready: 'Ce profil est déjà suivi.',
+  groupGone: "Le groupe où il devait être n'existe plus. Choisissez-en un autre.",
+  groupTooDeep: 'Les groupes ont au plus {most} niveaux. Choisissez-en un plus haut.',
+  manyWatches: "Une marque a au plus {most} veilles, et il y en a déjà {n}. Supprimez-en d'abord.",
+  manyTags: 'Une marque a au plus {most} étiquettes. Servez-vous de celles qui existent.',
+  tooOften:
+    'Elle aurait prévenu {n} fois en {days} jours, {aDay} par jour ; {most} par jour au plus sont prises.',
+  aspectTwice: '« {name} » est deux fois dans la liste. Gardez-en un.',
+  aspectTerm: '« {term} » ne peut être cherché dans « {name} » : écrivez un mot ou une expression.',
+  replyLong: 'Il y a place pour {most} caractères au plus ; la réponse en a {n}.',
+}
+
+/** What is wrong with one field, by the name of the reason. */
 export const fieldProblems = {
+  ...reasons,
+  unknown: "cette valeur n'est pas comprise ici",
+  invalid: "ceci n'est pas valable",
   required: 'à remplir',
   optionality: 'à remplir',
   nullable: 'à remplir',

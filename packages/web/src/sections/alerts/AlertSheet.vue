@@ -12,6 +12,7 @@ import { blankLens, lensSentiments, parseLens, printLens, type Sentiment } from 
 import { call, CallProblem } from '../../api/call.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import { useAlertTexts } from './alertTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
 import AlertWays, { type AlertWays as WaysDraft } from './AlertWays.vue'
@@ -24,6 +25,7 @@ const { editing = null, lens = '' } = defineProps<{
 }>()
 const emit = defineEmits<{ saved: [] }>()
 const { t, number, when, day } = useTexts()
+const { told } = useAlertTexts()
 const { field } = useProblemTexts()
 const brand = useBrand()
 const kinds = ['spike', 'more', 'net', 'reach', 'any'] as const
@@ -172,7 +174,7 @@ const marks = computed(() => {
   return trial.value.tellings.map((telling) => ({
     at: telling.at,
     left: `${Math.max(0, Math.min(100, 100 * (1 - (end - telling.at) / span)))}%`,
-    title: `${when(new Date(telling.at).toISOString())}: ${telling.text}`,
+    title: `${when(new Date(telling.at).toISOString())}: ${told(telling)}`,
   }))
 })
 </script>
@@ -297,7 +299,7 @@ const marks = computed(() => {
       </div>
       <ul>
         <li v-for="telling in [...trial.tellings].reverse().slice(0, 20)" :key="telling.at">
-          <time>{{ when(new Date(telling.at).toISOString()) }}</time> {{ telling.text }}
+          <time>{{ when(new Date(telling.at).toISOString()) }}</time> {{ told(telling) }}
         </li>
       </ul>
     </section>

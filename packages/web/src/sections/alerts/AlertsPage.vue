@@ -16,7 +16,7 @@ import RowShapes from '../../parts/RowShapes.vue'
 
 const AlertSheet = onDemand(() => import('./AlertSheet.vue'))
 const { t, when, exact } = useTexts()
-const { condition, subject, ways } = useAlertTexts()
+const { condition, subject, told, ways } = useAlertTexts()
 const route = useRoute()
 const brand = useBrand()
 const undo = useUndo()
@@ -134,7 +134,7 @@ const remove = (alert: AlertAnswer) =>
             <ul>
               <li v-for="event in events" :key="event.id">
                 <time :title="exact(event.at)">{{ when(event.at) }}</time>
-                <RouterLink :to="event.link">{{ event.text }}</RouterLink>
+                <RouterLink :to="event.link">{{ told(event) }}</RouterLink>
               </li>
               <li v-if="!events.length" class="soft">{{ t('alerts.bell.none') }}</li>
             </ul>

@@ -6,9 +6,11 @@ import { routes, type BellAnswer } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import { useAlertTexts } from './alertTexts.ts'
 
 /** What alerts have told in the application. Opening it is seeing it. */
 const { t, when, exact } = useTexts()
+const { told } = useAlertTexts()
 const router = useRouter()
 const answer = ref<BellAnswer | null>(null)
 
@@ -63,7 +65,7 @@ async function onOpen(open: boolean): Promise<void> {
           @click="router.push(event.link)"
         >
           <span class="event"
-            ><b>{{ event.alert }}</b> {{ event.text }}
+            ><b>{{ event.alert }}</b> {{ told(event) }}
             <time class="soft" :title="exact(event.at)">{{ when(event.at) }}</time></span
           >
         </el-dropdown-item>

@@ -1,5 +1,5 @@
 import type { AlertAnswer } from '@murrabel/contract'
-import type { AlertCondition } from '@murrabel/core/alerts'
+import type { AlertCondition, TellingPhrase } from '@murrabel/core/alerts'
 import { parseLens, blankLens } from '@murrabel/core/lens'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
@@ -22,6 +22,14 @@ export function useAlertTexts() {
         return t(`alerts.condition.${given.kind}`)
     }
   }
+  /** What was told, with its figures; one of an earlier version stands as it was written. */
+  function told({ phrase, text = '' }: { phrase: TellingPhrase | null; text?: string }): string {
+    if (!phrase) return text
+    const { n, net, low, high, below, ...counts } = phrase.values
+    const shares = Object.entries({ net, low, high, below }).map(([name, v]) => [name, points(v ?? 0)])
+    const whole = Object.entries({ ...counts, n }).map(([name, v]) => [name, number(v ?? 0)])
+    return t(`alerts.told.${phrase.message}`, Object.fromEntries([...shares, ...whole]), n ?? 0)
+  }
   function subject(address: string): string {
     const { lens } = parseLens(new URLSearchParams(address), { ...blankLens, unit: 'entries' })
     const name = brand.nameOfWatch(lens.watch) || brand.nameOfGroup(lens.group) || t('alerts.anything')
@@ -36,5 +44,5 @@ export function useAlertTexts() {
     ]
       .filter(Boolean)
       .join(', ')
-  return { condition, subject, ways }
+  return { condition, subject, told, ways }
 }

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { RowProblem } from '@murrabel/contract'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import FileRows from './FileRows.vue'
 
 /** Rows that were refused or changed, with why. */
 const { problems, of } = defineProps<{ problems: RowProblem[]; of: number }>()
 const { t, number } = useTexts()
+const { row } = useProblemTexts()
 </script>
 
 <template>
@@ -14,11 +16,11 @@ const { t, number } = useTexts()
     :ours="3"
     :head="(['line', 'what', 'reason', 'value'] as const).map((name) => t(`import.${name}`))"
     :rows="
-      problems.map(({ line, field, reason, value }) => [
-        number(line),
-        field ? t(`import.field.${field}`) : '',
-        reason,
-        value,
+      problems.map((problem) => [
+        number(problem.line),
+        problem.field ? t(`import.field.${problem.field}`) : '',
+        row(problem),
+        problem.value,
       ])
     "
   />

@@ -1,0 +1,118 @@
+import { openDesk, type Desk } from './lib/desk.ts'
+import { percentile, type Figure } from './lib/measure.ts'
+import { drawing, lensAddress, randomLens } from './lib/randomLens.ts'
+
+const entries = Number(process.env.BENCH_LENS_ENTRIES ?? 1_000_000)
+const threads = Math.round(entries * 0.3)
+const lenses = Number(process.env.BENCH_LENSES ?? 500)
+const worst = 10
+
+interface Query {
+  sql: string
+  bind: unknown[]
+  ms: number
+}
+interface Asked {
+  path: string
+  /** Milliseconds over HTTP, and of its queries alone. */
+  ms: number
+  queries: Query[]
+}
+
+/** Hears which queries an answer needs. */
+function listenTo({ server }: Desk): { take(): Query[] } {
+  const db = server.asked!
+  const rows = db.rows.bind(db)
+  let heard: Query[] = []
+  const timed = async <T extends object>(
+    sql: string,
+    bind: unknown[] = [],
+    tx?: Parameters<typeof rows>[2],
+  ) => {
+    const began = performance.now()
+    const found = await rows<T>(sql, bind, tx)
+    heard.push({ sql, bind, ms: performance.now() - began })
+    return found
+  }
+  Object.assign(db, {
+    rows: timed,
+    one: async <T extends object>(sql: string, bind?: unknown[], tx?: Parameters<typeof rows>[2]) =>
+      (await timed<T>(sql, bind, tx))[0],
+  })
+  return {
+    take() {
+      const taken = heard
+      heard = []
+      return taken
+    },
+  }
+}
+
+async function ask({ get }: Desk, listener: { take(): Query[] }, path: string): Promise<Asked> {
+  listener.take()
+  const began = performance.now()
+  await get(path)
+  return { path, ms: performance.now() - began, queries: listener.take() }
+}
+
+/** The plan of an answer's slowest query. */
+async function planOf({ server }: Desk, { queries }: Asked): Promise<string> {
+  const slowest = [...queries].sort((a, b) => b.ms - a.ms)[0]!
+  const lines = await server.context.db.rows<{ 'QUERY PLAN': string }>(
+    `EXPLAIN (ANALYZE, BUFFERS OFF, COSTS OFF, TIMING ON) ${slowest.sql}`,
+    slowest.bind,
+  )
+  return lines.map((line) => line['QUERY PLAN']).join('\n')
+}
+
+const kinds = {
+  'a lens page': { path: (lens: string) => `/api/entries?${lens}&limit=60`, aim: 'at most 50 ms, 150 ms' },
+  'the count of a lens': {
+    path: (lens: string) => `/api/entries/count?${lens}`,
+    aim: '95th percentile at most 200 ms',
+  },
+  'a tide line': { path: (lens: string) => `/api/tide?${lens}`, aim: '95th percentile at most 200 ms' },
+} as const
+
+/** Lenses that the interface can make, drawn at random, over HTTP at a million entries; the worst with their plans. */
+export async function lensFigures(databaseUrl: string): Promise<{ figures: Figure[]; plans: string }> {
+  const desk = await openDesk(databaseUrl, { entries, threads })
+  const listener = listenTo(desk)
+  const draw = drawing(17)
+  const drawn = Array.from({ length: lenses }, () => lensAddress(randomLens(draw)))
+  const size = `${entries.toLocaleString('en')} entries in ${threads.toLocaleString('en')} threads`
+  const figures: Figure[] = []
+  const all: Asked[] = []
+  const told = (name: string, aim: string, asked: Asked[]) => {
+    const bare = asked.map(({ queries }) => Math.max(...queries.map(({ ms }) => ms)))
+    const median = percentile(
+      asked.map((a) => a.ms),
+      0.5,
+    )
+    figures.push({
+      name: `${size}: ${name}, ${asked.length} at random`,
+      value: `${median.toFixed(1)} ms, 95th percentile ${percentile(
+        asked.map((a) => a.ms),
+        0.95,
+      ).toFixed(1)} ms`,
+      baseline: `its slowest query alone: ${percentile(bare, 0.5).toFixed(1)} ms`,
+      ratio: `${(median / percentile(bare, 0.5)).toFixed(1)} ×`,
+      aim: `${aim}; three times the bare query`,
+    })
+  }
+  for (const [name, { path, aim }] of Object.entries(kinds)) {
+    const asked: Asked[] = []
+    for (const lens of drawn) asked.push(await ask(desk, listener, path(lens)))
+    told(name, aim, asked)
+    all.push(...asked)
+  }
+  const opened: Asked[] = []
+  for (let i = 0; i < 200; i++)
+    opened.push(await ask(desk, listener, `/api/threads/${1 + ((i * 7919) % threads)}`))
+  told('a thread', 'at most 50 ms, 150 ms', opened)
+  let plans = ''
+  for (const asked of [...all].sort((a, b) => b.ms - a.ms).slice(0, worst))
+    plans += `\n### ${asked.path.replace(/^\/api\//, '')}\n\n${asked.ms.toFixed(0)} ms.\n\n\`\`\`\n${await planOf(desk, asked)}\n\`\`\`\n`
+  await desk.stop()
+  return { figures, plans }
+}
