@@ -1,3 +1,4 @@
+import { writeFileSync } from 'node:fs'
 import { openDesk, type Desk } from './lib/desk.ts'
 import { percentile, type Figure } from './lib/measure.ts'
 import { drawing, lensAddress, randomLens } from './lib/randomLens.ts'
@@ -110,6 +111,11 @@ export async function lensFigures(databaseUrl: string): Promise<{ figures: Figur
   for (let i = 0; i < 200; i++)
     opened.push(await ask(desk, listener, `/api/threads/${1 + ((i * 7919) % threads)}`))
   told('a thread', 'at most 50 ms, 150 ms', opened)
+  if (process.env.BENCH_RAW)
+    writeFileSync(
+      process.env.BENCH_RAW,
+      JSON.stringify(all.map(({ path, ms, queries }) => ({ path, ms, queries }))),
+    )
   let plans = ''
   for (const asked of [...all].sort((a, b) => b.ms - a.ms).slice(0, worst))
     plans += `\n### ${asked.path.replace(/^\/api\//, '')}\n\n${asked.ms.toFixed(0)} ms.\n\n\`\`\`\n${await planOf(desk, asked)}\n\`\`\`\n`

@@ -1,4 +1,5 @@
 import type { LensContext, LensEntry } from './entry.ts'
+import type { Instants } from './range.ts'
 
 /** A changeable phrase of the sentence that describes a lens. */
 export interface LensPhrase {
@@ -17,6 +18,8 @@ export interface ConditionSql {
   context: LensContext
   /** The column of an entry's time. */
   at: string
+  /** What the lens's time comes to; null for any time. */
+  window: Instants | null
 }
 
 /**

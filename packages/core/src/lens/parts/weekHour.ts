@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon'
 import { definePart, type ConditionSql } from '../part.ts'
+import { weekHourSpans } from '../weekHourSpans.ts'
 import { onePhrase } from './shared.ts'
 
 const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
@@ -10,10 +11,29 @@ export function weekHourOf(at: number, zone: string): number {
   return (local.weekday - 1) * 24 + local.hour
 }
 
-/** The same of an entry, in SQL. */
-export function weekHourSql({ bind, context }: Pick<ConditionSql, 'bind' | 'context'>): string {
-  const local = `(e.at AT TIME ZONE ${bind(context.zone)}::text)`
+/** The same of a column of instants, in SQL. */
+export function weekHourSql(
+  { bind, context }: Pick<ConditionSql, 'bind' | 'context'>,
+  column = 'e.at',
+): string {
+  const local = `(${column} AT TIME ZONE ${bind(context.zone)}::text)`
   return `((extract(isodow FROM ${local}) - 1) * 24 + extract(hour FROM ${local}))::int`
+}
+
+/** More stretches than these cost more than they spare: the hour of every entry is looked at then. */
+const mostSpans = 600
+const dayMs = 86_400_000
+
+/** The same hours as stretches of time, which an index on time finds. */
+function spansSql(hour: number, { bind, context, at, window }: ConditionSql): string[] {
+  // Nothing was written before the first entry, and nothing is taken in that lies further ahead than a day.
+  const heard = { from: (context.since ?? 0) - dayMs, to: context.now + 2 * dayMs }
+  const spans = weekHourSpans(hour, window ?? heard, context.zone)
+  if (!spans.length || spans.length > mostSpans) return []
+  const each = spans.map(
+    ({ from, to }) => `${at} >= ${bind(new Date(from))} AND ${at} < ${bind(new Date(to))}`,
+  )
+  return [`(${each.join(' OR ')})`]
 }
 
 /** An hour of the local week, 0 (Monday, midnight) to 167. */
@@ -34,5 +54,7 @@ export const weekHour = definePart({
     (hour, { zone }) =>
     (entry) =>
       weekHourOf(entry.at, zone) === hour,
-  sql: (hour, query) => `${weekHourSql(query)} = ${query.bind(hour)}::int`,
+  sql: (hour, query) =>
+    [`${weekHourSql(query)} = ${query.bind(hour)}::int`, ...spansSql(hour!, query)].join(' AND '),
+  rollup: (hour, query) => `${weekHourSql(query, 'r.hour')} = ${query.bind(hour)}::int`,
 })

@@ -18,6 +18,7 @@ import * as setApart from './0017-set-apart.ts'
 import * as imports from './0018-imports.ts'
 import * as access from './0019-access.ts'
 import * as sentimentNames from './0020-sentiment-names.ts'
+import * as coveringIndexes from './0021-covering-indexes.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -41,4 +42,5 @@ export const migrations = [
   { name: '0018-imports', ...imports },
   { name: '0019-access', ...access },
   { name: '0020-sentiment-names', ...sentimentNames },
+  { name: '0021-covering-indexes', ...coveringIndexes },
 ]

@@ -71,6 +71,14 @@ export async function entriesById(
   )
 }
 
+/** The column that gives the order. */
+function keyOf(lens: Lens, key: string): string {
+  // A watch's mentions carry their time, so that its index gives the order.
+  if (key === 'e.at') return lens.watch !== null ? 'm.at' : key
+  // Within a range the index on pressing time would pass over everything before it: the planner is kept from it.
+  return key === 't.pressing_at' && lens.range !== null ? `(${key} + interval '0')` : key
+}
+
 /**
  * One page of a lens, by keyset: the page is chosen on narrow rows first, then filled with what is shown.
  *
@@ -89,8 +97,7 @@ export async function entryPage(
   const { from, where } = lensWhere(lens, context, reader)
   // The most telling are ranked by whoever knows the phrases; asked for here, they come by time.
   const order = orders[lens.order === 'telling' ? 'newest' : lens.order]
-  // A watch's mentions carry their time, so that its index gives the order.
-  const key = lens.watch !== null && order.key === 'e.at' ? 'm.at' : order.key
+  const key = keyOf(lens, order.key)
   // The lead's id stands in the thread's index; it is the same number.
   const tie = lens.unit === 'threads' && lens.order === 'pressing' ? 't.lead_entry_id' : 'e.id'
   if (after)

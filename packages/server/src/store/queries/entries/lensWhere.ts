@@ -1,4 +1,4 @@
-import { askingParts, type Lens, type LensContext } from '@murrabel/core/lens'
+import { askingParts, instantsOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { Reader } from '../../../access/reader.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
@@ -13,7 +13,12 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   if (lens.unit === 'threads') where.add('e.lead')
   // Said of the thread as well, so that its index on state and pressing time can be walked.
   if (walksThreads(lens)) where.add(`t.brand_id = ${where.bind(reader.brandId)}`)
-  const query = { bind: (value: unknown) => where.bind(value), context, at: timeColumn(lens) }
+  const query = {
+    bind: (value: unknown) => where.bind(value),
+    context,
+    at: timeColumn(lens),
+    window: instantsOf(lens.range, context),
+  }
   for (const { part, value } of askingParts(lens)) {
     const condition = part.sql(value, query)
     if (condition) where.add(condition)
