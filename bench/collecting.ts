@@ -1,16 +1,24 @@
-import { generateWorld } from '@murrabel/demo'
-import { startLanternpage, demoClient } from '@murrabel/standins'
+import { fork } from 'node:child_process'
+import { once } from 'node:events'
+import { fileURLToPath } from 'node:url'
+import { demoClient } from '@murrabel/standins'
 import { configDefaults, createBrand, start } from '@murrabel/server'
 import { seal } from '../packages/server/src/access/seal.ts'
 import type { Figure } from './lib/measure.ts'
 
 const entries = 20_000
 
+/** What a stand-in in its own process says of itself. */
+interface Standin {
+  address: string
+  token: object
+  pages: { id: string; name: string }[]
+}
+
 /** From the stand-in over its interface to stored, analysed and told to browsers. */
 export async function collectingFigures(databaseUrl: string): Promise<Figure[]> {
-  const lanternpage = await startLanternpage()
-  const world = generateWorld({ end: Date.now(), entries: Math.round(entries * 1.6) })
-  for (const line of world.lanternpage.slice(0, entries)) lanternpage.state.add(line)
+  const standin = fork(fileURLToPath(new URL('lib/standinProcess.ts', import.meta.url)), [String(entries)])
+  const [lanternpage] = (await once(standin, 'message')) as [Standin]
   const networks = [
     {
       network: 'lanternpage',
@@ -56,15 +64,8 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
     'price',
   ]
   for (const text of watches) await models.Watch.create({ brandId, name: text, query: { anyOf: [{ text }] } })
-  const token = {
-    access: 'bench',
-    refresh: 'bench',
-    expires: Date.now() + 3_600_000,
-    resources: [...lanternpage.state.pages.keys()],
-  }
-  lanternpage.allow(token)
   const ids: number[] = []
-  for (const { id, name } of lanternpage.state.pages.values()) {
+  for (const { id, name } of lanternpage.pages) {
     const profile = await models.Profile.create({
       brandId,
       channel: 'pages',
@@ -73,7 +74,7 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
       name,
       status: 'collecting',
       hookToken: id,
-      keySealed: seal(JSON.stringify(token), Buffer.alloc(32, 1)),
+      keySealed: seal(JSON.stringify(lanternpage.token), Buffer.alloc(32, 1)),
     })
     ids.push(profile.id)
   }
@@ -89,7 +90,7 @@ export async function collectingFigures(databaseUrl: string): Promise<Figure[]> 
   const seconds = (performance.now() - began) / 1000
   const stored = await db.one<{ n: number }>('SELECT count(*) AS n FROM entries')
   await server.stop()
-  await lanternpage.close()
+  standin.disconnect()
   const count = stored?.n ?? 0
   return [
     {

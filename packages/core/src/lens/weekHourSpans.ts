@@ -33,9 +33,8 @@ function hourOfDay(day: DateTime, clock: number): Instants | null {
     const from = begin + clock * 60 * minuteMs
     return { from, to: from + 60 * minuteMs }
   }
-  let span: Instants | null = null
+  const quarters: number[] = []
   for (let at = begin; at < next.toMillis(); at += stepMs)
-    if (DateTime.fromMillis(at, { zone: day.zone }).hour === clock)
-      span = { from: span?.from ?? at, to: at + stepMs }
-  return span
+    if (DateTime.fromMillis(at, { zone: day.zone }).hour === clock) quarters.push(at)
+  return quarters.length ? { from: quarters[0]!, to: quarters[quarters.length - 1]! + stepMs } : null
 }
