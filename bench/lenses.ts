@@ -35,11 +35,9 @@ function listenTo({ server }: Desk): { take(): Query[] } {
     heard.push({ sql, bind, ms: performance.now() - began })
     return found
   }
-  Object.assign(db, {
-    rows: timed,
-    one: async <T extends object>(sql: string, bind?: unknown[], tx?: Parameters<typeof rows>[2]) =>
-      (await timed<T>(sql, bind, tx))[0],
-  })
+  const one = async <T extends object>(sql: string, bind?: unknown[], tx?: Parameters<typeof rows>[2]) =>
+    (await timed<T>(sql, bind, tx))[0]
+  Object.assign(db, { rows: timed, one, replica: { rows: timed, one } })
   return {
     take() {
       const taken = heard

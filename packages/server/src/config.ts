@@ -19,6 +19,8 @@ export interface NetworkConfig {
 
 export interface Config {
   databaseUrl: string
+  /** A streaming replica of it, for figures that may be some moments old; null: there is none. */
+  replicaUrl: string | null
   /** Port of the web server; 0 takes any. */
   port: number
   /** Address it listens on. Default 127.0.0.1: a proxy on the same machine reaches it. */
@@ -63,6 +65,7 @@ export const configDefaults = {
   host: '127.0.0.1',
   trustProxy: false,
   demo: false,
+  replicaUrl: null,
   leaseSeconds: 20,
   requestSeconds: 20,
   keepDays: { deliveries: 30, rawItems: 365, actions: 365, log: null },
@@ -99,6 +102,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const port = Number(env.PORT ?? 4600)
   return {
     databaseUrl,
+    replicaUrl: env.DATABASE_READ_URL || null,
     port,
     host: env.HOST ?? configDefaults.host,
     trustProxy: trustOf(env.TRUST_PROXY),

@@ -82,7 +82,10 @@ export async function start(
   }
   // Browsers do not wait for ever: what they ask has connections of its own, whose statements end in time.
   const asked = config.web
-    ? openDatabase(config.databaseUrl, { statementMs: config.requestSeconds * 1000 })
+    ? openDatabase(config.databaseUrl, {
+        statementMs: config.requestSeconds * 1000,
+        replicaUrl: config.replicaUrl,
+      })
     : null
   const server = asked ? createServer(createApp(askedContext(context, asked))) : null
   if (server)

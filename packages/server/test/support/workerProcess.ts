@@ -4,14 +4,27 @@ import type { Config } from '@murrabel/server'
 
 const main = fileURLToPath(new URL('../../src/main.ts', import.meta.url))
 
-/** A job worker in a process of its own, to be killed without warning. */
-export function startWorkerProcess(config: Config): { kill(): Promise<void>; process: ChildProcess } {
+export interface ServerProcess {
+  kill(): Promise<void>
+  process: ChildProcess
+}
+
+/**
+ * A server in a process of its own, to be killed without warning.
+ *
+ * @param role what it does; a process that serves browsers listens on `port`
+ */
+export function startWorkerProcess(
+  config: Config,
+  { role = 'jobs', port = 0 }: { role?: 'web' | 'jobs'; port?: number } = {},
+): ServerProcess {
   const child = spawn(process.execPath, ['--import', import.meta.resolve('tsx'), main], {
     env: {
       ...process.env,
       DATABASE_URL: config.databaseUrl,
       MURRABEL_KEY: config.sealingKey.toString('base64'),
-      MURRABEL_ROLE: 'jobs',
+      MURRABEL_ROLE: role,
+      PORT: String(port),
       MURRABEL_NETWORKS: JSON.stringify(config.networks),
       MURRABEL_INNER_ADDRESSES: config.allowedInnerAddresses.join(','),
       MURRABEL_LEASE_SECONDS: String(config.leaseSeconds),

@@ -26,7 +26,7 @@ const bySentiment = `count(*) FILTER (WHERE sentiment = 'positive') AS positive,
 export function lensSlices(db: Database, { lens, context, reader }: LensQuestion): Promise<SliceRow[]> {
   const { from, where } = lensWhere(lens, context, reader)
   const hour = weekHourSql({ bind: (value) => where.bind(value), context })
-  return db.rows<SliceRow>(
+  return db.replica.rows<SliceRow>(
     `SELECT CASE grouping(channel, language, place, hour) WHEN 7 THEN 'channel' WHEN 11 THEN 'language' WHEN 13 THEN 'place' WHEN 14 THEN 'hour' ELSE 'all' END AS part,
        channel, language, place, hour, ${bySentiment}
      FROM (SELECT e.channel, e.language, e.place_id AS place, ${hour} AS hour, e.sentiment FROM ${from} WHERE ${where.toString()}) rows
@@ -67,7 +67,7 @@ function countPeriods(
   const edges = where.bind(starts.map((at) => new Date(at)))
   const at = timeColumn(lens)
   where.add(`${at} >= (${edges}::timestamptz[])[1] AND ${at} < ${where.bind(new Date(end))}`)
-  return db.rows<PeriodRow>(
+  return db.replica.rows<PeriodRow>(
     `SELECT width_bucket(at, ${edges}::timestamptz[]) - 1 AS period, ${bySentiment}
      FROM (SELECT ${at} AS at, e.sentiment FROM ${from} WHERE ${where.toString()}) rows GROUP BY 1 ORDER BY 1`,
     where.values,
@@ -82,7 +82,7 @@ export interface AspectRow extends SentimentCounts {
 /** What is said of each aspect named in a lens's entries. */
 export function lensAspects(db: Database, { lens, context, reader }: LensQuestion): Promise<AspectRow[]> {
   const { from, where } = lensWhere(lens, context, reader)
-  return db.rows<AspectRow>(
+  return db.replica.rows<AspectRow>(
     `SELECT a.id, a.name, ${bySentiment} FROM (
        SELECT r.aspect_id, r.sentiment AS sentiment FROM ${from} JOIN aspect_readings r ON r.entry_id = e.id WHERE ${where.toString()}) rows
      JOIN aspects a ON a.id = rows.aspect_id GROUP BY a.id, a.name ORDER BY count(*) DESC, a.name`,
@@ -93,7 +93,7 @@ export function lensAspects(db: Database, { lens, context, reader }: LensQuestio
 /** Rows that folding takes away: copies of a story beyond its first. */
 export async function lensCopies(db: Database, { lens, context, reader }: LensQuestion): Promise<number> {
   const { from, where } = lensWhere(lens, context, reader)
-  const row = await db.one<{ n: number }>(
+  const row = await db.replica.one<{ n: number }>(
     `SELECT count(*) - count(DISTINCT e.story_id) AS n FROM ${from} WHERE e.story_id IS NOT NULL AND ${where.toString()}`,
     where.values,
   )

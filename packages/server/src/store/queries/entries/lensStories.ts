@@ -16,7 +16,7 @@ export function lensStories(
   limit: number,
 ): Promise<StoryRow[]> {
   const { from, where } = lensWhere(lens, context, reader)
-  return db.rows<StoryRow>(
+  return db.replica.rows<StoryRow>(
     `SELECT s.id, f.title, f.text, s.copies FROM (
        SELECT e.story_id AS id, min(e.id) AS first, count(*) AS copies FROM ${from} WHERE e.story_id IS NOT NULL AND ${where.toString()}
        GROUP BY 1 HAVING count(*) > 1 ORDER BY 3 DESC, 1 LIMIT ${where.bind(limit)}) s

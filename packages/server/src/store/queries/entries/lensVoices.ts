@@ -43,7 +43,7 @@ export function lensVoices(
   const only = [kept ? 'a.kept' : 'true', standing ? `a.standing = ${where.bind(standing)}` : 'true'].join(
     ' AND ',
   )
-  return db.rows<VoiceRow>(
+  return db.replica.rows<VoiceRow>(
     `SELECT v.*, a.name, a.handle, a.network, a.standing, a.note, a.kept, count(*) OVER ()::int AS voices FROM (
        SELECT id, count(*) AS n, min(channel) AS channel, sum(reach)::int AS reach, min(at) AS first, max(at) AS last,
          count(DISTINCT (at AT TIME ZONE ${zone}::text)::date)::int AS "activeDays",

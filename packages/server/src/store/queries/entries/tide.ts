@@ -37,7 +37,7 @@ async function countRollups(
   const rollups = rollupWhere(lens, context, reader, { from, to })
   if (!rollups) return null
   const { table, where } = rollups
-  return db.rows<DatedRow>(
+  return db.replica.rows<DatedRow>(
     `SELECT date_trunc(${where.bind(unit)}, r.hour, ${where.bind(context.zone)}) AS at, r.sentiment, sum(r.n) AS n
      FROM ${table} r JOIN profiles p ON p.id = r.profile_id
      WHERE ${where.toString()} GROUP BY 1, 2 HAVING sum(r.n) > 0 ORDER BY 1`,
@@ -52,7 +52,7 @@ function countEntries(
   const { from: tables, where } = lensWhere({ ...lens, range: null }, context, reader)
   const at = timeColumn(lens)
   where.add(`${at} >= ${where.bind(new Date(from))} AND ${at} < ${where.bind(new Date(to))}`)
-  return db.rows<DatedRow>(
+  return db.replica.rows<DatedRow>(
     `SELECT date_trunc(${where.bind(unit)}, ${at}, ${where.bind(context.zone)}) AS at, e.sentiment, count(*) AS n
      FROM ${tables} WHERE ${where.toString()} GROUP BY 1, 2 ORDER BY 1`,
     where.values,

@@ -35,7 +35,7 @@ export async function watchPeriods(db: Database, question: WatchPeriodsQuestion)
   const only = watches ? ` AND id = ANY(${where.bind(watches)}::int[])` : ''
   const asked = `SELECT id FROM watches WHERE brand_id = ${where.bind(reader.brandId)} AND deleted_at IS NULL${only}`
   const rows = reader.profileIds || reader.placeIds ? hours(where, question) : days(where, question)
-  return db.rows<WatchPeriod>(
+  return db.replica.rows<WatchPeriod>(
     `WITH asked AS MATERIALIZED (${asked})
      SELECT r.watch_id AS watch, r.period, ${summed} FROM (${rows}) r GROUP BY 1, 2`,
     where.values,

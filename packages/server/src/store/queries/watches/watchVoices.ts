@@ -11,7 +11,7 @@ export function watchVoices(
   addAccess(where, reader, 'e')
   where.add(`m.watch_id = ANY(${where.bind([...ids])}::int[])`)
   where.add(`m.at >= ${where.bind(new Date(from))} AND m.at < ${where.bind(new Date(to))}`)
-  return db.rows(
+  return db.replica.rows(
     `SELECT m.watch_id AS watch, count(DISTINCT e.account_id) AS voices, sum(e.reach) AS reach
      FROM mentions m JOIN entries e ON e.id = m.entry_id WHERE ${where.toString()} GROUP BY 1`,
     where.values,

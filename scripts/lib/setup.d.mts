@@ -1,0 +1,4 @@
+/** The project's folder. */
+export const root: string
+/** The folder of PostgreSQL's programs. */
+export function ensurePostgres(): string
