@@ -1,4 +1,5 @@
-// npm run demo: everything a fresh machine needs, then the demo world until Ctrl-C. --fresh starts over.
+// npm run demo: everything a fresh machine needs, then the demo world until Ctrl-C. --fresh starts over; --processes 3
+// runs three server processes behind a proxy.
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureNode, ensurePackages, ensurePostgres, ensureWeb, fail, root } from './lib/setup.mjs'
@@ -44,6 +45,16 @@ if (process.argv.includes('--fresh') && existsSync(folder)) {
 mkdirSync(folder, { recursive: true })
 writeFileSync(lock, JSON.stringify({ pid: process.pid }))
 
+/** How many server processes are wanted: --processes 3, or --processes=3. */
+function processesAsked() {
+  const at = process.argv.findIndex((each) => each === '--processes' || each.startsWith('--processes='))
+  if (at < 0) return 1
+  const count = Number(process.argv[at].split('=')[1] ?? process.argv[at + 1])
+  if (!Number.isInteger(count) || count < 1 || count > 8)
+    fail('--processes takes a number from 1 to 8, for example: npm run demo -- --processes 3')
+  return count
+}
+
 let world = null
 let stopping = false
 async function stop(code) {
@@ -58,7 +69,7 @@ process.on('SIGINT', () => void stop(0))
 process.on('SIGTERM', () => void stop(0))
 
 try {
-  world = await startWorld(folder, { say: console.log })
+  world = await startWorld(folder, { say: console.log, processes: processesAsked() })
 } catch (error) {
   rmSync(lock, { force: true })
   fail(error.message)

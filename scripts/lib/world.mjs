@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync 
 import { join } from 'node:path'
 import { freePort, startCluster } from './cluster.mjs'
 import { runProgram, startProgram, waitFor } from './processes.mjs'
+import { startProxy } from './proxy.mjs'
 import { webFolder } from './setup.mjs'
 
 /** Ports and keys are made once and kept, because webhooks and sealed keys depend on them. */
@@ -49,6 +50,30 @@ async function seedStandins(folder, { end, entries }) {
   return true
 }
 
+/**
+ * One server, or several behind a proxy that has their common address; with several, one that dies leaves its work to the
+ * others. Each does everything.
+ */
+async function startServers({ processes, env, logFolder, port }) {
+  const main = 'packages/server/src/main.ts'
+  const start = (name, own) =>
+    startProgram(name, main, {
+      logFolder,
+      env: { ...env, PORT: String(own), TRUST_PROXY: processes > 1 ? '1' : '' },
+    })
+  if (processes === 1) return [start('server', port)]
+  const ports = []
+  for (let i = 0; i < processes; i++) ports.push(await freePort())
+  const servers = ports.map((own, i) => start(`server-${i + 1}`, own))
+  for (const [i, own] of ports.entries())
+    await waitFor(`http://127.0.0.1:${own}/alive`, { program: servers[i] })
+  const proxy = await startProxy(
+    ports.map((own) => `http://127.0.0.1:${own}`),
+    { port },
+  )
+  return [{ name: 'proxy', exited: new Promise(() => {}), stop: () => proxy.close() }, ...servers]
+}
+
 /** Starts everything in a folder; what is there already is kept. */
 export async function startWorld(
   folder,
@@ -59,6 +84,7 @@ export async function startWorld(
     databaseUrl = process.env.DATABASE_URL,
     fast = false,
     fill = true,
+    processes = 1,
   } = {},
 ) {
   mkdirSync(folder, { recursive: true })
@@ -84,7 +110,6 @@ export async function startWorld(
     const env = {
       DATABASE_URL: url,
       MURRABEL_KEY: settings.key,
-      PORT: String(settings.port),
       PUBLIC_ADDRESS: address,
       MURRABEL_WEB: webFolder,
       MURRABEL_DEMO: '1',
@@ -94,10 +119,10 @@ export async function startWorld(
       MURRABEL_MAIL_FROM: 'Murrabel <murrabel@skerrivane.example>',
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     }
-    const server = startProgram('server', 'packages/server/src/main.ts', { logFolder, env })
-    programs.push(server)
+    const servers = await startServers({ processes, env, logFolder, port: settings.port })
+    programs.push(...servers)
     await waitFor(`http://127.0.0.1:${settings.standins + 2}/`, { program: standins })
-    await waitFor(`${address}/alive`, { program: server })
+    await waitFor(`${address}/alive`, { program: servers[0] })
     // A start that was cut short fills in what is missing; one that was filled has nothing to ask for.
     const filled = join(folder, 'filled')
     if (!fill || databaseUrl || !existsSync(filled)) {
@@ -111,7 +136,9 @@ export async function startWorld(
         writeFileSync(filled, '')
       }
     }
-    const exited = Promise.race(programs.map((p) => p.exited.then(() => p.name)))
+    const ends = programs.map((p) => p.exited.then(() => p.name))
+    // Of several servers one may end: that is what there are several for.
+    const exited = processes > 1 ? Promise.all(ends).then(([name]) => name) : Promise.race(ends)
     return { address, standins: settings.standins, env, url, cluster, stop, exited, logFolder }
   } catch (error) {
     await stop()
