@@ -114,7 +114,7 @@ export async function lensFigures(databaseUrl: string): Promise<{ figures: Figur
       process.env.BENCH_RAW,
       JSON.stringify(all.map(({ path, ms, queries }) => ({ path, ms, queries }))),
     )
-  let plans = ''
+  let plans = '\nThe ten worst of them, with the plan of their slowest query:\n'
   for (const asked of [...all].sort((a, b) => b.ms - a.ms).slice(0, worst))
     plans += `\n### ${asked.path.replace(/^\/api\//, '')}\n\n${asked.ms.toFixed(0)} ms.\n\n\`\`\`\n${await planOf(desk, asked)}\n\`\`\`\n`
   await desk.stop()

@@ -2,19 +2,26 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import { collectingFigures } from './collecting.ts'
 import { httpFigures } from './http.ts'
+import { lensFigures } from './lenses.ts'
 import type { Figure } from './lib/measure.ts'
 import { matcherFigures } from './matcher.ts'
+import { screenFigures } from './screen.ts'
 import { sentimentFigures } from './sentiment.ts'
 import { watchingFigures } from './watching.ts'
 
-const [collecting = '', http = '', watching = '', ...wanted] = process.argv.slice(2)
+const wanted = process.argv.slice(2)
+/** Databases and the running demo, as scripts/bench.mjs gives them. */
+const given = (name: string) => process.env[`BENCH_${name}`] ?? ''
 const out = 'docs/benchmarks.md'
-const sections: [string, () => Figure[] | Promise<Figure[]>][] = [
+type Measured = Figure[] | { figures: Figure[]; plans: string }
+const sections: [string, () => Measured | Promise<Measured>][] = [
   ['Matching', matcherFigures],
   ['Sentiment', sentimentFigures],
-  ['Collecting', () => collectingFigures(collecting)],
-  ['Over HTTP', () => httpFigures(http)],
-  ['Watching', () => watchingFigures(watching)],
+  ['Collecting', () => collectingFigures(given('COLLECTING'), given('COLLECTING_TWO'))],
+  ['Screen', () => screenFigures(given('ADDRESS'))],
+  ['Lenses', () => lensFigures(given('LENSES'))],
+  ['HTTP', () => httpFigures(given('HTTP'))],
+  ['Watching', () => watchingFigures(given('WATCHING'))],
 ]
 
 const cell = (text = '') => text.replace(/\|/g, '\\|')
@@ -37,10 +44,15 @@ for (const [title, measure] of sections) {
     continue
   }
   document += `\n## ${title}\n\n| what | figure | baseline | ratio | aim |\n|---|---|---|---|---|\n`
-  for (const { name, value, baseline, ratio, aim } of await measure()) {
+  const measured = await measure()
+  const { figures, plans } = 'plans' in measured ? measured : { figures: measured, plans: '' }
+  for (const { name, value, baseline, ratio, aim } of figures) {
     document += `| ${[name, value, baseline, ratio, aim].map(cell).join(' | ')} |\n`
-    console.log(`${name}: ${value}${ratio ? `, ${ratio} (${baseline})` : ''}${aim ? `; aim: ${aim}` : ''}`)
+    console.log(
+      `${name}: ${value}${ratio ? `, ${ratio}` : ''}${baseline ? ` (${baseline})` : ''}${aim ? `; aim: ${aim}` : ''}`,
+    )
   }
+  document += plans
 }
 writeFileSync(out, document)
 process.exit(0)

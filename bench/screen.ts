@@ -99,7 +99,7 @@ export async function screenFigures(address: string): Promise<Figure[]> {
       took.map((t) => t.ms),
       0.5,
     ).toFixed(0)} ms, slowest ${Math.max(...took.map((t) => t.ms)).toFixed(0)} ms`,
-    ratio: `longest task ${Math.max(...took.map((t) => t.longest)).toFixed(0)} ms`,
+    baseline: `longest task ${Math.max(...took.map((t) => t.longest)).toFixed(0)} ms`,
     aim,
   }))
 }

@@ -1,3 +1,4 @@
+/* eslint-disable vue/one-component-per-file -- small ones, made for a test */
 import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { createApp, defineComponent, h, ref } from 'vue'

@@ -1,11 +1,10 @@
 import dayjs from 'dayjs'
-import type { Language as ElementTexts } from 'element-plus/es/locale'
 import en from 'element-plus/es/locale/lang/en'
 import { shallowRef } from 'vue'
-import type { Language } from './index.ts'
+import type { Language } from './language.ts'
 
 /** Texts of Element Plus's own parts, such as months in a calendar. */
-export const elementTexts = shallowRef<ElementTexts>(en)
+export const elementTexts = shallowRef<typeof en>(en)
 
 /** Weeks begin on Monday where we are, in every language. */
 const monday = { weekStart: 1 }

@@ -1,14 +1,7 @@
 import { createI18n } from 'vue-i18n'
 import { speakElement } from './elementTexts.ts'
 import { en } from './en.ts'
-
-export type Language = 'en' | 'fr'
-
-/** The reader's language: what they chose, else the browser's, else English. */
-export function languageOf(stored: string | null, browser: readonly string[]): Language {
-  const wanted = [stored, ...browser].map((l) => l?.slice(0, 2)).find((l) => l === 'en' || l === 'fr')
-  return wanted === 'fr' ? 'fr' : 'en'
-}
+import { languageOf, type Language } from './language.ts'
 
 const textsOf: Record<Language, () => Promise<object>> = {
   en: async () => en,

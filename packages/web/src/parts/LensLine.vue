@@ -123,7 +123,7 @@ defineExpose({ focus })
       >
         <Link :size="16" />
       </button>
-      <el-dropdown :persistent="false" v-if="!told" trigger="click">
+      <el-dropdown v-if="!told" :persistent="false" trigger="click">
         <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')">
           <Download :size="16" />
         </button>

@@ -186,6 +186,6 @@ async function detailOf(
     phrase,
     link: `/watch?${new URLSearchParams([...pairs, ['view', 'mentions']]).toString()}`,
     condition: alert.condition,
-    phrases: told?.found.phrases.slice(0, 6).map((phrase) => phrase.written),
+    phrases: told?.found.phrases.slice(0, 6).map(({ written }) => written),
   }
 }

@@ -29,8 +29,8 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
     {{ t('inbox.reopen') }}
   </button>
   <el-dropdown
-    :persistent="false"
     ref="asideMenu"
+    :persistent="false"
     trigger="click"
     placement="top-start"
     @command="(until: string) => emit('event', 'setAside', until)"
@@ -45,8 +45,8 @@ defineExpose({ openGive: () => giveMenu.value?.handleOpen(), openAside: () => as
     </template>
   </el-dropdown>
   <el-dropdown
-    :persistent="false"
     ref="giveMenu"
+    :persistent="false"
     trigger="click"
     placement="top-start"
     @command="(to: number) => emit('give', to || null)"

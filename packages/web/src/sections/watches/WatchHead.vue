@@ -45,8 +45,8 @@ const terms = computed(() =>
       <RouterLink class="button" :to="alertTo">{{ t('watch.alert') }}</RouterLink>
       <button type="button" class="button" @click="emit('compare')">{{ t('watch.compare') }}</button>
       <el-dropdown
-        :persistent="false"
         v-if="watch && brand.mayCall('updateWatch')"
+        :persistent="false"
         trigger="click"
         placement="bottom-end"
       >

@@ -1,0 +1,104 @@
+import { expect, test, type Page } from '@playwright/test'
+import { en } from '../packages/web/src/messages/en.ts'
+import { fr } from '../packages/web/src/messages/fr.ts'
+import { address, signIn } from './support/world.ts'
+
+/** Texts of the interface under their names, plurals apart. */
+function textsOf(node: object, at = ''): [name: string, text: string][] {
+  return Object.entries(node).flatMap(([key, value]): [string, string][] =>
+    typeof value === 'object' ? textsOf(value as object, `${at}${key}.`) : [[`${at}${key}`, String(value)]],
+  )
+}
+const french = new Set(textsOf(fr).flatMap(([, text]) => text.split(' | ')))
+const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
+/** A text as it can stand on a page: whatever takes the place of its figures and names. */
+const patternOf = (text: string) =>
+  new RegExp(
+    `^${text
+      .split(/\{\w+\}/)
+      .map(escaped)
+      .join('.+')}$`,
+    'su',
+  )
+
+/** English sentences and words that are another thing in French; what is nothing but figures is the same everywhere. */
+const english = textsOf(en)
+  .flatMap(([name, text]) => text.split(' | ').map((each) => [name, each] as const))
+  .filter(([, text]) => !french.has(text) && /\p{L}{3}/u.test(text.replace(/\{\w+\}/g, '')))
+  .map(([name, text]) => ({ name, pattern: patternOf(text) }))
+
+/** Everything a page says, but what people wrote: texts, labels, titles, placeholders. */
+const saidOn = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const said = new Set<string>()
+    const written = '.words, [data-test="mention"] .said, td .words, [lang]:not(html)'
+    const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    for (let node = walk.nextNode(); node; node = walk.nextNode()) {
+      const text = node.textContent?.trim()
+      if (text && node.parentElement?.checkVisibility() && !node.parentElement.closest(written))
+        said.add(text)
+    }
+    for (const name of ['aria-label', 'title', 'placeholder'])
+      for (const element of document.querySelectorAll(`[${name}]`))
+        if (element.checkVisibility()) said.add(element.getAttribute(name)!.trim())
+    return [...said].filter(Boolean)
+  })
+
+async function expectFrench(page: Page, where: string): Promise<void> {
+  const said = await saidOn(page)
+  const found = said.flatMap((text) =>
+    english.filter(({ pattern }) => pattern.test(text)).map(({ name }) => `${where}: ${name}: ${text}`),
+  )
+  expect(found).toEqual([])
+  expect(said.length).toBeGreaterThan(5)
+}
+
+test.use({ locale: 'fr-FR' })
+
+test('whoever reads French meets no English', async ({ page }) => {
+  await page.goto(`${address}/sign-in`)
+  await expect(page.locator('html')).toHaveAttribute('lang', 'fr')
+  await expectFrench(page, 'sign-in')
+  await signIn(page, 'wynn')
+  const settled = () => expect(page.getByTestId('shapes')).toHaveCount(0)
+  const first = (await (await page.request.get(`${address}/api/watches`)).json()) as { id: number }[]
+  const watch = `watch=${first[0]!.id}`
+  for (const path of [
+    '/inbox?state=any&given=anybody&time=last-90',
+    `/watch?${watch}`,
+    `/watch?${watch}&view=mentions`,
+    `/watch?${watch}&view=figures`,
+    `/watch?${watch}&view=voices`,
+    `/watch?${watch}&view=spikes`,
+    `/watch/compare?${watch}`,
+    '/watch/rivals',
+    '/watch/side-by-side',
+    '/watch/alerts',
+    '/watch/teach',
+    '/set-up/profiles',
+    '/set-up/import',
+    '/nowhere',
+  ]) {
+    await page.goto(`${address}${path}`)
+    await settled()
+    await expectFrench(page, path)
+  }
+})
+
+test('sheets, menus and the calendar are in French, too', async ({ page }) => {
+  await page.goto(`${address}/sign-in`)
+  await signIn(page, 'wynn')
+  await page.getByTestId('count').waitFor()
+  await page.locator('[data-field="range"]').click()
+  await page.locator('.el-popper .el-date-editor input').first().click()
+  await expect(page.locator('.el-picker-panel')).toContainText(
+    /janv|févr|mars|avr|mai|juin|juil|août|sept|oct|nov|déc/i,
+  )
+  await expectFrench(page, 'calendar')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Escape')
+  await page.goto(`${address}/watch`)
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await expectFrench(page, 'shortcuts')
+})
