@@ -5,7 +5,7 @@ import { drawing, lensAddress, randomLens } from './lib/randomLens.ts'
 
 const entries = Number(process.env.BENCH_LENS_ENTRIES ?? 1_000_000)
 const threads = Math.round(entries * 0.3)
-const lenses = Number(process.env.BENCH_LENSES ?? 500)
+const lenses = Number(process.env.BENCH_LENS_COUNT ?? 500)
 const worst = 10
 
 interface Query {

@@ -11,15 +11,14 @@ function textsOf(node: object, at = ''): [name: string, text: string][] {
 }
 const french = new Set(textsOf(fr).flatMap(([, text]) => text.split(' | ')))
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
-/** A text as it can stand on a page: whatever takes the place of its figures and names. */
-const patternOf = (text: string) =>
-  new RegExp(
-    `^${text
-      .split(/\{\w+\}/)
-      .map(escaped)
-      .join('.+')}$`,
-    'su',
-  )
+/** A text as it can stand on a page: figures for counts, anything for names. */
+const patternOf = (text: string) => {
+  const parts = text.split(/(\{\w+\})/).map((part) => {
+    if (part === '{n}') return '[\\d\\s.,]+'
+    return /^\{\w+\}$/.test(part) ? '.+' : escaped(part)
+  })
+  return new RegExp(`^${parts.join('')}$`, 'su')
+}
 
 /** English sentences and words that are another thing in French; what is nothing but figures is the same everywhere. */
 const english = textsOf(en)
@@ -44,8 +43,22 @@ const saidOn = (page: Page): Promise<string[]> =>
     return [...said].filter(Boolean)
   })
 
+/** Names that people gave, which are the same in every language. */
+async function namesGiven(page: Page): Promise<Set<string>> {
+  const answer = await page.request.get(`${address}/api/brand`)
+  if (!answer.ok()) return new Set()
+  const { watches, groups, tags, aspects, places } = (await answer.json()) as Record<
+    string,
+    { name: string }[]
+  >
+  return new Set(
+    [watches, groups, tags, aspects, places].flatMap((list) => list?.map(({ name }) => name) ?? []),
+  )
+}
+
 async function expectFrench(page: Page, where: string): Promise<void> {
-  const said = await saidOn(page)
+  const names = await namesGiven(page)
+  const said = (await saidOn(page)).filter((text) => !names.has(text))
   const found = said.flatMap((text) =>
     english.filter(({ pattern }) => pattern.test(text)).map(({ name }) => `${where}: ${name}: ${text}`),
   )

@@ -6,6 +6,7 @@ import { problemOf, routes, type LiveEvent } from '@murrabel/contract'
 import { useAsked } from '../src/composables/useAsked.ts'
 import { useEntryList } from '../src/composables/useEntryList.ts'
 import { useFocusReturn } from '../src/composables/useFocusReturn.ts'
+import { useSheetDraft } from '../src/composables/useSheetDraft.ts'
 import { useShortcuts } from '../src/composables/useShortcuts.ts'
 import { gathered, useLive } from '../src/composables/useLive.ts'
 import { clear, keep, useStage } from './stage.ts'
@@ -325,5 +326,56 @@ describe('a field one goes to by key', () => {
     row.remove()
     focus.back()
     expect(document.activeElement).toBe(document.body)
+  })
+})
+
+describe('what is typed into a sheet', () => {
+  beforeEach(() => sessionStorage.clear())
+  const sheet = (key = 'watch.new') => {
+    const shown = ref(false)
+    const draft = ref({ name: '' })
+    inside(() =>
+      useSheetDraft({
+        shown,
+        key: () => key,
+        draft: () => draft.value,
+        put: (kept) => (draft.value = kept),
+      }),
+    )
+    const open = async () => {
+      shown.value = true
+      await flushPromises()
+    }
+    return { shown, draft, open }
+  }
+  test('is there again when the page was loaded afresh', async () => {
+    const first = sheet()
+    await first.open()
+    first.draft.value.name = 'Storm'
+    await flushPromises()
+    const second = sheet()
+    await second.open()
+    expect(second.draft.value.name).toBe('Storm')
+  })
+  test('is for the thing it was typed for, in the edition it had', async () => {
+    const first = sheet('watch.4.1')
+    await first.open()
+    first.draft.value.name = 'Storm'
+    await flushPromises()
+    const second = sheet('watch.4.2')
+    await second.open()
+    expect(second.draft.value.name).toBe('')
+  })
+  test('is given up with the sheet, and nothing is kept of what was not changed', async () => {
+    const first = sheet()
+    await first.open()
+    first.draft.value.name = 'Storm'
+    await flushPromises()
+    first.shown.value = false
+    await flushPromises()
+    const second = sheet()
+    await second.open()
+    expect(second.draft.value.name).toBe('')
+    expect(sessionStorage.length).toBe(0)
   })
 })

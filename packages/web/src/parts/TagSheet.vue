@@ -22,9 +22,13 @@ const same = (a: string) => (b: string) => a.toLowerCase() === b.toLowerCase()
 const has = (name: string) => chosen.value.some(({ text }) => same(name)(text))
 const others = computed(() => brand.tags.filter(({ name }) => !has(name)))
 
-watch(shown, (open) => {
-  if (open) chosen.value = before.value.map((text) => ({ text }))
-})
+watch(
+  shown,
+  (open) => {
+    if (open) chosen.value = before.value.map((text) => ({ text }))
+  },
+  { immediate: true },
+)
 function save(): void {
   emit('save', {
     add: chosen.value.map(({ text }) => text).filter((name) => !before.value.some(same(name))),

@@ -41,7 +41,7 @@ export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReadin
     ...readEntrySentiment(entry, language, teaching),
     language,
     words,
-    print: shared ? simHash(placedWords(entry.text).map(({ word }) => word)) : null,
+    print: shared ? simHash((entry.title ? placedWords(entry.text) : words).map(({ word }) => word)) : null,
   }
 }
 

@@ -11,6 +11,7 @@ import type { AlertCondition } from '@murrabel/core/alerts'
 import { blankLens, lensSentiments, parseLens, printLens, type Sentiment } from '@murrabel/core/lens'
 import { call, CallProblem } from '../../api/call.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
+import { useSheetDraft } from '../../composables/useSheetDraft.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useAlertTexts } from './alertTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
@@ -176,6 +177,17 @@ const marks = computed(() => {
     left: `${Math.max(0, Math.min(100, 100 * (1 - (end - telling.at) / span)))}%`,
     title: `${when(new Date(telling.at).toISOString())}: ${told(telling)}`,
   }))
+})
+useSheetDraft({
+  shown,
+  key: () => (editing ? `alert.${editing.id}.${editing.edition}` : 'alert.new'),
+  draft: () => ({ draft, ways: ways.value, subject: subject.value, sentiments: sentiments.value }),
+  put(kept) {
+    Object.assign(draft, kept.draft)
+    ways.value = kept.ways
+    subject.value = kept.subject
+    sentiments.value = kept.sentiments
+  },
 })
 </script>
 

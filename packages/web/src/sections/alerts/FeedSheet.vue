@@ -29,10 +29,15 @@ async function ask(
     busy.value = false
   }
 }
-watch(shown, (open) => {
-  addresses.value = null
-  if (open) void ask(routes.watchFeedState)
-})
+// The sheet may come into being open.
+watch(
+  shown,
+  (open) => {
+    addresses.value = null
+    if (open) void ask(routes.watchFeedState)
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

@@ -42,10 +42,14 @@ const again = () =>
     items.value = await call(routes.itemsApart, { params: { id } })
     emit('tried')
   })
-watch(shown, (open) => {
-  items.value = null
-  if (open) void load()
-})
+watch(
+  shown,
+  (open) => {
+    items.value = null
+    if (open) void load()
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

@@ -11,6 +11,7 @@ import {
 import { lensChannels } from '@murrabel/core/lens'
 import { call, CallProblem } from '../../api/call.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
+import { useSheetDraft } from '../../composables/useSheetDraft.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -186,6 +187,12 @@ watch(
   },
   { immediate: true },
 )
+useSheetDraft({
+  shown,
+  key: () => (editing ? `watch.${editing.id}.${editing.edition}` : 'watch.new'),
+  draft: () => draft,
+  put: (kept) => Object.assign(draft, kept),
+})
 </script>
 
 <template>
