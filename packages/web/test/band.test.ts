@@ -66,7 +66,8 @@ describe('the band at the top', () => {
   test('speaks French when asked, and remembers it', async () => {
     const { html } = await open()
     await choose(html, '.me', 'Français')
-    expect(html.find('input').attributes('placeholder')).toBe('Chercher des mots')
+    // Its texts are fetched first.
+    await expect.poll(() => html.find('input').attributes('placeholder')).toBe('Chercher des mots')
     expect(localStorage.getItem('murrabel.language')).toBe('fr')
     expect(document.documentElement.lang).toBe('fr')
   })
