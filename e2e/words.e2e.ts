@@ -57,13 +57,14 @@ async function namesGiven(page: Page): Promise<Set<string>> {
 }
 
 async function expectFrench(page: Page, where: string): Promise<void> {
+  // Drawn, and with something to say.
+  await expect.poll(async () => (await saidOn(page)).length).toBeGreaterThan(5)
   const names = await namesGiven(page)
   const said = (await saidOn(page)).filter((text) => !names.has(text))
   const found = said.flatMap((text) =>
     english.filter(({ pattern }) => pattern.test(text)).map(({ name }) => `${where}: ${name}: ${text}`),
   )
   expect(found).toEqual([])
-  expect(said.length).toBeGreaterThan(5)
 }
 
 test.use({ locale: 'fr-FR' })

@@ -1,44 +1,63 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
-import { routes, type CountAnswer, type EntryRow } from '@murrabel/contract'
+import { routes, type EntryPage, type EntryRow } from '@murrabel/contract'
 import { call, CallProblem } from '../api/call.ts'
+import { useEntryCount } from './useEntryCount.ts'
+
+type Pairs = [string, string][]
 
 const pageSize = 60
+/** Rows that are asked for at once when all that is shown is looked at again. */
+const refreshSize = 200
 
-const folding = (fold: boolean): [string, string][] => (fold ? [['fold', '1']] : [])
-/** The pairs that ask for the first rows of a lens. */
-export const firstRows = (query: readonly [string, string][], { fold = false } = {}): [string, string][] => [
+interface RowsAsked {
+  fold?: boolean
+  limit?: number
+  after?: string | null
+}
+/** The pairs that ask for rows of a lens, the first ones unless it is said after which. */
+export const firstRows = (
+  query: readonly [string, string][],
+  { fold = false, limit = pageSize, after = null }: RowsAsked = {},
+): Pairs => [
   ...query,
-  ...folding(fold),
-  ['limit', String(pageSize)],
+  ...(fold ? ([['fold', '1']] as Pairs) : []),
+  ['limit', String(limit)],
+  ...(after ? ([['after', after]] as Pairs) : []),
 ]
 
+const askRows = (query: Pairs, asked: RowsAsked, signal?: AbortSignal): Promise<EntryPage> =>
+  call(routes.entries, { query: firstRows(query, asked), signal })
+
+/** As many rows as are shown now, and where the next begin. */
+async function askShown(query: Pairs, { fold, shown }: { fold: boolean; shown: number }): Promise<EntryPage> {
+  const rows: EntryRow[] = []
+  let next: string | null = null
+  do {
+    const limit = Math.min(refreshSize, shown - rows.length)
+    const page: EntryPage = await askRows(query, { fold, limit, after: next })
+    rows.push(...page.rows)
+    next = page.next
+  } while (next && rows.length < shown)
+  return { rows, next }
+}
+
 /** The rows of a lens, fetched page by page as they are scrolled to. A late answer never overwrites a newer one. */
-export function useEntryList(
-  query: Ref<[string, string][]>,
-  { fold = ref(false) }: { fold?: Ref<boolean> } = {},
-) {
+export function useEntryList(query: Ref<Pairs>, { fold = ref(false) }: { fold?: Ref<boolean> } = {}) {
   const rows = shallowRef<EntryRow[]>([])
-  const count = ref<CountAnswer | null>(null)
+  const { count, fetchCount } = useEntryCount(query)
   const loading = ref(true)
   const problem = ref<CallProblem | null>(null)
   let next: string | null = null
   let run = 0
   let abort = new AbortController()
 
-  async function fetchPage(first: boolean): Promise<void> {
-    const mine = first ? ++run : run
-    if (first) {
-      abort.abort()
-      abort = new AbortController()
-      next = null
-    }
-    loading.value = true
-    const pairs = firstRows(query.value, { fold: fold.value })
-    if (!first && next) pairs.push(['after', next])
+  /** Puts an answer on the screen, unless a newer question was asked meanwhile. */
+  async function take(answer: Promise<EntryPage>, put: (page: EntryPage) => void): Promise<void> {
+    const mine = run
     try {
-      const page = await call(routes.entries, { query: pairs, signal: abort.signal })
+      const page = await answer
       if (mine !== run) return
-      rows.value = first ? page.rows : [...rows.value, ...page.rows]
+      put(page)
       next = page.next
       problem.value = null
     } catch (error) {
@@ -47,49 +66,26 @@ export function useEntryList(
       if (mine === run) loading.value = false
     }
   }
-
-  let countRun = 0
-  async function fetchCount(): Promise<void> {
-    const mine = ++countRun
-    try {
-      const answer = await call(routes.entryCount, { query: query.value })
-      if (mine === countRun) count.value = answer
-    } catch {
-      // The list shows the same problem.
-    }
-  }
-
+  const put = (page: EntryPage): void => void (rows.value = page.rows)
   async function load(): Promise<void> {
-    await Promise.all([fetchPage(true), fetchCount()])
+    run++
+    abort.abort()
+    abort = new AbortController()
+    next = null
+    loading.value = true
+    await Promise.all([take(askRows(query.value, { fold: fold.value }, abort.signal), put), fetchCount()])
   }
   async function more(): Promise<void> {
-    if (next && !loading.value) await fetchPage(false)
+    if (!next || loading.value) return
+    loading.value = true
+    const answer = askRows(query.value, { fold: fold.value, after: next }, abort.signal)
+    await take(answer, (page) => (rows.value = [...rows.value, ...page.rows]))
   }
   /** Looks again at everything shown so far, keeping the rows on screen until the answer is there. */
   async function refresh(): Promise<void> {
-    const mine = ++run
+    run++
     const shown = Math.max(pageSize, rows.value.length)
-    let after: string | null = null
-    let fresh: EntryRow[] = []
-    try {
-      do {
-        const pairs: [string, string][] = [
-          ...query.value,
-          ...folding(fold.value),
-          ['limit', String(Math.min(200, shown - fresh.length))],
-        ]
-        if (after) pairs.push(['after', after])
-        const page: { rows: EntryRow[]; next: string | null } = await call(routes.entries, { query: pairs })
-        fresh = [...fresh, ...page.rows]
-        after = page.next
-      } while (after && fresh.length < shown)
-      if (mine !== run) return
-      rows.value = fresh
-      next = after
-      loading.value = false
-    } catch (error) {
-      if (mine === run && error instanceof CallProblem) problem.value = error
-    }
+    await take(askShown(query.value, { fold: fold.value, shown }), put)
     await fetchCount()
   }
   function change(id: number, part: Partial<EntryRow>): void {

@@ -1,26 +1,10 @@
 import { computed, type Ref } from 'vue'
-import {
-  lensKinds,
-  lensOrders,
-  lensPhrases,
-  lensSentiments,
-  lensStates,
-  type Lens,
-  type LensField,
-  type LensPhrase,
-} from '@murrabel/core/lens'
+import { lensPhrases, type Lens, type LensField, type LensPhrase } from '@murrabel/core/lens'
 import { useBrand } from '../stores/brand.ts'
 import { useVoices } from '../stores/voices.ts'
 import { bases } from './useLens.ts'
+import { useLensOptions } from './useLensOptions.ts'
 import { useTexts } from './useTexts.ts'
-
-export interface LensOption {
-  value: string | number
-  label: string
-}
-
-/** Languages on offer; others are reached through the figures. */
-const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 
 /** The kinds that somebody may wait for an answer to; together they have a shorter name. */
 const owed = bases.threads.kinds
@@ -79,53 +63,6 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
     return t(`lens.${field}.${message}`, { a })
   }
 
-  const options = (field: LensField): LensOption[] => {
-    switch (field) {
-      case 'state':
-        return [...lensStates, 'any' as const].map((value) => ({ value, label: t(`lens.state.${value}`) }))
-      case 'kinds':
-        return lensKinds.map((value) => ({ value, label: t(`lens.kind.${value}`) }))
-      case 'channels':
-        return (brand.answer?.channels ?? []).map((value) => ({ value, label: t(`lens.channel.${value}`) }))
-      case 'places':
-        return brand.places.map(({ id, name }) => ({ value: id, label: name }))
-      case 'sentiments':
-        return lensSentiments.map((value) => ({ value, label: t(`lens.sentiment.${value}`) }))
-      case 'givenTo':
-        return [
-          ...(['anybody', 'me', 'nobody', 'meOrNobody'] as const).map((value) => ({
-            value,
-            label: t(`lens.givenTo.${value}`),
-          })),
-          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
-        ]
-      case 'watch':
-        return [
-          { value: 0, label: t('lens.watch.all') },
-          ...brand.watches.map(({ id, name }) => ({ value: id, label: name })),
-          // Groups go by their negative number, so that one list holds both.
-          ...brand.groups.map(({ id, name }) => ({ value: -id, label: `${t('lens.groups')}: ${name}` })),
-        ]
-      case 'languages':
-        return commonLanguages.map((value) => ({ value, label: languageName(value) }))
-      case 'tags':
-        return brand.tags.map(({ id, name }) => ({ value: id, label: name }))
-      case 'order':
-        return lensOrders
-          .filter((value) =>
-            lens.value.unit === 'threads' ? !['reach', 'telling'].includes(value) : value !== 'pressing',
-          )
-          .map((value) => ({ value, label: t(`lens.order.${value}`) }))
-      case 'range':
-        return [7, 14, 30, 90, 365].map((value) => ({
-          value,
-          label: t('lens.range.last', { n: value }, value),
-        }))
-      default:
-        return []
-    }
-  }
-
   /** Parts that are only spoken of when they narrow. */
   const rarer = (parts: ReadonlyMap<string, LensPhrase>) =>
     (['phrase', 'voice', 'story', 'aspect', 'weekHour', 'tags', 'kept'] as const).flatMap((field) =>
@@ -146,5 +83,5 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
           : { text: piece, field: null, narrows: false }
       })
   })
-  return { sentence, options }
+  return { sentence, options: useLensOptions(lens) }
 }

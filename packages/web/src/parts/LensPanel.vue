@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { blankLens, type Lens, type LensField } from '@murrabel/core/lens'
-import type { LensOption } from '../composables/useLensPhrases.ts'
+import type { LensOption } from '../composables/useLensOptions.ts'
 
 const { field, lens, options } = defineProps<{ field: LensField; lens: Lens; options: LensOption[] }>()
 const emit = defineEmits<{ change: [part: Partial<Lens>] }>()

@@ -1,0 +1,19 @@
+import { ref, type Ref } from 'vue'
+import { routes, type CountAnswer } from '@murrabel/contract'
+import { call } from '../api/call.ts'
+
+/** How many a lens has; a late answer never overwrites a newer one. */
+export function useEntryCount(query: Ref<[string, string][]>) {
+  const count = ref<CountAnswer | null>(null)
+  let run = 0
+  async function fetchCount(): Promise<void> {
+    const mine = ++run
+    try {
+      const answer = await call(routes.entryCount, { query: query.value })
+      if (mine === run) count.value = answer
+    } catch {
+      // The list shows the same problem.
+    }
+  }
+  return { count, fetchCount }
+}

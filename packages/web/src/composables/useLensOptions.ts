@@ -1,0 +1,71 @@
+import type { Ref } from 'vue'
+import {
+  lensKinds,
+  lensOrders,
+  lensSentiments,
+  lensStates,
+  type Lens,
+  type LensField,
+} from '@murrabel/core/lens'
+import { useBrand } from '../stores/brand.ts'
+import { useTexts } from './useTexts.ts'
+
+export interface LensOption {
+  value: string | number
+  label: string
+}
+
+/** Languages on offer; others are reached through the figures. */
+const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
+
+/** What each phrase of the lens could be instead, in the reader's words. */
+export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOption[] {
+  const { t, languageName } = useTexts()
+  const brand = useBrand()
+  return (field: LensField): LensOption[] => {
+    switch (field) {
+      case 'state':
+        return [...lensStates, 'any' as const].map((value) => ({ value, label: t(`lens.state.${value}`) }))
+      case 'kinds':
+        return lensKinds.map((value) => ({ value, label: t(`lens.kind.${value}`) }))
+      case 'channels':
+        return (brand.answer?.channels ?? []).map((value) => ({ value, label: t(`lens.channel.${value}`) }))
+      case 'places':
+        return brand.places.map(({ id, name }) => ({ value: id, label: name }))
+      case 'sentiments':
+        return lensSentiments.map((value) => ({ value, label: t(`lens.sentiment.${value}`) }))
+      case 'givenTo':
+        return [
+          ...(['anybody', 'me', 'nobody', 'meOrNobody'] as const).map((value) => ({
+            value,
+            label: t(`lens.givenTo.${value}`),
+          })),
+          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
+        ]
+      case 'watch':
+        return [
+          { value: 0, label: t('lens.watch.all') },
+          ...brand.watches.map(({ id, name }) => ({ value: id, label: name })),
+          // Groups go by their negative number, so that one list holds both.
+          ...brand.groups.map(({ id, name }) => ({ value: -id, label: `${t('lens.groups')}: ${name}` })),
+        ]
+      case 'languages':
+        return commonLanguages.map((value) => ({ value, label: languageName(value) }))
+      case 'tags':
+        return brand.tags.map(({ id, name }) => ({ value: id, label: name }))
+      case 'order':
+        return lensOrders
+          .filter((value) =>
+            lens.value.unit === 'threads' ? !['reach', 'telling'].includes(value) : value !== 'pressing',
+          )
+          .map((value) => ({ value, label: t(`lens.order.${value}`) }))
+      case 'range':
+        return [7, 14, 30, 90, 365].map((value) => ({
+          value,
+          label: t('lens.range.last', { n: value }, value),
+        }))
+      default:
+        return []
+    }
+  }
+}
