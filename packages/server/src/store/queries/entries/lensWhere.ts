@@ -12,7 +12,7 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   where.add(`e.direction = 'in'`)
   if (lens.unit === 'threads') where.add('e.lead')
   // Said of the thread as well, so that its index on state and pressing time can be walked.
-  if (walksThreads(lens)) where.add(`t.brand_id = ${where.bind(reader.brandId)}`)
+  if (isOfThreads(lens)) where.add(`t.brand_id = ${where.bind(reader.brandId)}`)
   const query = {
     bind: (value: unknown) => where.bind(value),
     context,
@@ -25,7 +25,7 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
   }
   const mentions = lens.watch === null ? '' : 'JOIN mentions m ON m.entry_id = e.id'
   // A lead is found by the thread that names it; one condition, so that the planner estimates it well.
-  const join = walksThreads(lens) ? 't.lead_entry_id = e.id' : 't.id = e.thread_id'
+  const join = isOfThreads(lens) ? 't.lead_entry_id = e.id' : 't.id = e.thread_id'
   const threads = needsThread(lens) ? `JOIN threads t ON ${join}` : ''
   return { from: `entries e ${mentions} ${threads}`, where }
 }
@@ -33,11 +33,7 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { f
 /** Mentions keep the time of their entry, in the index of their watch. */
 export const timeColumn = (lens: Lens) => (lens.watch === null ? 'e.at' : 'm.at')
 
-/**
- * Without a time range the threads' index on state and pressing time gives the first page at once. Within a range it would
- * pass over everything older first; there the entries' index on time is the better way in.
- */
-const walksThreads = (lens: Lens) => lens.unit === 'threads' && lens.range === null && needsThread(lens)
+const isOfThreads = (lens: Lens) => lens.unit === 'threads' && needsThread(lens)
 
 const needsThread = (lens: Lens) =>
   lens.order === 'pressing' || askingParts(lens).some(({ part }) => part.needsThread)
