@@ -112,6 +112,8 @@ test('sheets, menus and the calendar are in French, too', async ({ page }) => {
   await page.keyboard.press('Escape')
   await page.keyboard.press('Escape')
   await page.goto(`${address}/watch`)
+  // Keys are heard once the page is there.
+  await expect(page.getByTestId('count')).not.toBeEmpty()
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog')).toBeVisible()
   await expectFrench(page, 'shortcuts')

@@ -267,6 +267,38 @@ describe('live events', () => {
   })
 })
 
+describe('a list of which some threads were changed', () => {
+  const rows = [1, 2, 3].map((id) => row({ id, threadId: id, pressingAt: `2026-11-26T0${id}:00:00Z` }))
+  const list = async (pairs: Pairs, touched: ReturnType<typeof row>[]) => {
+    const { calls } = fakeServer({
+      'GET /api/entries/count': { count: 3, pastDue: 0 },
+      'GET /api/entries': (_body: unknown, path: string) => ({
+        status: 200,
+        body: { rows: path.includes('threads=') ? touched : rows, next: null },
+      }),
+    })
+    const found = inside(() => useEntryList(ref(pairs)))
+    await found.load()
+    return {
+      ...found,
+      asked: () => calls.map(({ path }) => path).filter((path) => path.includes('threads=')),
+    }
+  }
+  test('asks for their rows alone, and puts them in their places', async () => {
+    const moved = { ...rows[0]!, pressingAt: '2026-11-26T09:00:00Z' }
+    const found = await list([['order', 'pressing']], [moved])
+    await found.touch([1, 2])
+    expect(found.asked()[0]).toContain('threads=1%2C2')
+    expect(found.rows.value.map(({ id }) => id)).toEqual([3, 1])
+  })
+  test('is asked for anew where rows are ranked against each other', async () => {
+    const found = await list([['order', 'telling']], [])
+    await found.touch([1])
+    expect(found.asked()).toEqual([])
+    expect(found.rows.value).toHaveLength(3)
+  })
+})
+
 describe('keys', () => {
   beforeEach(() => setActivePinia(createPinia()))
   const press = (target: EventTarget, init: KeyboardEventInit) => {

@@ -93,6 +93,7 @@ export const row = (more: Partial<EntryRow> = {}): EntryRow => ({
   state: 'open',
   givenTo: null,
   dueAt: '2026-11-22T22:42:00Z',
+  pressingAt: '2026-11-22T21:42:00Z',
   private: false,
   paid: false,
   url: null,
@@ -193,7 +194,7 @@ function bodyOf(body: unknown): unknown {
 
 /** Answers of the server, by method and the beginning of the path; each call is noted. */
 export function fakeServer(
-  answers: Record<string, unknown | ((body: unknown) => { status?: number; body: unknown })>,
+  answers: Record<string, unknown | ((body: unknown, path: string) => { status?: number; body: unknown })>,
 ): { calls: { method: string; path: string; body: unknown }[] } {
   const calls: { method: string; path: string; body: unknown }[] = []
   globalThis.fetch = (async (path: string, init: RequestInit = {}) => {
@@ -205,7 +206,7 @@ export function fakeServer(
     const found = name === undefined ? () => ({ status: 404, body: problemOf('notFound') }) : answers[name]
     const { status = 200, body: answer } =
       typeof found === 'function'
-        ? (found as (b: unknown) => { status?: number; body: unknown })(body)
+        ? (found as (b: unknown, p: string) => { status?: number; body: unknown })(body, path)
         : { body: found }
     return new Response(answer === undefined ? null : JSON.stringify(answer), {
       status: answer === undefined ? 204 : status,

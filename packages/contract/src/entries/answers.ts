@@ -22,6 +22,8 @@ export interface EntryRow {
   state: ThreadState
   givenTo: number | null
   dueAt: string | null
+  /** By which the order "most pressing" goes. */
+  pressingAt: string | null
   private: boolean
   paid: boolean
   url: string | null

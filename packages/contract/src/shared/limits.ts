@@ -10,4 +10,6 @@ export const limits = {
   /** Entries of one export. */
   exportRows: 100_000,
   pageRows: 200,
+  /** Threads whose rows are asked for by their ids. */
+  threadsAsked: 100,
 } as const

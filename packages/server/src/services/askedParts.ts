@@ -16,3 +16,14 @@ export function wholePart(
     throw wrongPart(name, `This must be a whole number from ${least} to ${most}.`)
   return Math.min(most, Math.max(least, Number(value)))
 }
+
+/** A part of a question that is a list of ids, divided by commas; null when it is not asked. @throws Refusal invalid */
+export function idsPart(query: Record<string, unknown>, name: string, most: number): number[] | null {
+  const value = query[name]
+  if (value === undefined) return null
+  const ids =
+    typeof value === 'string' && /^\d{1,15}(?:,\d{1,15})*$/.test(value) ? value.split(',').map(Number) : []
+  if (!ids.length || ids.length > most)
+    throw wrongPart(name, `These must be 1 to ${most} ids, divided by commas.`)
+  return ids
+}

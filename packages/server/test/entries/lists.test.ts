@@ -48,6 +48,25 @@ describe('the lens', () => {
     expect(new Set(seen).size).toBe(seen.length)
   })
 
+  test('rows of named threads alone, as far as the lens holds them', async () => {
+    const all = await list('unit=threads&limit=100')
+    const two = [all[0]!, all[all.length - 1]!].map(({ threadId }) => threadId)
+    const asked = await list(`unit=threads&limit=100&threads=${two.join(',')}`)
+    expect(asked.map(({ threadId }) => threadId)).toEqual(two)
+    const done = all.filter(({ state }) => state === 'done').map(({ threadId }) => threadId)
+    expect(await list(`unit=threads&state=open&threads=${done.slice(0, 5).join(',')}`)).toEqual([])
+  })
+  test.each(['', 'x', '1,', '1,,2', Array.from({ length: 101 }, (_, i) => i + 1).join(',')])(
+    'threads that are no list of ids are refused: %.12s',
+    async (threads) => {
+      const { status, body } = await specialist<Problem>(
+        'GET',
+        `/api/entries?unit=threads&threads=${threads}`,
+      )
+      expect([status, body.fields?.[0]?.field]).toEqual([422, 'threads'])
+    },
+  )
+
   test('an unknown lens is refused by field', async () => {
     const { status, body } = await specialist<Problem>(
       'GET',

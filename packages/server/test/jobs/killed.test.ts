@@ -31,7 +31,10 @@ async function killAt(method: string, moment: 'arrived' | 'answered', count: num
   })
 }
 
-describe('a job worker that is killed', () => {
+/** Each of these starts several processes one after the other, which takes most of its time. */
+const timeout = 90_000
+
+describe('a job worker that is killed', { timeout }, () => {
   test('in the middle of collecting, at several points, loses nothing and doubles nothing', async () => {
     await world.connect(owner, 'lanternpage')
     await killAt('GET', 'arrived', 1)
@@ -47,7 +50,7 @@ describe('a job worker that is killed', () => {
       async () =>
         (await db.one<{ n: number }>(`SELECT count(*) AS n FROM profiles WHERE status = 'connected'`))?.n ===
         1,
-      { seconds: 25 },
+      { seconds: 60 },
     )
     await until(
       async () =>
@@ -83,7 +86,7 @@ describe('a job worker that is killed', () => {
       async () =>
         (await db.one<{ n: number }>(`SELECT count(*) AS n FROM outside_actions WHERE state = 'sent'`))?.n ===
         3,
-      { seconds: 25 },
+      { seconds: 60 },
     )
     await worker.kill()
     const published = world.lanternpage.state.streams
@@ -116,7 +119,7 @@ describe('a job worker that is killed', () => {
             `SELECT count(*) AS n FROM outside_actions WHERE payload->>'text' = 'Once only' AND state = 'sent'`,
           )
         )?.n === 1,
-      { seconds: 25 },
+      { seconds: 60 },
     )
     await worker.kill()
     expect(

@@ -9,7 +9,7 @@ import {
 } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { wholePart, wrongPart } from '../askedParts.ts'
+import { idsPart, wholePart, wrongPart } from '../askedParts.ts'
 import { lensContext, lensOf } from './askedLens.ts'
 import { tellingPage } from './tellingPage.ts'
 import { entryCount } from '../../store/queries/entries/entryCount.ts'
@@ -29,9 +29,10 @@ export async function listEntries(
   const after = typeof query.after === 'string' ? parseKey(query.after, lens.order) : null
   if (query.after !== undefined && !after) throw wrongPart('after', 'This is no place in the list.')
   const limit = wholePart(query, 'limit', { least: 1, most: limits.pageRows, usual: 50 })
+  const threads = idsPart(query, 'threads', limits.threadsAsked)
   const context = await lensContext(parts, reader)
   if (lens.order === 'telling') return tellingPage(parts, reader, { lens, context, after, limit })
-  const page = await entryPage(parts.db, { lens, context, reader, after, limit })
+  const page = await entryPage(parts.db, { lens, context, reader, after, limit, threads })
   return query.fold === '1' && lens.story === null
     ? foldPage(parts.db, page, { lens, context, reader })
     : page

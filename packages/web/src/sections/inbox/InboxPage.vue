@@ -72,17 +72,30 @@ function step(way: 1 | -1): void {
 }
 
 /** New entries are counted while somebody reads; an untouched list takes them in by itself. */
+const touched = new Set<number>()
 const refresh = gathered(() => {
-  void entries.refresh()
-  void tide.load()
+  const threads = [...touched]
+  touched.clear()
+  void entries.touch(threads)
 })
+/** What counts everything comes less often: a stream of news costs the server no more than this. */
+const refreshCounts = gathered(() => {
+  void entries.fetchCount()
+  void tide.load()
+}, 500)
 useLive((live) => {
   if (live.kind !== 'entries' && live.kind !== 'thread') return
+  refreshCounts()
   if (threadId.value !== null && (live.threads.includes(threadId.value) || !live.threads.length))
     void loadThread()
   if (live.kind === 'entries' && live.count > 0 && lens.value.order !== 'pressing' && index.value > 0)
     fresh.value += live.count
-  else refresh()
+  else {
+    live.threads.forEach((id) => touched.add(id))
+    // Nobody knows which: all of them.
+    if (!live.threads.length) void entries.refresh()
+    else refresh()
+  }
 })
 async function showFresh(): Promise<void> {
   fresh.value = 0

@@ -74,7 +74,7 @@ export function useWatchAnswers({ lens, query, view, fold, views }: WatchQuestio
     void entries.refresh()
     loadFigures()
     void views.voices.value?.load()
-  }, 300)
+  }, 500)
   /** What reads many texts is asked for less often. */
   const refreshTexts = gathered(() => {
     void phrases.load()

@@ -35,7 +35,7 @@ export function parseKey(text: string, order: Lens['order']): PageKey | null {
 const isoInstant = /^\d{4}-\d\d-\d\dT[\d:.]{5,15}Z$/
 
 export const entryColumns = `e.id, e.thread_id AS "threadId", e.kind, e.channel, p.network, p.name AS profile, e.place_id AS "placeId",
-  coalesce(a.name, '') AS author, e.title, e.text, e.rating, e.at, e.sentiment, t.state, t.given_to AS "givenTo", t.due_at AS "dueAt",
+  coalesce(a.name, '') AS author, e.title, e.text, e.rating, e.at, e.sentiment, t.state, t.given_to AS "givenTo", t.due_at AS "dueAt", t.pressing_at AS "pressingAt",
   e.private, e.paid, e.url, e.reach, e.spans, e.language, e.account_id AS "voiceId", e.story_id AS "storyId", e.corrected_by IS NOT NULL AS corrected,
   ARRAY(SELECT g.tag_id FROM thread_tags g WHERE g.thread_id = e.thread_id ORDER BY 1) AS tags, EXISTS (SELECT 1 FROM kept_entries k WHERE k.entry_id = e.id) AS kept,
   EXISTS (SELECT 1 FROM outside_actions x WHERE x.thread_id = e.thread_id AND x.state = 'failed') AS "notSent"`
@@ -83,6 +83,7 @@ function keyOf(lens: Lens, key: string): string {
  * One page of a lens, by keyset: the page is chosen on narrow rows first, then filled with what is shown.
  *
  * @param limit rows at most
+ * @param threads only rows of these
  */
 export async function entryPage(
   db: Database,
@@ -92,9 +93,18 @@ export async function entryPage(
     reader,
     after,
     limit,
-  }: { lens: Lens; context: LensContext; reader: Reader; after: PageKey | null; limit: number },
+    threads = null,
+  }: {
+    lens: Lens
+    context: LensContext
+    reader: Reader
+    after: PageKey | null
+    limit: number
+    threads?: readonly number[] | null
+  },
 ): Promise<EntryPage> {
   const { from, where } = lensWhere(lens, context, reader)
+  if (threads) where.add(`e.thread_id = ANY(${where.bind(threads)}::bigint[])`)
   // The most telling are ranked by whoever knows the phrases; asked for here, they come by time.
   const order = orders[lens.order === 'telling' ? 'newest' : lens.order]
   const key = keyOf(lens, order.key)
