@@ -24,7 +24,9 @@ export function timesAsLong<T>(make: (pieces: number) => T, read: (input: T) => 
   }
   time(200)
   let pieces = 1_000
-  for (let took = time(pieces); took < leastMs; took = time(pieces)) {
+  // One slow reading may be the collector of garbage: what is long is long each time.
+  const least = () => Math.min(time(pieces), time(pieces), time(pieces))
+  while (least() < leastMs) {
     if (pieces >= 64_000) return 1
     pieces *= 2
   }
