@@ -1,5 +1,6 @@
 import { routes, type EntryRow, type WatchAnswer } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
+import { useAttempt } from '../../composables/useAttempt.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
@@ -17,15 +18,7 @@ export function useMentionActions({
   const brand = useBrand()
   const undo = useUndo()
   const { line } = useProblemTexts()
-
-  async function attempt(work: () => Promise<void>): Promise<void> {
-    try {
-      await work()
-    } catch (error) {
-      if (!(error instanceof CallProblem)) throw error
-      undo.tell({ text: line(error), problem: true })
-    }
-  }
+  const attempt = useAttempt()
 
   const judge = (rows: readonly EntryRow[], sentiment: Judgement) =>
     attempt(async () => {

@@ -1,7 +1,7 @@
 import type { Lens } from '@murrabel/core/lens'
 import { routes, type WatchAnswer } from '@murrabel/contract'
-import { call, CallProblem } from '../../api/call.ts'
-import { useProblemTexts } from '../../composables/useProblemTexts.ts'
+import { call } from '../../api/call.ts'
+import { useAttempt } from '../../composables/useAttempt.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
@@ -22,16 +22,7 @@ export function useWatchActions({
   const brand = useBrand()
   const undo = useUndo()
   const { t } = useTexts()
-  const { line } = useProblemTexts()
-
-  async function attempt(work: () => Promise<void>): Promise<void> {
-    try {
-      await work()
-    } catch (error) {
-      if (!(error instanceof CallProblem)) throw error
-      undo.tell({ text: line(error), problem: true })
-    }
-  }
+  const attempt = useAttempt()
   const restore = (id: number) =>
     attempt(async () => {
       await call(routes.restoreWatch, { params: { id } })
