@@ -149,8 +149,10 @@ test('a watch is tried before it is saved, then read: words marked, bars open th
 
   await page.getByRole('button', { name: 'Figures', exact: true }).click()
   const bars = page.getByTestId('volume-bar')
-  const totals = await bars.evaluateAll((list) => list.map((bar) => Number(bar.getAttribute('data-total'))))
-  expect(totals.reduce((a, b) => a + b, 0)).toBe(hits)
+  const totalsNow = () =>
+    bars.evaluateAll((list) => list.map((bar) => Number(bar.getAttribute('data-total'))))
+  await expect.poll(async () => (await totalsNow()).reduce((a, b) => a + b, 0)).toBe(hits)
+  const totals = await totalsNow()
   const loudest = totals.indexOf(Math.max(...totals))
   await bars.nth(loudest).click()
   await settledCount(page, (n) => n === totals[loudest])

@@ -1,5 +1,5 @@
 import { onMounted, onUnmounted } from 'vue'
-import { useDebounceFn } from '@vueuse/core'
+import { tryOnScopeDispose, useDebounceFn } from '@vueuse/core'
 import { missedLimitMs, routes, type LiveEvent } from '@murrabel/contract'
 
 type Listener = (event: LiveEvent) => void
@@ -63,6 +63,14 @@ export function useLive(on: Listener): void {
   })
 }
 
-/** Calls once for many calls in a short time, at the latest after four times that: news that never pause are shown too. */
-export const gathered = (act: () => void, waitMs = 150): (() => void) =>
-  useDebounceFn(act, waitMs, { maxWait: 4 * waitMs })
+/**
+ * Calls once for many calls in a short time, at the latest after four times that: news that never pause are shown too.
+ * What is left when its owner goes is not called any more.
+ */
+export function gathered(act: () => void, waitMs = 150): () => void {
+  let gone = false
+  tryOnScopeDispose(() => {
+    gone = true
+  })
+  return useDebounceFn(() => !gone && act(), waitMs, { maxWait: 4 * waitMs })
+}

@@ -7,15 +7,10 @@ import { useTexts } from '../../composables/useTexts.ts'
 import TermList from '../../parts/TermList.vue'
 import { useUndo } from '../../stores/undo.ts'
 import FeedAddresses from './FeedAddresses.vue'
-
-export interface AlertWays {
-  inApp: boolean
-  emails: string[]
-  webhook: string
-}
+import type { AlertWaysDraft } from './alertDraft.ts'
 
 /** The ways an alert tells: here, by mail, by webhook, and its feeds. */
-const ways = defineModel<AlertWays>({ required: true })
+const ways = defineModel<AlertWaysDraft>({ required: true })
 const { alert = null, problems = [] } = defineProps<{ alert?: AlertAnswer | null; problems?: string[] }>()
 const { t } = useTexts()
 const list = useTemplateRef<InstanceType<typeof TermList>>('list')
@@ -23,7 +18,7 @@ const emails = computed({
   get: () => ways.value.emails.map((text) => ({ text })),
   set: (terms: { text: string }[]) => change({ emails: terms.map((term) => term.text) }),
 })
-function change(part: Partial<AlertWays>): void {
+function change(part: Partial<AlertWaysDraft>): void {
   ways.value = { ...ways.value, ...part }
 }
 /** Addresses are changed at once, apart from what is saved with the alert. */
@@ -87,6 +82,11 @@ label {
   display: block;
   font-weight: 600;
   margin: 12px 0 4px;
+}
+label.el-checkbox {
+  display: flex;
+  font-weight: 400;
+  margin: 0;
 }
 h4 {
   margin: 16px 0 0;

@@ -1,4 +1,4 @@
-import type { WatchQueryDraft } from '@murrabel/contract'
+import type { WatchAnswer, WatchQueryDraft } from '@murrabel/contract'
 
 /** A watch that asks for nothing yet. */
 export const blankQuery = (): WatchQueryDraft => ({
@@ -17,3 +17,19 @@ export const plainQuery = (query: Partial<WatchQueryDraft>): WatchQueryDraft => 
   ...blankQuery(),
   ...(JSON.parse(JSON.stringify(query)) as Partial<WatchQueryDraft>),
 })
+
+/** What the sheet of a watch edits. */
+export interface WatchSheetDraft {
+  name: string
+  groupId: number | null
+  query: WatchQueryDraft
+}
+export const watchDraftOf = (watch: WatchAnswer | null): WatchSheetDraft => ({
+  name: watch?.name ?? '',
+  groupId: watch?.groupId ?? null,
+  query: plainQuery(watch?.query ?? {}),
+})
+
+/** What a watch without a name is called. */
+export const firstTermOf = (query: WatchQueryDraft): string =>
+  [...query.anyOf, ...query.allOf, ...query.near.map((pair) => pair.first)][0]?.text ?? query.links[0] ?? ''
