@@ -44,6 +44,26 @@ module.exports = {
       from: { path: '^packages/server/src/(?:services|store|connectors|jobs|live|access)' },
       to: { path: '^packages/server/src/http' },
     },
+    {
+      name: 'service-areas-by-their-face',
+      comment:
+        'What other parts may use of a service area stands in its index.ts. Workers load single files, to stay small.',
+      severity: 'error',
+      from: { path: '^packages/server/src/(?!services/|workers/)' },
+      to: { path: '^packages/server/src/services/[^/]+/(?!index[.]ts$)' },
+    },
+    {
+      name: 'service-areas-meet-by-their-faces',
+      severity: 'error',
+      from: { path: '^packages/server/src/services/([^/]+)/' },
+      to: { path: '^packages/server/src/services/(?!$1/)[^/]+/(?!index[.]ts$)' },
+    },
+    {
+      name: 'queries-know-no-use-cases',
+      severity: 'error',
+      from: { path: '^packages/server/src/store' },
+      to: { path: '^packages/server/src/(?:services|jobs|live|connectors|workers)' },
+    },
     { name: 'no-cycles', severity: 'error', from: { path: '^packages' }, to: { circular: true } },
     { name: 'not-to-tests', severity: 'error', from: { path: '/src/' }, to: { path: '/test/' } },
     {

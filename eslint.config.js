@@ -44,6 +44,21 @@ export default ts.config(
     rules: { '@typescript-eslint/no-shadow': 'error' },
   },
   {
+    // SQL has its place: what use cases ask of the database has a name there.
+    files: ['packages/server/src/**/*.ts'],
+    ignores: ['packages/server/src/store/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.property.name=/^(?:rows|one|query)$/][arguments.0.type=/Literal$/]',
+          message: 'SQL stands in store/queries.',
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.{mjs,cjs,js}'],
     languageOptions: {
       globals: {

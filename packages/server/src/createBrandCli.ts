@@ -1,7 +1,7 @@
 import { text } from 'node:stream/consumers'
-import { createBrand, type BrandSeed } from './services/brand/createBrand.ts'
 import { openDatabase } from './store/database.ts'
 import { migrate } from './store/migrate.ts'
+import { createBrand, type BrandSeed } from './services/brand/index.ts'
 
 /** Reads a brand as JSON from the input and makes it, unless there is one of its name. */
 const seed = JSON.parse(await text(process.stdin)) as BrandSeed

@@ -1,6 +1,6 @@
 import { readConfig } from './config.ts'
-import { knowTexts } from './services/watches/knowTexts.ts'
 import { start } from './start.ts'
+import { knowTexts } from './services/watches/index.ts'
 
 const server = await start(readConfig(process.env))
 if (server.address) console.log(`murrabel at ${server.context.config.publicAddress}`)

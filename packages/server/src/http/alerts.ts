@@ -1,6 +1,7 @@
 import type { Express } from 'express'
 import { alertSchema, alertTrialSchema, bellSeenSchema, routes } from '@murrabel/contract'
 import type { Context } from '../context.ts'
+import { handle } from './handle.ts'
 import {
   alertEvents,
   listAlerts,
@@ -8,10 +9,13 @@ import {
   saveAlert,
   setAlertDeleted,
   tryAlert,
-} from '../services/alerts/alerts.ts'
-import { bell, bellSeen } from '../services/alerts/bell.ts'
-import { alertFeedAddresses, feedOf, watchFeed, watchFeedState } from '../services/alerts/feeds.ts'
-import { handle } from './handle.ts'
+  bell,
+  bellSeen,
+  alertFeedAddresses,
+  feedOf,
+  watchFeed,
+  watchFeedState,
+} from '../services/alerts/index.ts'
 
 export function alertRoutes(app: Express, context: Context): void {
   handle(app, routes.alerts, { act: ({ reader }) => listAlerts(context, reader) })

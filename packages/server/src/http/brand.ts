@@ -3,11 +3,9 @@ import { routes, signInSchema, type SignIn } from '@murrabel/contract'
 import { closeSession, hashOf, readerOf, sessionDays } from '../access/sessions.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
-import { brandAnswer } from '../services/brand/brandAnswer.ts'
-import { signIn } from '../services/brand/signIn.ts'
-import { welcome } from '../services/brand/welcome.ts'
 import { handle } from './handle.ts'
 import { checked } from './problems.ts'
+import { brandAnswer, signIn, welcome } from '../services/brand/index.ts'
 
 const cookieName = 'murrabel_session'
 

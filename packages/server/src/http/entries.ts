@@ -1,11 +1,18 @@
 import type { Express } from 'express'
 import { correctManySchema, correctionSchema, routes } from '@murrabel/contract'
 import type { Context } from '../context.ts'
-import { csvOf, exportRows, feedItemOf } from '../services/entries/export.ts'
-import { countEntries, listEntries, tideOf } from '../services/entries/list.ts'
-import { correctMany, correctSentiment } from '../services/entries/correct.ts'
 import { handle } from './handle.ts'
 import { sendPages } from './sendPages.ts'
+import {
+  csvOf,
+  exportRows,
+  feedItemOf,
+  countEntries,
+  listEntries,
+  tideOf,
+  correctMany,
+  correctSentiment,
+} from '../services/entries/index.ts'
 
 export function entryRoutes(app: Express, context: Context): void {
   handle(app, routes.entryCount, { act: ({ reader, req }) => countEntries(context, reader, req.query) })

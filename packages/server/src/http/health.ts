@@ -1,6 +1,6 @@
 import type { Express } from 'express'
 import type { Context } from '../context.ts'
-import { healthOf } from '../services/brand/health.ts'
+import { healthOf } from '../services/brand/index.ts'
 
 /** What a supervisor asks: 200 while everything works, 503 with what does not. Nobody needs a session for it. */
 export function healthRoutes(app: Express, context: Context): void {

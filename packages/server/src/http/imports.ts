@@ -1,14 +1,8 @@
 import type { Express } from 'express'
 import { routes, startImportSchema } from '@murrabel/contract'
 import type { Context } from '../context.ts'
-import {
-  draftImport,
-  dropImport,
-  importState,
-  listImports,
-  startImport,
-} from '../services/imports/imports.ts'
 import { handle } from './handle.ts'
+import { draftImport, dropImport, importState, listImports, startImport } from '../services/imports/index.ts'
 
 /** Files are sent as they are, read beside the server's thread, and brought in in the background. */
 export function importRoutes(app: Express, context: Context): void {

@@ -11,12 +11,16 @@ import {
   type ThreadEventDraft,
 } from '@murrabel/contract'
 import type { Context } from '../context.ts'
-import { cancelAction, retryAction } from '../services/actions/decide.ts'
-import { reply } from '../services/actions/reply.ts'
-import { applyThreadEvent, giveThread, undoThreadEvent } from '../services/inbox/change.ts'
-import { keepEntries, tagThreads } from '../services/inbox/tags.ts'
-import { threadAnswer } from '../services/inbox/threadAnswer.ts'
 import { handle } from './handle.ts'
+import { cancelAction, retryAction, reply } from '../services/actions/index.ts'
+import {
+  applyThreadEvent,
+  giveThread,
+  undoThreadEvent,
+  keepEntries,
+  tagThreads,
+  threadAnswer,
+} from '../services/inbox/index.ts'
 
 const eventOf = ({ kind, until }: ThreadEventDraft): ThreadEvent =>
   kind === 'setAside' ? { kind, until: Date.parse(until ?? '') } : { kind }

@@ -2,9 +2,9 @@ import type { Express } from 'express'
 import { missedLimitMs, routes, type LiveEvent } from '@murrabel/contract'
 import { readerOf } from '../access/sessions.ts'
 import type { Context } from '../context.ts'
-import { seenBy } from '../services/inbox/seenBy.ts'
 import { handle } from './handle.ts'
 import { sessionHash, tokenOf } from './brand.ts'
+import { seenBy } from '../services/inbox/index.ts'
 
 /** Proxies close silent connections after a minute. */
 const heartbeatMs = 25_000

@@ -3,8 +3,9 @@ import { connectSchema, feedSchema, fileSchema, routes } from '@murrabel/contrac
 import { may, type Reader } from '../access/reader.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
-import { receiveHook } from '../services/profiles/hooks.ts'
-import { callbackPath, finishOAuth, startOAuth } from '../services/profiles/oauth.ts'
+import { handle } from './handle.ts'
+import { receiveHook, listApart, tryApartAgain } from '../services/intake/index.ts'
+import { callbackPath, finishOAuth, startOAuth } from '../services/connections/index.ts'
 import {
   collectNow,
   connectFeed,
@@ -13,10 +14,9 @@ import {
   listNetworks,
   listProfiles,
   takeGranted,
-} from '../services/profiles/profiles.ts'
-import { listApart, tryApartAgain } from '../services/intake/itemsApart.ts'
-import { exportOpml, importOpml } from '../services/profiles/opml.ts'
-import { handle } from './handle.ts'
+  exportOpml,
+  importOpml,
+} from '../services/profiles/index.ts'
 
 export function profileRoutes(app: Express, context: Context): void {
   handle(app, routes.networks, { act: ({ reader }) => listNetworks(context, reader) })

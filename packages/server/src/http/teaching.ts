@@ -1,15 +1,15 @@
 import type { Express } from 'express'
 import { aspectsSchema, learningSchema, readingSchema, routes, wordsSchema } from '@murrabel/contract'
 import type { Context } from '../context.ts'
-import { learnFromCorrections } from '../services/teaching/learning.ts'
+import { handle } from './handle.ts'
 import {
+  learnFromCorrections,
   saveAspects,
   saveWords,
   teachingAnswer,
   tryReading,
   wantLearning,
-} from '../services/teaching/teaching.ts'
-import { handle } from './handle.ts'
+} from '../services/teaching/index.ts'
 
 export function teachingRoutes(app: Express, context: Context): void {
   handle(app, routes.teaching, { act: ({ reader }) => teachingAnswer(context, reader) })

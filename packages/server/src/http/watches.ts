@@ -12,11 +12,16 @@ import {
 import { parseJson } from '../connectors/index.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
-import { exportWatches, importWatches } from '../services/watches/exchange.ts'
-import { deleteGroup, listGroups, saveGroup } from '../services/watches/groups.ts'
-import { proposeWatches } from '../services/watches/startingHelp.ts'
-import { markHits, tuneWatch } from '../services/watches/tuner.ts'
+import { handle } from './handle.ts'
 import {
+  exportWatches,
+  importWatches,
+  deleteGroup,
+  listGroups,
+  saveGroup,
+  proposeWatches,
+  markHits,
+  tuneWatch,
   copyWatch,
   createWatch,
   deleteWatch,
@@ -24,8 +29,7 @@ import {
   pauseWatch,
   restoreWatch,
   updateWatch,
-} from '../services/watches/watches.ts'
-import { handle } from './handle.ts'
+} from '../services/watches/index.ts'
 
 export function watchRoutes(app: Express, context: Context): void {
   handle(app, routes.watches, { act: ({ reader }) => listWatches(context, reader) })

@@ -1,15 +1,20 @@
 import type { Express } from 'express'
 import { publicProfileSchema, routes, voiceSchema } from '@murrabel/contract'
 import type { Context } from '../context.ts'
-import { compare } from '../services/watches/compare.ts'
-import { figures } from '../services/watches/figures.ts'
-import { phrases } from '../services/watches/phrases.ts'
-import { addPublicProfile, removePublicProfile } from '../services/watches/publicProfiles.ts'
-import { rivals } from '../services/watches/rivals.ts'
-import { spikes } from '../services/watches/spikes.ts'
-import { standings } from '../services/watches/standings.ts'
-import { changeVoice, voiceCard, voices } from '../services/watches/voices.ts'
 import { handle } from './handle.ts'
+import {
+  compare,
+  figures,
+  phrases,
+  addPublicProfile,
+  removePublicProfile,
+  rivals,
+  spikes,
+  standings,
+  changeVoice,
+  voiceCard,
+  voices,
+} from '../services/watches/index.ts'
 
 /** What is seen of watches: figures, phrases, spikes, voices, rivals. */
 export function watchingRoutes(app: Express, context: Context): void {

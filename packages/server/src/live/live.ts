@@ -2,6 +2,7 @@ import { EventEmitter } from 'node:events'
 import { missedLimitMs, type LiveEvent } from '@murrabel/contract'
 import type { Database, Tx } from '../store/database.ts'
 import type { Listener } from '../store/listener.ts'
+import { notify } from '../store/queries/shared/notify.ts'
 
 export const liveChannel = 'murrabel_live'
 /** PostgreSQL takes 8000 bytes a notice; a longer list of threads says "look again" instead. */
@@ -58,7 +59,7 @@ export function startLive(db: Database, listener: Listener): Live {
       pass(brand, { kind: 'afresh' })
   })
   const send = async (notice: Notice, tx: Tx): Promise<void> =>
-    void (await db.rows('SELECT pg_notify($1, $2)', [liveChannel, JSON.stringify(notice)], tx))
+    void (await notify(db, { channel: liveChannel, payload: notice }, tx))
   const hear = (emitter: EventEmitter, name: string, on: (...args: never[]) => void) => {
     emitter.on(name, on as () => void)
     return () => void emitter.off(name, on as () => void)

@@ -1,7 +1,7 @@
 import type { FeedPreview, ImportPreview, RowProblem } from '@murrabel/contract'
 import type { CollectedItem, ParsedFeed } from '../connectors/index.ts'
-import type { ListedFeed } from '../services/profiles/readOpml.ts'
-import type { ReadReview, ReviewQuestion } from '../services/imports/reviews.ts'
+import type { ListedFeed } from '../files/readOpml.ts'
+import type { ReadReview, ReviewQuestion } from '../files/readReviews.ts'
 
 /** What is asked about outside documents: they are read beside the server's thread, however large or broken they are. */
 export type FileQuestion =

@@ -4,8 +4,9 @@ import { shortened } from '@murrabel/core/text'
 import { type FeedPreview, type RowProblem, fieldProblem } from '@murrabel/contract'
 import { FeedError, itemOfEntry, parseFeed } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
-import { previewReviews, readReviews } from '../services/imports/reviews.ts'
-import { readOpml } from '../services/profiles/readOpml.ts'
+import { previewReviews, readReviews } from '../files/readReviews.ts'
+import { readOpml } from '../files/readOpml.ts'
+import { importDocument } from '../store/queries/imports/imports.ts'
 import type { FileQuestion, RowsPage, RowsQuestion } from './fileMessages.ts'
 
 /** Reads outside documents beside the server's own thread. What is refused goes back as a value. */
@@ -14,7 +15,8 @@ const pool = new pg.Pool({ connectionString: String(workerData), max: 1 })
 pool.on('error', () => {})
 
 async function documentOf(importId: number): Promise<{ kind: string; document: string }> {
-  const { rows } = await pool.query('SELECT kind, document FROM imports WHERE id = $1', [importId])
+  const { sql, values } = importDocument(importId)
+  const { rows } = await pool.query(sql, values)
   const found = rows[0] as { kind: string; document: string | null } | undefined
   if (found?.document == null) throw new Refusal('notFound')
   return { kind: found.kind, document: found.document }

@@ -1,13 +1,14 @@
 import { tellingNumbered, WordNumbers, type NumberedDoc } from '@murrabel/core/phrases'
 import { placedWords } from '@murrabel/core/text'
-import type { Known, KnowQuestion, PhrasesFound, PhrasesQuestion, TextQuery } from './textMessages.ts'
+import type { Known, KnowQuestion, PhrasesFound, PhrasesQuestion } from './textMessages.ts'
+import type { AskedElsewhere } from '../store/queries/shared/askedElsewhere.ts'
 
 interface TextRow {
   id: number
   text: string
   sentiment?: 'positive' | 'neutral' | 'negative' | 'unread'
 }
-export type Read = <Row>(query: TextQuery) => Promise<Row[]>
+export type Read = <Row>(query: AskedElsewhere) => Promise<Row[]>
 
 /** Texts numbered so far: entries seldom change, and are asked about again and again. Emptied when it grows too large. */
 const numberedLimit = 300_000

@@ -1,16 +1,11 @@
+import type { AskedElsewhere } from '../store/queries/shared/askedElsewhere.ts'
 import type { Learning } from '@murrabel/core/learning'
-
-/** A question to the database: what to read, with its bound values. */
-export interface TextQuery {
-  sql: string
-  values: unknown[]
-}
 
 export interface PhrasesQuestion {
   kind: 'phrases'
   /** Rows of id, text and sentiment, the newest first; of the background, id and text. */
-  front: TextQuery
-  back: TextQuery
+  front: AskedElsewhere
+  back: AskedElsewhere
   /** Words not to be told. */
   without: string[]
   limit: number
@@ -40,7 +35,7 @@ export interface PhrasesFound {
 export interface TunerQuestion {
   kind: 'tuner'
   /** Rows of id, title, text, language, channel, voice and at, the newest first. */
-  entries: TextQuery
+  entries: AskedElsewhere
   /** A watch without its id. */
   query: unknown
   /** Ids and what was said of them. */
@@ -76,7 +71,7 @@ export interface TunerFound {
 export interface LessonsQuestion {
   kind: 'lessons'
   /** Rows of entryId, title, text, language and sentiment, the newest first. */
-  corrections: TextQuery
+  corrections: AskedElsewhere
   ownWords: readonly { term: string; valence: number }[]
   /** Changes with the corrections: the same question is answered from memory. */
   stamp: number
@@ -90,7 +85,7 @@ export interface LessonsFound extends Learning {
 export interface KnowQuestion {
   kind: 'know'
   /** Rows of id and text. */
-  texts: TextQuery
+  texts: AskedElsewhere
 }
 
 export interface Known {

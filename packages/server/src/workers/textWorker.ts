@@ -3,7 +3,8 @@ import pg from 'pg'
 import { findPhrases, knowTexts } from './findPhrases.ts'
 import { learnLessons } from './learnLessons.ts'
 import { tuneWatch } from './tuneWatch.ts'
-import type { TextQuery, TextQuestion } from './textMessages.ts'
+import type { AskedElsewhere } from '../store/queries/shared/askedElsewhere.ts'
+import type { TextQuestion } from './textMessages.ts'
 
 /**
  * Reads and counts texts beside the server's own thread: a hundred thousand entries take seconds, in which nobody else
@@ -14,7 +15,7 @@ const pool = new pg.Pool({ connectionString: String(workerData), max: 2 })
 // A connection that breaks while idle is made again for the next question.
 pool.on('error', () => {})
 
-async function read<Row>({ sql, values }: TextQuery): Promise<Row[]> {
+async function read<Row>({ sql, values }: AskedElsewhere): Promise<Row[]> {
   const { rows } = await pool.query(sql, values)
   return rows as Row[]
 }

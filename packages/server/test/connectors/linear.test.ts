@@ -2,8 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { timesAsLong } from '../../../core/test/support/timesAsLong.ts'
 import { htmlText, isTooDeep, parseFeed } from '../../src/connectors/index.ts'
 import { cleanJson } from '../../src/services/intake/cleanItem.ts'
-import { readReviews } from '../../src/services/imports/reviews.ts'
-import { readOpml } from '../../src/services/profiles/readOpml.ts'
+import { readReviews } from '../../src/files/readReviews.ts'
+import { readOpml } from '../../src/files/readOpml.ts'
 
 const none = {
   text: null,

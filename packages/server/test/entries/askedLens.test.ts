@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { lensOf } from '../../src/services/entries/askedLens.ts'
+import { lensOf } from '../../src/services/lens/askedLens.ts'
 import { Refusal } from '../../src/problem.ts'
 
 describe('the lens of an address', () => {

@@ -3,7 +3,7 @@ import type { EntryPage, ItemApart, ProfileAnswer } from '@murrabel/contract'
 import { hostileDates, hostileNumbers, hostileTexts } from '../../../core/test/support/hostile.ts'
 import type { CollectedItem } from '../../src/connectors/index.ts'
 import { ingest } from '../../src/services/intake/ingest.ts'
-import type { IngestProfile } from '../../src/services/intake/ingestProfile.ts'
+import type { IngestProfile } from '../../src/store/queries/intake/ingest.ts'
 import { until } from '../support/until.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 

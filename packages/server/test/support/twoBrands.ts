@@ -1,7 +1,7 @@
 import type { RouteName } from '@murrabel/contract'
 import { createBrand } from '@murrabel/server'
 import { ingest } from '../../src/services/intake/ingest.ts'
-import type { IngestProfile } from '../../src/services/intake/ingestProfile.ts'
+import type { IngestProfile } from '../../src/store/queries/intake/ingest.ts'
 import { password, settled, type TestWorld } from './world.ts'
 
 /** Words that stand only in what belongs to another place, and to another brand: nobody else may ever be shown them. */

@@ -1,10 +1,11 @@
 import express from 'express'
 import { Deliveries } from '../shared/deliveries.ts'
-import { problem, SwitchBoard } from '../shared/faults.ts'
+import { SwitchBoard } from '../shared/faults.ts'
 import { demoClient, listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
-import { coveredBy, subscriptionRoutes } from '../shared/subscriptions.ts'
+import { subscriptionRoutes } from '../shared/subscriptions.ts'
 import { OAuthServer, type StoredToken } from '../shared/oauth.ts'
-import { activityOf, pageActor } from './activity.ts'
+import { activityOf } from './activity.ts'
+import { readingApi, writingApi } from './api.ts'
 import { publicPages } from './publicPages.ts'
 import { LanternpageState, type NoteRecord } from './state.ts'
 
@@ -14,10 +15,6 @@ export interface Lanternpage extends Running {
   /** Takes a key as granted. */
   allow(token: StoredToken): void
 }
-
-const pageSize = 200
-/** Characters of a comment or message. */
-const noteLength = 2000
 
 /** Lanternpage, a network of pages: posts, comments, private messages. ActivityStreams 2.0 over OAuth 2.0. */
 export async function startLanternpage(options: StandinOptions = {}): Promise<Lanternpage> {
@@ -48,56 +45,8 @@ export async function startLanternpage(options: StandinOptions = {}): Promise<La
 
   const api = express.Router()
   api.use(board.middleware, oauth.authorised)
-  api.get('/pages', (_req, res) => {
-    const granted = (res.locals.resources as string[]).flatMap((id) => state.pages.get(id) ?? [])
-    res.json({
-      type: 'Collection',
-      totalItems: granted.length,
-      items: granted.map((p) => pageActor(p, oauth.address)),
-    })
-  })
-  const mayUse = coveredBy('page')
-  api.get('/pages/:page/stream', mayUse, (req, res) => {
-    const stream = state.streams.get(String(req.params.page)) ?? []
-    const after = Math.max(0, Number(req.query.after ?? 0) || 0)
-    const notes = stream.slice(after, after + pageSize)
-    const end = after + notes.length
-    res.json({
-      '@context': 'https://www.w3.org/ns/activitystreams',
-      type: 'OrderedCollectionPage',
-      totalItems: stream.length,
-      orderedItems: notes.map((n) => activityOf(n, oauth.address)),
-      cursor: String(end),
-      next:
-        end < stream.length
-          ? `${oauth.address}/api/pages/${String(req.params.page)}/stream?after=${end}`
-          : undefined,
-    })
-  })
-  api.post('/pages/:page/stream', mayUse, express.json(), (req, res) => {
-    const page = state.pages.get(String(req.params.page))
-    const object = (req.body as { object?: { content?: string; inReplyTo?: string } }).object
-    const target = object?.inReplyTo ? state.notes.get(object.inReplyTo.split('/').pop() ?? '') : undefined
-    if (!page || !object?.content?.trim()) return problem(res, 422, 'A note needs content')
-    if (object.content.length > noteLength)
-      return problem(res, 422, `A note has at most ${noteLength} characters`)
-    if (object.inReplyTo && !target) return problem(res, 410, 'What this answers is gone')
-    const key = req.get('Idempotency-Key')
-    const { value, repeated } = state.published.once(key, () =>
-      publish({
-        op: 'note',
-        id: state.nextId(),
-        page: page.id,
-        author: { id: page.id, name: page.name, handle: page.id },
-        content: object.content!,
-        published: new Date().toISOString(),
-        inReplyTo: target?.conversation ? undefined : target?.id,
-        conversation: target?.conversation,
-        key,
-      }),
-    )
-    res.status(repeated ? 200 : 201).json(activityOf(value, oauth.address))
-  })
+  readingApi(api, { state, oauth, publish })
+  writingApi(api, { state, oauth, publish })
   api.use(
     subscriptionRoutes('/pages/:page', deliveries, (each) => state.add({ op: 'subscription', ...each })),
   )

@@ -23,25 +23,32 @@ const slug = (name: string) =>
     .replace(/[^\p{L}\p{N}]+/gu, '.')
     .replace(/^\.|\.$/g, '')
 
+const article = (note: NoteRecord, answers: Map<string, NoteRecord[]>): string =>
+  `<article id="${note.id}"><strong>${escapeHtml(note.author.name)}</strong> <small>${note.published}</small><p>${escapeHtml(note.content)}</p>${(
+    answers.get(note.id) ?? []
+  )
+    .map((n) => article(n, answers))
+    .join('')}</article>`
+
+const answersOf = (stream: readonly NoteRecord[]) => {
+  const answers = new Map<string, NoteRecord[]>()
+  for (const note of stream)
+    if (note.inReplyTo) answers.set(note.inReplyTo, [...(answers.get(note.inReplyTo) ?? []), note])
+  return answers
+}
+
+type Publish = (note: NoteRecord) => NoteRecord
+
 /** What everybody sees, and the forms with which a visitor comments or writes to a page. */
-export function publicPages(state: LanternpageState, publish: (note: NoteRecord) => NoteRecord): Router {
+export function publicPages(state: LanternpageState, publish: Publish): Router {
   const router = express.Router()
-  const form = express.urlencoded({ extended: false })
+  showPages(router, state)
+  showPublicFigures(router, state)
+  takeVisitors(router, state, publish)
+  return router
+}
 
-  const article = (note: NoteRecord, answers: Map<string, NoteRecord[]>): string =>
-    `<article id="${note.id}"><strong>${escapeHtml(note.author.name)}</strong> <small>${note.published}</small><p>${escapeHtml(note.content)}</p>${(
-      answers.get(note.id) ?? []
-    )
-      .map((n) => article(n, answers))
-      .join('')}</article>`
-
-  const answersOf = (stream: readonly NoteRecord[]) => {
-    const answers = new Map<string, NoteRecord[]>()
-    for (const note of stream)
-      if (note.inReplyTo) answers.set(note.inReplyTo, [...(answers.get(note.inReplyTo) ?? []), note])
-    return answers
-  }
-
+function showPages(router: Router, state: LanternpageState): void {
   router.get('/', (_req, res) => {
     const links = [...state.pages.values()]
       .map((p) => `<li><a href="/pages/${p.id}">${escapeHtml(p.name)}</a></li>`)
@@ -69,6 +76,15 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
       ),
     )
   })
+  router.get('/notes/:note', (req, res) => {
+    const note = state.notes.get(req.params.note)
+    if (!note || note.conversation) return void res.status(404).send(page(network, '<p>No such note.</p>'))
+    res.send(page(network, article(note, answersOf(state.streams.get(note.page) ?? []))))
+  })
+}
+
+/** Posts by their time, and followers by day, as ActivityStreams. */
+function showPublicFigures(router: Router, state: LanternpageState): void {
   router.get('/pages/:page/posts', (req, res) => {
     const own = (state.streams.get(req.params.page) ?? []).filter(
       (note) => !note.inReplyTo && !note.conversation,
@@ -97,16 +113,16 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
       items: days.map(({ day, followers }) => ({ day, totalItems: followers })),
     })
   })
-  router.get('/notes/:note', (req, res) => {
-    const note = state.notes.get(req.params.note)
-    if (!note || note.conversation) return void res.status(404).send(page(network, '<p>No such note.</p>'))
-    res.send(page(network, article(note, answersOf(state.streams.get(note.page) ?? []))))
-  })
-  const authorOf = (name: string) => ({
-    id: createHash('sha1').update(name).digest('hex').slice(0, 10),
-    name,
-    handle: slug(name),
-  })
+}
+
+const authorOf = (name: string) => ({
+  id: createHash('sha1').update(name).digest('hex').slice(0, 10),
+  name,
+  handle: slug(name),
+})
+
+function takeVisitors(router: Router, state: LanternpageState, publish: Publish): void {
+  const form = express.urlencoded({ extended: false })
   router.post('/notes/:note/comments', form, (req, res) => {
     const target = state.notes.get(req.params.note)
     const { name = '', content = '' } = req.body as Record<string, string>
@@ -140,5 +156,4 @@ export function publicPages(state: LanternpageState, publish: (note: NoteRecord)
     })
     res.redirect(303, `/pages/${record.id}`)
   })
-  return router
 }

@@ -1,3 +1,4 @@
+import type { Express } from 'express'
 import { SMTPServer } from 'smtp-server'
 import { simpleParser } from 'mailparser'
 import { Journal } from '../shared/journal.ts'
@@ -25,22 +26,20 @@ export interface Mailroom extends Running {
 
 const mailBytes = 2_000_000
 
-/** An SMTP server that takes every mail and keeps it, and pages on which a person sees what came. */
-export async function startMailroom({
-  port = 0,
-  smtpPort = 0,
-  journalFile = null,
-}: Pick<StandinOptions, 'port' | 'journalFile'> & { smtpPort?: number } = {}): Promise<Mailroom> {
-  const mails: Mail[] = []
-  const journal = new Journal<Mail>(journalFile)
-  mails.push(...journal.read())
-  let refusal = 0
+interface Taking {
+  /** 0: everybody is taken. */
+  refusalCode: () => number
+  nextId: () => number
+  take: (mail: Mail) => void
+}
 
-  const smtp = new SMTPServer({
+function smtpServer({ refusalCode, nextId, take }: Taking): SMTPServer {
+  return new SMTPServer({
     authOptional: true,
     disabledCommands: ['STARTTLS'],
     size: mailBytes,
     onRcptTo(_address, _session, done) {
+      const refusal = refusalCode()
       if (!refusal) return done()
       done(Object.assign(new Error('not taken here'), { responseCode: refusal }))
     },
@@ -49,7 +48,7 @@ export async function startMailroom({
         .then((parsed) => {
           const mail: Mail = {
             op: 'mail',
-            id: mails.length + 1,
+            id: nextId(),
             messageId: parsed.messageId ?? '',
             from: parsed.from?.text ?? '',
             to: session.envelope.rcptTo.map(({ address }) => address),
@@ -57,19 +56,16 @@ export async function startMailroom({
             text: parsed.text ?? '',
             at: new Date().toISOString(),
           }
-          mails.push(mail)
-          journal.append(mail)
+          take(mail)
           done()
         })
         .catch((error: unknown) => done(error instanceof Error ? error : new Error(String(error))))
     },
   })
-  smtp.on('error', () => {})
-  await new Promise<void>((resolve) => smtp.listen(smtpPort, '127.0.0.1', resolve))
-  const address = smtp.server.address()
-  const smtpUrl = `smtp://127.0.0.1:${typeof address === 'object' && address ? address.port : smtpPort}`
+}
 
-  const app = networkApp()
+/** Mails for tests, and the page on which a person sees them. */
+function showMails(app: Express, mails: readonly Mail[]): void {
   app.get('/api/mails', (req, res) => {
     const to = String(req.query.to ?? '')
     res.json(to ? mails.filter((mail) => mail.to.includes(to)) : mails)
@@ -84,6 +80,34 @@ export async function startMailroom({
       )
     res.type('html').send(page('Mailroom', rows.join('') || 'No mail yet.'))
   })
+}
+
+/** An SMTP server that takes every mail and keeps it, and pages on which a person sees what came. */
+export async function startMailroom({
+  port = 0,
+  smtpPort = 0,
+  journalFile = null,
+}: Pick<StandinOptions, 'port' | 'journalFile'> & { smtpPort?: number } = {}): Promise<Mailroom> {
+  const mails: Mail[] = []
+  const journal = new Journal<Mail>(journalFile)
+  mails.push(...journal.read())
+  let refusal = 0
+
+  const smtp = smtpServer({
+    refusalCode: () => refusal,
+    nextId: () => mails.length + 1,
+    take(mail) {
+      mails.push(mail)
+      journal.append(mail)
+    },
+  })
+  smtp.on('error', () => {})
+  await new Promise<void>((resolve) => smtp.listen(smtpPort, '127.0.0.1', resolve))
+  const address = smtp.server.address()
+  const smtpUrl = `smtp://127.0.0.1:${typeof address === 'object' && address ? address.port : smtpPort}`
+
+  const app = networkApp()
+  showMails(app, mails)
   const running = await listen(app, port)
   return {
     ...running,

@@ -34,19 +34,17 @@ const pageSize = 50
 /** Searches a caller may make in a window; more are told to wait. */
 const searches = { perWindow: 80, windowMs: 4_000 }
 
-/** A network anybody may read: posts and answers, and a public search in pages, as ActivityStreams 2.0. */
-export async function startOpenNet(
-  name: OpenNetName,
-  { port = 0, journalFile = null }: Pick<StandinOptions, 'port' | 'journalFile'> = {},
-): Promise<OpenNet> {
-  const kind: OpenNetKind = openNets[name]
-  const state = new OpenNetState(journalFile)
-  const board = new SwitchBoard()
-  let address = ''
-  let window = { start: 0, n: 0 }
+interface SearchOf {
+  kind: OpenNetKind
+  state: OpenNetState
+  board: SwitchBoard
+  address: () => string
+}
 
-  const link = (post: OpenPost) => `${address}/posts/${post.id}`
-  const activityOf = (post: OpenPost) => ({
+/** A post as an activity of ActivityStreams 2.0. */
+function activityOf(post: OpenPost, { kind, state, address }: SearchOf) {
+  const link = (each: OpenPost) => `${address()}/posts/${each.id}`
+  return {
     type: 'Create',
     id: `${link(post)}/activity`,
     published: post.published,
@@ -60,24 +58,22 @@ export async function startOpenNet(
       published: post.published,
       attributedTo: {
         type: 'Person',
-        id: `${address}/people/${post.author.id}`,
+        id: `${address()}/people/${post.author.id}`,
         name: post.author.name,
         preferredUsername: post.author.handle,
       },
-      inReplyTo: post.inReplyTo ? `${address}/posts/${post.inReplyTo}` : undefined,
+      inReplyTo: post.inReplyTo ? `${address()}/posts/${post.inReplyTo}` : undefined,
       context: link(state.rootOf(post)),
       to: ['https://www.w3.org/ns/activitystreams#Public'],
       views: post.views,
     },
-  })
-  const publish: OpenNet['publish'] = (given) => {
-    const post: OpenPost = { op: 'post', id: state.nextId(), ...given }
-    state.add(post)
-    return post
   }
+}
 
-  const app = networkApp()
-  app.use(board.router())
+/** The public search, in pages. */
+function searchApi(app: express.Express, parts: SearchOf): void {
+  const { state, board, address } = parts
+  let window = { start: 0, n: 0 }
   app.get('/api/search', board.middleware, (req, res) => {
     const now = Date.now()
     if (now - window.start > searches.windowMs) window = { start: now, n: 0 }
@@ -93,11 +89,32 @@ export async function startOpenNet(
     res.json({
       '@context': 'https://www.w3.org/ns/activitystreams',
       type: 'OrderedCollectionPage',
-      orderedItems: posts.map(activityOf),
+      orderedItems: posts.map((post) => activityOf(post, parts)),
       cursor: String(end),
-      next: more ? `${address}/api/search?q=${encodeURIComponent(q)}&after=${end}` : undefined,
+      next: more ? `${address()}/api/search?q=${encodeURIComponent(q)}&after=${end}` : undefined,
     })
   })
+}
+
+/** A network anybody may read: posts and answers, and a public search in pages, as ActivityStreams 2.0. */
+export async function startOpenNet(
+  name: OpenNetName,
+  { port = 0, journalFile = null }: Pick<StandinOptions, 'port' | 'journalFile'> = {},
+): Promise<OpenNet> {
+  const kind: OpenNetKind = openNets[name]
+  const state = new OpenNetState(journalFile)
+  const board = new SwitchBoard()
+  let address = ''
+
+  const publish: OpenNet['publish'] = (given) => {
+    const post: OpenPost = { op: 'post', id: state.nextId(), ...given }
+    state.add(post)
+    return post
+  }
+
+  const app = networkApp()
+  app.use(board.router())
+  searchApi(app, { kind, state, board, address: () => address })
   publicPages(app, { kind, state, publish })
   const running = await listen(app, port, (value) => (address = value))
   return { ...running, state, board, publish }

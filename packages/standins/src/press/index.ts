@@ -4,7 +4,7 @@ import { SwitchBoard } from '../shared/faults.ts'
 import { escapeHtml, page } from '../shared/html.ts'
 import { Journal } from '../shared/journal.ts'
 import { listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
-import express from 'express'
+import express, { type Express } from 'express'
 
 export interface FeedRecord {
   op: 'feed'
@@ -37,52 +37,47 @@ const formats = {
   json: { type: 'application/feed+json; charset=utf-8', print: (feed: Feed) => feed.json1() },
 }
 
-/** Newspapers and blogs: articles as RSS 2.0, Atom and JSON Feed, with conditional requests. */
-export async function startPress({ port = 0, journalFile = null }: StandinOptions = {}): Promise<Press> {
-  const journal = new Journal<PressRecord>(journalFile)
-  const feeds = new Map<string, FeedRecord>()
-  const articles: ArticleRecord[] = []
-  const board = new SwitchBoard()
-  let address = ''
-  const apply = (record: PressRecord) => {
-    if (record.op === 'feed') feeds.set(record.id, record)
-    else articles.push(record)
-  }
-  for (const record of journal.read()) apply(record)
-
-  const of = (feed: string) =>
-    articles.filter((a) => a.feed === feed).sort((a, b) => (a.published < b.published ? 1 : -1))
-  const print = (record: FeedRecord): string => {
-    const feed = new Feed({
-      id: `${address}/${record.id}`,
-      link: `${address}/${record.id}`,
-      title: record.title,
-      copyright: record.title,
-      updated: new Date(of(record.id)[0]?.published ?? 0),
+/** A feed with its articles, the newest first. */
+function printFeed(record: FeedRecord, articles: readonly ArticleRecord[], address: string): string {
+  const own = articles
+    .filter((a) => a.feed === record.id)
+    .sort((a, b) => (a.published < b.published ? 1 : -1))
+  const feed = new Feed({
+    id: `${address}/${record.id}`,
+    link: `${address}/${record.id}`,
+    title: record.title,
+    copyright: record.title,
+    updated: new Date(own[0]?.published ?? 0),
+  })
+  for (const { id, title, text, author, published } of own) {
+    const link = `${address}/articles/${id}`
+    feed.addItem({
+      id: link,
+      link,
+      title,
+      content: `<p>${escapeHtml(text).replace(/\n+/g, '</p><p>')}</p>`,
+      description: text,
+      author: [{ name: author }],
+      date: new Date(published),
+      published: new Date(published),
     })
-    for (const { id, title, text, author, published } of of(record.id)) {
-      const link = `${address}/articles/${id}`
-      feed.addItem({
-        id: link,
-        link,
-        title,
-        content: `<p>${escapeHtml(text).replace(/\n+/g, '</p><p>')}</p>`,
-        description: text,
-        author: [{ name: author }],
-        date: new Date(published),
-        published: new Date(published),
-      })
-    }
-    return formats[record.format].print(feed)
   }
+  return formats[record.format].print(feed)
+}
 
-  const app = networkApp()
-  app.use(board.router())
+interface Shelf {
+  feeds: ReadonlyMap<string, FeedRecord>
+  articles: readonly ArticleRecord[]
+  address: () => string
+}
+
+/** The pages a reader sees. */
+function showArticles(app: Express, { feeds, articles, address }: Shelf): void {
   app.get('/', (_req, res) => {
     res.send(
       page(
         'Press',
-        `<ul>${[...feeds.values()].map((f) => `<li>${escapeHtml(f.title)}: <a href="/${f.id}/feed">${address}/${f.id}/feed</a></li>`).join('')}</ul>`,
+        `<ul>${[...feeds.values()].map((f) => `<li>${escapeHtml(f.title)}: <a href="/${f.id}/feed">${address()}/${f.id}/feed</a></li>`).join('')}</ul>`,
       ),
     )
   })
@@ -96,10 +91,28 @@ export async function startPress({ port = 0, journalFile = null }: StandinOption
       ),
     )
   })
+}
+
+/** Newspapers and blogs: articles as RSS 2.0, Atom and JSON Feed, with conditional requests. */
+export async function startPress({ port = 0, journalFile = null }: StandinOptions = {}): Promise<Press> {
+  const journal = new Journal<PressRecord>(journalFile)
+  const feeds = new Map<string, FeedRecord>()
+  const articles: ArticleRecord[] = []
+  const board = new SwitchBoard()
+  let address = ''
+  const apply = (record: PressRecord) => {
+    if (record.op === 'feed') feeds.set(record.id, record)
+    else articles.push(record)
+  }
+  for (const record of journal.read()) apply(record)
+
+  const app = networkApp()
+  app.use(board.router())
+  showArticles(app, { feeds, articles, address: () => address })
   app.get('/:feed/feed', board.middleware, (req, res) => {
     const record = feeds.get(String(req.params.feed))
     if (!record) return void res.status(404).send('no such feed')
-    const body = print(record)
+    const body = printFeed(record, articles, address)
     const etag = `"${createHash('sha1').update(body).digest('hex')}"`
     res.setHeader('ETag', etag)
     res.setHeader('Cache-Control', 'max-age=60')

@@ -8,20 +8,42 @@ const network = 'Wherabout'
 const pageSize = 500
 const addressOf = (req: Request) => `${req.protocol}://${req.get('host')}`
 
+const article = (item: WheraboutItem, answers: readonly AnswerRecord[]): string =>
+  `<article id="${item.id}"><strong>${escapeHtml(item.author.name)}</strong> ${'rating' in item && item.rating ? `${item.rating} of 5` : ''} <small>${item.created}</small>
+  <p>${escapeHtml(item.text)}</p>${answers
+    .filter((a) => a.parent === item.id)
+    .map(
+      (a) =>
+        `<article><strong>${a.owner ? 'Answer of the owner' : escapeHtml(a.author.name)}</strong><p>${escapeHtml(a.text)}</p></article>`,
+    )
+    .join('')}</article>`
+
 /** What everybody sees of a business, and the form with which a visitor reviews it or asks. */
 export function publicPages(state: WheraboutState, publish: <T extends WheraboutItem>(item: T) => T): Router {
   const router = express.Router()
+  showBusinesses(router, state)
+  showItems(router, state)
+  router.post('/businesses/:business', express.urlencoded({ extended: false }), (req, res) => {
+    const business = state.businesses.get(req.params.business)
+    const { name = '', rating = '', text = '' } = req.body as Record<string, string>
+    if (!business || !name.trim() || (!rating && !text.trim()))
+      return void res.status(422).send(page(network, '<p>A name and a rating or a question are needed.</p>'))
+    const author = { id: createHash('sha1').update(name).digest('hex').slice(0, 10), name }
+    publish({
+      op: rating ? 'review' : 'question',
+      id: state.nextId(),
+      business: business.id,
+      author,
+      rating: rating ? Number(rating) : undefined,
+      text,
+      created: new Date().toISOString(),
+    })
+    res.redirect(303, `/businesses/${business.id}`)
+  })
+  return router
+}
 
-  const article = (item: WheraboutItem, answers: readonly AnswerRecord[]): string =>
-    `<article id="${item.id}"><strong>${escapeHtml(item.author.name)}</strong> ${'rating' in item && item.rating ? `${item.rating} of 5` : ''} <small>${item.created}</small>
-    <p>${escapeHtml(item.text)}</p>${answers
-      .filter((a) => a.parent === item.id)
-      .map(
-        (a) =>
-          `<article><strong>${a.owner ? 'Answer of the owner' : escapeHtml(a.author.name)}</strong><p>${escapeHtml(a.text)}</p></article>`,
-      )
-      .join('')}</article>`
-
+function showBusinesses(router: Router, state: WheraboutState): void {
   router.get('/', (_req, res) => {
     const links = [...state.businesses.values()]
       .map((b) => `<li><a href="/businesses/${b.id}">${escapeHtml(b.name)}</a></li>`)
@@ -53,6 +75,9 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
       ),
     )
   })
+}
+
+function showItems(router: Router, state: WheraboutState): void {
   router.get('/businesses/:business/ratings', (req, res) => {
     const after = Math.max(0, Number(req.query.after ?? 0) || 0)
     const stream = state.streams.get(req.params.business) ?? []
@@ -68,22 +93,4 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
     )
     res.send(page(network, article(item, answers)))
   })
-  router.post('/businesses/:business', express.urlencoded({ extended: false }), (req, res) => {
-    const business = state.businesses.get(req.params.business)
-    const { name = '', rating = '', text = '' } = req.body as Record<string, string>
-    if (!business || !name.trim() || (!rating && !text.trim()))
-      return void res.status(422).send(page(network, '<p>A name and a rating or a question are needed.</p>'))
-    const author = { id: createHash('sha1').update(name).digest('hex').slice(0, 10), name }
-    publish({
-      op: rating ? 'review' : 'question',
-      id: state.nextId(),
-      business: business.id,
-      author,
-      rating: rating ? Number(rating) : undefined,
-      text,
-      created: new Date().toISOString(),
-    })
-    res.redirect(303, `/businesses/${business.id}`)
-  })
-  return router
 }

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, type Ref } from 'vue'
 import {
   mayDo,
   routes,
@@ -10,6 +10,36 @@ import {
   type TagAnswer,
 } from '@murrabel/contract'
 import { call, CallProblem } from '../api/call.ts'
+
+/** What a brand has, and the names of it by number; empty before the brand is known. */
+function useBrandNames(answer: Ref<BrandAnswer | null>) {
+  const places = computed(() => answer.value?.places ?? [])
+  const colleagues = computed(() => answer.value?.colleagues ?? [])
+  const watches = computed(() => answer.value?.watches ?? [])
+  const groups = computed(() => answer.value?.groups ?? [])
+  const aspects = computed(() => answer.value?.aspects ?? [])
+  const tags = computed(() => answer.value?.tags ?? [])
+  const nameOfTag = (id: number) => tags.value.find((tag) => tag.id === id)?.name ?? ''
+  const nameOfGroup = (id: number | null) => groups.value.find((g) => g.id === id)?.name ?? ''
+  const placeName = (id: number | null) => places.value.find((p) => p.id === id)?.name ?? ''
+  const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
+  const nameOfWatch = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
+  const zone = computed(() => answer.value?.brand.zone ?? 'UTC')
+  return {
+    places,
+    colleagues,
+    watches,
+    groups,
+    aspects,
+    tags,
+    nameOfTag,
+    nameOfGroup,
+    placeName,
+    colleagueName,
+    nameOfWatch,
+    zone,
+  }
+}
 
 /** The brand one works on, and who one is: shared by all sections. */
 export const useBrand = defineStore('brand', () => {
@@ -48,18 +78,6 @@ export const useBrand = defineStore('brand', () => {
     const { right, scope } = routes[name].access
     return answer.value !== null && mayDo(answer.value.me, right, scope)
   }
-  const places = computed(() => answer.value?.places ?? [])
-  const colleagues = computed(() => answer.value?.colleagues ?? [])
-  const watches = computed(() => answer.value?.watches ?? [])
-  const groups = computed(() => answer.value?.groups ?? [])
-  const aspects = computed(() => answer.value?.aspects ?? [])
-  const tags = computed(() => answer.value?.tags ?? [])
-  const nameOfTag = (id: number) => tags.value.find((tag) => tag.id === id)?.name ?? ''
-  const nameOfGroup = (id: number | null) => groups.value.find((g) => g.id === id)?.name ?? ''
-  const placeName = (id: number | null) => places.value.find((p) => p.id === id)?.name ?? ''
-  const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
-  const nameOfWatch = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
-  const zone = computed(() => answer.value?.brand.zone ?? 'UTC')
   return {
     answer,
     signedOut,
@@ -70,17 +88,6 @@ export const useBrand = defineStore('brand', () => {
     takeTags,
     may,
     mayCall,
-    places,
-    colleagues,
-    watches,
-    groups,
-    aspects,
-    tags,
-    nameOfTag,
-    nameOfGroup,
-    placeName,
-    colleagueName,
-    nameOfWatch,
-    zone,
+    ...useBrandNames(answer),
   }
 })

@@ -6,10 +6,12 @@ import { workRules } from '../../jobs/due/kinds.ts'
 import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
 import type { Tx } from '../../store/database.ts'
-import { withProfileKey } from '../profiles/keys.ts'
-import { positionOf, readThread, writeChange } from '../inbox/change.ts'
-import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
-import { answerIsOwed, lockAction, moveAction, type OutsideAction } from './store.ts'
+import { answerIsOwed, lockAction, moveAction } from './moveAction.ts'
+import { profileOfAction } from '../../store/queries/actions/actions.ts'
+import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
+import type { OutsideAction } from '../../store/queries/actions/actions.ts'
+import { withProfileKey } from '../connections/index.ts'
+import { positionOf, readThread, writeChange, hoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** How long an action waits for a person to renew the key; renewed, it goes at once. */
 const keyWaitMs = 300_000
@@ -141,26 +143,18 @@ export async function owedAgain(
 /** The entry takes its id on the network; when the network's own copy came in first, that copy makes way. */
 async function confirm({ db, live, now }: Context, { id }: OutsideAction, sent: Sent): Promise<void> {
   await db.inTransaction(async (tx) => {
-    const { profileId } = (await db.one<{ profileId: number }>(
-      'SELECT profile_id AS "profileId" FROM outside_actions WHERE id = $1',
-      [id],
-      tx,
-    )) ?? { profileId: 0 }
+    const { profileId } = (await profileOfAction(db, id, tx)) ?? { profileId: 0 }
     // Like a page of the profile that is stored: one at a time.
-    await db.rows('SELECT pg_advisory_xact_lock(41, $1)', [profileId], tx)
+    await holdProfileEntries(db, profileId, tx)
     const action = await lockAction(db, id, tx)
     if (!action) return
     const before = action.state
     const moved = await moveAction(db, action, { kind: 'confirm' }, { outsideId: sent.outsideId }, tx)
     if (action.entryId !== null) {
-      await db.rows(
-        'DELETE FROM entries WHERE profile_id = $1 AND outside_id = $2 AND id <> $3',
-        [profileId, sent.outsideId, action.entryId],
-        tx,
-      )
-      await db.rows(
-        'UPDATE entries SET outside_id = $2, url = coalesce($3, url) WHERE id = $1',
-        [action.entryId, sent.outsideId, sent.url ?? null],
+      await removeTwin(db, { profileId, outsideId: sent.outsideId, entryId: action.entryId }, tx)
+      await setOutsideId(
+        db,
+        { entryId: action.entryId, outsideId: sent.outsideId, url: sent.url ?? null },
         tx,
       )
     }

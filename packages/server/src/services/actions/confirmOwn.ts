@@ -1,9 +1,18 @@
 import type { Context } from '../../context.ts'
 import type { Tx } from '../../store/database.ts'
-import type { CleanItem } from '../intake/cleanItem.ts'
-import type { IngestProfile } from '../intake/ingestProfile.ts'
-import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
-import { lockAction, moveAction } from './store.ts'
+import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
+import { lockAction, moveAction } from './moveAction.ts'
+import { actionsByKey } from '../../store/queries/actions/actions.ts'
+import { removeTwin, confirmOutsideId } from '../../store/queries/actions/ownEntries.ts'
+import { hoursOf, refreshThreads } from '../inbox/index.ts'
+
+/** What came in from a network that may be an answer of ours. */
+export interface ComingBack {
+  outsideId: string
+  direction: 'in' | 'out'
+  replyKey?: string
+  url?: string
+}
 
 const isKey = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 
@@ -16,14 +25,14 @@ const isKey = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 export async function confirmOwn(
   { db, now }: Pick<Context, 'db' | 'now'>,
   profile: IngestProfile,
-  items: readonly CleanItem[],
+  items: readonly ComingBack[],
   tx: Tx,
 ): Promise<Set<string>> {
   const keyed = items.filter((item) => item.direction === 'out' && item.replyKey && isKey.test(item.replyKey))
   if (!keyed.length) return new Set()
-  const known = await db.rows<{ id: number; key: string }>(
-    'SELECT id, key FROM outside_actions WHERE profile_id = $1 AND key = ANY($2::uuid[]) ORDER BY id',
-    [profile.id, keyed.map((item) => item.replyKey)],
+  const known = await actionsByKey(
+    db,
+    { profileId: profile.id, keys: keyed.map((item) => item.replyKey) },
     tx,
   )
   const own = new Set<string>()
@@ -35,14 +44,10 @@ export async function confirmOwn(
     await moveAction(db, action, { kind: 'confirm' }, { outsideId: item.outsideId }, tx)
     if ((action.state === 'failed' || action.state === 'cancelled') && action.threadId !== null)
       back.push(action.threadId)
-    await db.rows(
-      'DELETE FROM entries WHERE profile_id = $1 AND outside_id = $2 AND id <> $3',
-      [profile.id, item.outsideId, action.entryId],
-      tx,
-    )
-    await db.rows(
-      'UPDATE entries SET outside_id = $2, url = coalesce($3, url) WHERE id = $1 AND outside_id IS DISTINCT FROM $2',
-      [action.entryId, item.outsideId, item.url ?? null],
+    await removeTwin(db, { profileId: profile.id, outsideId: item.outsideId, entryId: action.entryId }, tx)
+    await confirmOutsideId(
+      db,
+      { entryId: action.entryId, outsideId: item.outsideId, url: item.url ?? null },
       tx,
     )
     own.add(item.outsideId)

@@ -3,10 +3,11 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
-import { lockThread, positionOf, writeChange } from '../inbox/change.ts'
-import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
 import { owedAgain } from './act.ts'
-import { lockAction, moveAction, type OutsideAction } from './store.ts'
+import { lockAction, moveAction } from './moveAction.ts'
+import { threadOfAction } from '../../store/queries/actions/actions.ts'
+import type { OutsideAction } from '../../store/queries/actions/actions.ts'
+import { lockThread, positionOf, writeChange, hoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** The action, locked, of a thread that the reader may see. @throws Refusal notFound */
 async function readersAction(
@@ -15,11 +16,7 @@ async function readersAction(
   id: number,
   tx: Tx,
 ): Promise<OutsideAction> {
-  const known = await db.one<{ threadId: number | null }>(
-    'SELECT thread_id AS "threadId" FROM outside_actions WHERE id = $1 AND brand_id = $2',
-    [id, reader.brandId],
-    tx,
-  )
+  const known = await threadOfAction(db, { id, brandId: reader.brandId }, tx)
   if (known?.threadId == null) throw new Refusal('notFound')
   await lockThread(db, reader, known.threadId, tx)
   const action = await lockAction(db, id, tx)

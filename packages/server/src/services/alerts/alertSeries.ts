@@ -4,6 +4,7 @@ import type { Context } from '../../context.ts'
 import { lensWhere } from '../../store/queries/entries/lensWhere.ts'
 import type { LensQuestion } from '../../store/queries/entries/lensSlices.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
+import { entriesOfLensSince } from '../../store/queries/alerts/checks.ts'
 
 /** Days a condition needs to know before the first hour it judges. */
 export function learningDays(condition: AlertCondition): number {
@@ -68,16 +69,14 @@ export async function singleEntries(
     untold?: { alertId: number; readSince: Date }
   },
 ): Promise<SingleEntry[]> {
-  const { from, where } = lensWhere({ ...lens, range: null, order: 'newest' }, context, reader)
-  where.add(`e.at >= ${where.bind(new Date(since))} AND e.analysed_at IS NOT NULL`)
-  if (condition.kind === 'reach') where.add(`e.reach >= ${where.bind(condition.above)}::int`)
-  if (untold)
-    where.add(
-      `e.analysed_at >= ${where.bind(untold.readSince)} AND NOT EXISTS (SELECT 1 FROM alert_told d WHERE d.alert_id = ${where.bind(untold.alertId)}::int AND d.entry_id = e.id)`,
-    )
-  const rows = await db.rows<{ id: number; at: Date; reach: number }>(
-    `SELECT e.id, e.at, e.reach FROM ${from} WHERE ${where.toString()} ORDER BY e.at, e.id LIMIT 50000`,
-    where.values,
+  const rows = await entriesOfLensSince(
+    db,
+    lensWhere({ ...lens, range: null, order: 'newest' }, context, reader),
+    {
+      since: new Date(since),
+      reachAbove: condition.kind === 'reach' ? condition.above : null,
+      untold: untold ?? null,
+    },
   )
   return rows.map((row) => ({ ...row, at: row.at.getTime() }))
 }

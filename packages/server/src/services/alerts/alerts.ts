@@ -1,12 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import {
-  alertLimits,
-  rehearseAlert,
-  tellingPhrase,
-  tellsOfEntries,
-  type AlertCondition,
-  type TellingPhrase,
-} from '@murrabel/core/alerts'
+import { alertLimits, rehearseAlert, tellingPhrase, tellsOfEntries } from '@murrabel/core/alerts'
 import { blankLens, parseLens, type Lens } from '@murrabel/core/lens'
 import {
   conditionOf,
@@ -22,14 +15,23 @@ import { seal, unseal } from '../../access/seal.ts'
 import { checkAddress, InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { record } from '../log/record.ts'
 import { brandOwner, type DueWork } from '../../jobs/due/dueWork.ts'
 import type { Tx } from '../../store/database.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
-import { Where } from '../../store/queries/shared/where.ts'
 import { feedAddresses } from './feedAddresses.ts'
-import { lensContext } from '../entries/askedLens.ts'
 import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
+import {
+  alertsSeenBy,
+  insertAlert,
+  updateAlert,
+  keepWebhookSecret,
+  type AlertRow,
+  markAlertDeleted,
+  type EventRow,
+  eventsOfAlert,
+} from '../../store/queries/alerts/alerts.ts'
+import { record } from '../log/index.ts'
+import { lensContext } from '../lens/index.ts'
 
 /** Days an alert is tried on. */
 const trialDays = 90
@@ -123,16 +125,6 @@ function checkWebhook({ config }: Context, address: string): void {
   }
 }
 
-interface AlertRow extends Omit<AlertAnswer, 'atom' | 'json' | 'webhookSecret'> {
-  feedToken: string | null
-  secret: Buffer | null
-}
-
-const columns = `a.id, a.name, a.lens, a.condition, a.quiet_minutes AS "quietMinutes", a.in_app AS "inApp", a.emails, a.webhook, a.active, a.open, a.edition,
-  a.told_at AS "toldAt", a.feed_token AS "feedToken", a.webhook_secret_sealed AS secret,
-  (SELECT count(*) FROM alert_events v WHERE v.alert_id = a.id AND v.kind = 'begin') AS tellings,
-  (SELECT d.error FROM alert_deliveries d JOIN alert_events v ON v.id = d.event_id WHERE v.alert_id = a.id AND d.state = 'failed' ORDER BY d.id DESC LIMIT 1) AS "lastFailure"`
-
 /** To whom and where it tells is known to those who may change it. */
 function answerOf(
   { config }: Pick<Context, 'config'>,
@@ -156,30 +148,11 @@ function answerOf(
   }
 }
 
-/**
- * Which alerts a reader may know of. An alert tells what its maker may see: whoever is limited to places or profiles knows
- * only their own.
- */
-export function seenAlerts(where: Where, reader: Reader): void {
-  where.add(`a.brand_id = ${where.bind(reader.brandId)} AND a.deleted_at IS NULL`)
-  if (reader.placeIds || reader.profileIds) where.add(`a.created_by = ${where.bind(reader.colleagueId)}`)
-}
-
-function alertRows({ db }: Pick<Context, 'db'>, reader: Reader, id?: number): Promise<AlertRow[]> {
-  const where = new Where()
-  seenAlerts(where, reader)
-  if (id !== undefined) where.add(`a.id = ${where.bind(id)}`)
-  return db.rows<AlertRow>(
-    `SELECT ${columns} FROM alerts a WHERE ${where.toString()} ORDER BY a.name COLLATE "und-x-icu", a.id`,
-    where.values,
-  )
-}
-
 export async function listAlerts(
   context: Pick<Context, 'db' | 'config'>,
   reader: Reader,
 ): Promise<AlertAnswer[]> {
-  return (await alertRows(context, reader)).map((row) => answerOf(context, reader, row))
+  return (await alertsSeenBy(context.db, reader)).map((row) => answerOf(context, reader, row))
 }
 
 /** @throws Refusal notFound when it is not there, or not the reader's */
@@ -188,7 +161,7 @@ export async function alertAnswer(
   reader: Reader,
   id: number,
 ): Promise<AlertAnswer> {
-  const [row] = await alertRows(context, reader, id)
+  const [row] = await alertsSeenBy(context.db, reader, { id })
   if (!row) throw new Refusal('notFound')
   return answerOf(context, reader, row)
 }
@@ -207,37 +180,15 @@ export async function saveAlert(
   const { db, config, live, due } = context
   if (id !== null) await alertAnswer(context, reader, id)
   await check(context, reader, draft)
-  const values = [
-    draft.name,
-    draft.lens,
-    JSON.stringify(draft.condition),
-    draft.quietMinutes,
-    draft.inApp,
-    [...new Set(draft.emails.map((e) => e.toLowerCase()))],
-    draft.webhook ?? null,
-    draft.active,
-    reader.colleagueId,
-    reader.brandId,
-  ]
   const saved = await db.inTransaction(async (tx) => {
     if (id !== null) await checkEdition({ db }, 'alerts', { id, brandId: reader.brandId }, draft.edition, tx)
-    const row = await db.one<{ id: number }>(
+    const row =
       id === null
-        ? `INSERT INTO alerts (name, lens, condition, quiet_minutes, in_app, emails, webhook, active, created_by, brand_id, feed_token)
-           VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) RETURNING id`
-        : // A changed condition begins afresh: what was open of the old one is no event of the new.
-          `UPDATE alerts SET name = $1, quiet_minutes = $4, in_app = $5, emails = $6, webhook = $7, active = $8, created_by = $9, edition = edition + 1,
-             open = open AND lens = $2 AND condition = $3::jsonb, lens = $2, condition = $3 WHERE brand_id = $10 AND id = $11 AND deleted_at IS NULL RETURNING id`,
-      [...values, id ?? secretToken()],
-      tx,
-    )
+        ? await insertAlert(db, reader, { draft, feedToken: secretToken() }, tx)
+        : await updateAlert(db, reader, { draft, id }, tx)
     if (!row) throw new Refusal('notFound')
     if (draft.webhook)
-      await db.rows(
-        'UPDATE alerts SET webhook_secret_sealed = coalesce(webhook_secret_sealed, $2) WHERE id = $1',
-        [row.id, seal(webhookSecret(), config.sealingKey)],
-        tx,
-      )
+      await keepWebhookSecret(db, { id: row.id, sealed: seal(webhookSecret(), config.sealingKey) }, tx)
     await lookSoon(due, reader.brandId, row.id, draft.active, tx)
     await record(
       db,
@@ -265,10 +216,15 @@ export async function setAlertDeleted(
 ): Promise<void> {
   const { db, live, due } = context
   await db.inTransaction(async (tx) => {
-    const row = await db.one<{ active: boolean }>(
-      `UPDATE alerts SET deleted_at = CASE WHEN $3 THEN now() END, open = false, feed_token = NULL, edition = edition + 1
-       WHERE id = $1 AND brand_id = $2 AND (deleted_at IS NULL) = $3 AND ($4 OR created_by = $5) RETURNING active`,
-      [id, reader.brandId, deleted, !reader.placeIds && !reader.profileIds, reader.colleagueId],
+    const row = await markAlertDeleted(
+      db,
+      {
+        id,
+        brandId: reader.brandId,
+        deleted,
+        seesAll: !reader.placeIds && !reader.profileIds,
+        colleagueId: reader.colleagueId,
+      },
       tx,
     )
     if (!row) throw new Refusal('notFound')
@@ -281,26 +237,6 @@ export async function setAlertDeleted(
 export async function restoreAlert(context: Context, reader: Reader, id: number): Promise<AlertAnswer> {
   await setAlertDeleted(context, reader, id, false)
   return alertAnswer(context, reader, id)
-}
-
-export interface EventRow {
-  id: number
-  alertId: number
-  alert: string
-  kind: 'begin' | 'end'
-  at: Date
-  detail: EventDetail
-}
-
-export interface EventDetail {
-  /** In English, for mail, feeds and webhooks. */
-  text: string
-  /** The same for a reader's own language; missing in events of earlier versions. */
-  phrase?: TellingPhrase
-  /** Path and query of the page with its entries. */
-  link: string
-  phrases?: string[]
-  condition: AlertCondition
 }
 
 export const eventAnswer = ({ id, alertId, alert, kind, at, detail }: EventRow): AlertEventAnswer => ({
@@ -320,10 +256,6 @@ export async function alertEvents(
   id: number,
 ): Promise<AlertEventAnswer[]> {
   await alertAnswer(context, reader, id)
-  const rows = await context.db.rows<EventRow>(
-    `SELECT v.id, v.alert_id AS "alertId", a.name AS alert, v.kind, v.at, v.detail FROM alert_events v JOIN alerts a ON a.id = v.alert_id
-     WHERE a.id = $1 AND a.brand_id = $2 ORDER BY v.id DESC LIMIT 100`,
-    [id, reader.brandId],
-  )
+  const rows = await eventsOfAlert(context.db, { id, brandId: reader.brandId })
   return rows.map(eventAnswer)
 }

@@ -1,45 +1,18 @@
 import type { BellAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { addAccess, Where } from '../../store/queries/shared/where.ts'
-import { eventAnswer, seenAlerts, type EventRow } from './alerts.ts'
+import { actionsNotSent, eventsForBell, setBellSeen } from '../../store/queries/alerts/bell.ts'
+import { eventAnswer } from './alerts.ts'
 
 /**
  * What alerts have told in the application, the newest first, and how much of it one has not seen; before them the answers
  * that did not go out, which stay until somebody decides.
  */
 export async function bell({ db }: Pick<Context, 'db'>, reader: Reader): Promise<BellAnswer> {
-  const where = new Where()
-  seenAlerts(where, reader)
-  const rows = await db.rows<EventRow & { unseen: boolean }>(
-    `SELECT v.id, v.alert_id AS "alertId", a.name AS alert, v.kind, v.at, v.detail, v.id > m.bell_seen AS unseen
-     FROM alert_events v JOIN alerts a ON a.id = v.alert_id
-     JOIN memberships m ON m.colleague_id = ${where.bind(reader.colleagueId)} AND m.brand_id = a.brand_id
-     WHERE ${where.toString()} AND a.in_app ORDER BY v.id DESC LIMIT 30`,
-    where.values,
-  )
-  return {
-    unseen: rows.filter((row) => row.unseen).length,
-    events: rows.map(eventAnswer),
-    notSent: await notSent({ db }, reader),
-  }
-}
-
-/** Answers that did not go out, the newest first. */
-function notSent({ db }: Pick<Context, 'db'>, reader: Reader): Promise<BellAnswer['notSent']> {
-  const where = new Where()
-  addAccess(where, reader, 't')
-  return db.rows<BellAnswer['notSent'][number]>(
-    `SELECT x.id, x.thread_id AS "threadId", p.name AS profile, p.network, p.channel, left(x.payload->>'text', 120) AS text, x.error, x.uncertain, x.changed_at AS at
-     FROM outside_actions x JOIN threads t ON t.id = x.thread_id JOIN profiles p ON p.id = x.profile_id
-     WHERE ${where.toString()} AND x.state = 'failed' ORDER BY x.changed_at DESC LIMIT 30`,
-    where.values,
-  )
+  const [rows, notSent] = await Promise.all([eventsForBell(db, reader), actionsNotSent(db, reader)])
+  return { unseen: rows.filter((row) => row.unseen).length, events: rows.map(eventAnswer), notSent }
 }
 
 export async function bellSeen({ db }: Pick<Context, 'db'>, reader: Reader, upTo: number): Promise<void> {
-  await db.rows(
-    'UPDATE memberships SET bell_seen = greatest(bell_seen, $3) WHERE brand_id = $1 AND colleague_id = $2',
-    [reader.brandId, reader.colleagueId, upTo],
-  )
+  await setBellSeen(db, { brandId: reader.brandId, colleagueId: reader.colleagueId, upTo })
 }

@@ -13,12 +13,22 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Tx } from '../../store/database.ts'
-import { lensContext } from '../entries/askedLens.ts'
-import { phrasesOfLens } from '../watches/phrases.ts'
-import { lensAt } from '../watches/shownRange.ts'
-import { alertLens, type EventDetail } from './alerts.ts'
+import { alertLens } from './alerts.ts'
 import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
 import { tellingText } from './alertText.ts'
+import {
+  type DueAlert,
+  claimAlert,
+  setAlertState,
+  keepTold,
+  forgetTold,
+  setAlertTold,
+  insertAlertEvent,
+  insertDelivery,
+} from '../../store/queries/alerts/checks.ts'
+import type { EventDetail } from '../../store/queries/alerts/alerts.ts'
+import { lensContext } from '../lens/index.ts'
+import { phrasesOfLens, lensAt } from '../watches/index.ts'
 
 /** How often an alert is looked at. */
 const everyMs = 20_000
@@ -27,32 +37,12 @@ const day = 24 * hour
 /** Entries older than this when they come in are history and no news. */
 const newsDays = 2
 
-interface DueAlert {
-  id: number
-  brandId: number
-  lens: string
-  condition: AlertCondition
-  quietMinutes: number
-  open: boolean
-  toldAt: Date | null
-  createdAt: Date
-  createdBy: number | null
-  emails: string[]
-  webhook: string | null
-}
-
 /** Looks at one alert and stores what it tells together with what it now knows. */
 export function checkAlert(context: Context, id: number): Promise<WorkOutcome> {
   const { db } = context
   const again = { againInMs: everyMs }
   return db.inTransaction(async (tx) => {
-    const alert = await db.one<DueAlert>(
-      `UPDATE alerts a SET checked_at = $2 WHERE a.id = $1 AND a.active AND a.deleted_at IS NULL
-       RETURNING a.id, a.brand_id AS "brandId", a.lens, a.condition, a.quiet_minutes AS "quietMinutes", a.open, a.told_at AS "toldAt",
-         a.created_at AS "createdAt", a.created_by AS "createdBy", a.emails, a.webhook`,
-      [id, new Date(context.now())],
-      tx,
-    )
+    const alert = await claimAlert(db, { id, at: new Date(context.now()) }, tx)
     if (!alert) return 'done'
     // An alert sees what its maker may see; without a maker it sees nothing.
     const reader = alert.createdBy === null ? null : await readerOfMember(db, alert.createdBy, alert.brandId)
@@ -84,9 +74,9 @@ async function lookAtHours(
   const before = { open: alert.open, toldAt: alert.toldAt?.getTime() ?? null }
   const { state, tell } = stepAlert(before, reading, { now, quietMinutes: alert.quietMinutes })
   if (!tell) return null
-  await db.rows(
-    'UPDATE alerts SET open = $2, told_at = $3 WHERE id = $1',
-    [alert.id, state.open, state.toldAt === null ? null : new Date(state.toldAt)],
+  await setAlertState(
+    db,
+    { id: alert.id, open: state.open, toldAt: state.toldAt === null ? null : new Date(state.toldAt) },
     tx,
   )
   const { count, expected, net } = reading
@@ -111,17 +101,9 @@ async function lookAtEntries(
   const before = { open: false, toldAt: alert.toldAt?.getTime() ?? null }
   const { state, told } = stepEntries(before, fresh, { now, quietMinutes: alert.quietMinutes })
   if (!told.length) return null
-  await db.rows(
-    'INSERT INTO alert_told (alert_id, entry_id) SELECT $1::int, unnest($2::bigint[])',
-    [alert.id, told],
-    tx,
-  )
-  await db.rows(
-    "DELETE FROM alert_told WHERE alert_id = $1 AND at < now() - interval '7 days'",
-    [alert.id],
-    tx,
-  )
-  await db.rows('UPDATE alerts SET told_at = $2 WHERE id = $1', [alert.id, new Date(state.toldAt ?? now)], tx)
+  await keepTold(db, { alertId: alert.id, entryIds: told }, tx)
+  await forgetTold(db, alert.id, tx)
+  await setAlertTold(db, { id: alert.id, toldAt: new Date(state.toldAt ?? now) }, tx)
   return { kind: 'begin', at: now, count: told.length, expected: null, net: null, entries: told }
 }
 
@@ -134,9 +116,9 @@ async function store(
 ): Promise<void> {
   const { db, live, due } = context
   const detail = await detailOf(context, reader, alert, telling)
-  const event = await db.one<{ id: number }>(
-    'INSERT INTO alert_events (alert_id, brand_id, kind, at, detail) VALUES ($1, $2, $3, $4, $5) RETURNING id',
-    [alert.id, alert.brandId, telling.kind, new Date(telling.at), JSON.stringify(detail)],
+  const event = await insertAlertEvent(
+    db,
+    { alertId: alert.id, brandId: alert.brandId, kind: telling.kind, at: new Date(telling.at), detail },
     tx,
   )
   const targets = [
@@ -144,11 +126,7 @@ async function store(
     ...(alert.webhook ? [{ way: 'webhook', target: alert.webhook }] : []),
   ]
   for (const { way, target } of targets) {
-    const delivery = await db.one<{ id: number }>(
-      'INSERT INTO alert_deliveries (event_id, way, target) VALUES ($1, $2, $3) RETURNING id',
-      [event!.id, way, target],
-      tx,
-    )
+    const delivery = await insertDelivery(db, { eventId: event!.id, way, target }, tx)
     await due.ask({ kind: 'deliver', subject: delivery!.id, owner: receiverOf(target) }, tx)
   }
   await live.tell(alert.brandId, { kind: 'alerts' }, tx)

@@ -7,53 +7,35 @@ import { cleanText } from '@murrabel/core/text'
 import { workRules } from '../../jobs/due/kinds.ts'
 import { errorText, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
-import type { EventDetail } from './alerts.ts'
+import {
+  type Delivery,
+  claimDelivery,
+  setDeliveryFailed,
+  setDeliverySent,
+} from '../../store/queries/alerts/deliveries.ts'
 
 /** A mail server that does not answer is not waited for any longer. */
 const smtpTimeoutMs = 20_000
 
-interface Delivery {
-  id: number
-  eventId: number
-  way: 'email' | 'webhook'
-  target: string
-  attempts: number
-  kind: 'begin' | 'end'
-  at: Date
-  detail: EventDetail
-  alertId: number
-  alert: string
-  brand: string
-  secret: Buffer | null
-}
-
 /** Sends one thing that an alert has to tell; a mail keeps its id when it is tried again. */
 export async function deliverAlert(context: Context, { id, attempts }: Piece): Promise<WorkOutcome> {
   const { db } = context
-  const delivery = await db.one<Delivery>(
-    `UPDATE alert_deliveries d SET state = 'sending', attempts = d.attempts + 1
-     FROM alert_events v, alerts a, brands b WHERE d.id = $1 AND d.state IN ('waiting', 'sending') AND v.id = d.event_id AND a.id = v.alert_id AND b.id = v.brand_id
-     RETURNING d.id, d.event_id AS "eventId", d.way, d.target, d.attempts, v.kind, v.at, v.detail, a.id AS "alertId", a.name AS alert, b.name AS brand,
-       a.webhook_secret_sealed AS secret`,
-    [id],
-  )
+  const delivery = await claimDelivery(db, id)
   if (!delivery) return 'done'
   try {
     if (delivery.way === 'email') await mail(context, delivery)
     else await hook(context, delivery)
   } catch (error) {
     const final = isFinal(error) || attempts >= workRules.deliver.tries
-    await db.rows(`UPDATE alert_deliveries SET state = $2, error = $3 WHERE id = $1 AND state = 'sending'`, [
+    await setDeliveryFailed(db, {
       id,
-      final ? 'failed' : 'waiting',
-      cleanText(`${delivery.target}: ${errorText(error)}`, 500),
-    ])
+      state: final ? 'failed' : 'waiting',
+      error: cleanText(`${delivery.target}: ${errorText(error)}`, 500),
+    })
     if (final) return 'done'
     throw error
   }
-  await db.rows("UPDATE alert_deliveries SET state = 'sent', sent_at = now(), error = NULL WHERE id = $1", [
-    id,
-  ])
+  await setDeliverySent(db, id)
   return 'done'
 }
 

@@ -7,10 +7,18 @@ import { readerOfMember } from '../../access/sessions.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { entryPage } from '../../store/queries/entries/entryPage.ts'
-import { record } from '../log/record.ts'
-import { lensContext } from '../entries/askedLens.ts'
-import { alertAnswer, secretToken, type EventRow } from './alerts.ts'
+import { alertAnswer, secretToken } from './alerts.ts'
 import { feedAddresses } from './feedAddresses.ts'
+import {
+  watchFeedToken,
+  setWatchFeed,
+  setAlertFeed,
+  alertByToken,
+  eventsOfFeed,
+  watchByToken,
+} from '../../store/queries/alerts/feeds.ts'
+import { record } from '../log/index.ts'
+import { lensContext } from '../lens/index.ts'
 
 const shown = 50
 
@@ -20,10 +28,7 @@ export async function watchFeedState(
   reader: Reader,
   watchId: number,
 ): Promise<FeedAddresses> {
-  const row = await db.one<{ token: string | null }>(
-    'SELECT feed_token AS token FROM watches WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL',
-    [watchId, reader.brandId],
-  )
+  const row = await watchFeedToken(db, { watchId, brandId: reader.brandId })
   if (!row) throw new Refusal('notFound')
   return feedAddresses(config, row.token)
 }
@@ -37,9 +42,9 @@ export async function watchFeed(
 ): Promise<FeedAddresses> {
   const token = on ? secretToken() : null
   await db.inTransaction(async (tx) => {
-    const rows = await db.rows(
-      'UPDATE watches SET feed_token = $3, feed_by = $4 WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL RETURNING id',
-      [watchId, reader.brandId, token, on ? reader.colleagueId : null],
+    const rows = await setWatchFeed(
+      db,
+      { watchId, brandId: reader.brandId, token, colleagueId: on ? reader.colleagueId : null },
       tx,
     )
     if (!rows.length) throw new Refusal('notFound')
@@ -59,7 +64,7 @@ export async function alertFeedAddresses(
   await alertAnswer(context, reader, alertId)
   const token = on ? secretToken() : null
   await db.inTransaction(async (tx) => {
-    await db.rows('UPDATE alerts SET feed_token = $2 WHERE id = $1', [alertId, token], tx)
+    await setAlertFeed(db, { alertId, token }, tx)
     await record(db, reader, { kind: on ? 'alertFeed' : 'alertFeedOff', on: ['alert', alertId] }, tx)
   })
   return feedAddresses(config, token)
@@ -94,15 +99,9 @@ function emptyFeed({ config }: Pick<Context, 'config'>, token: string, title: st
 const safe = (text: string) => text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '')
 
 async function alertFeed(context: Pick<Context, 'db' | 'config'>, token: string): Promise<Feed | null> {
-  const alert = await context.db.one<{ id: number; name: string; brand: string; createdAt: Date }>(
-    `SELECT a.id, a.name, b.name AS brand, a.created_at AS "createdAt" FROM alerts a JOIN brands b ON b.id = a.brand_id WHERE a.feed_token = $1 AND a.deleted_at IS NULL`,
-    [token],
-  )
+  const alert = await alertByToken(context.db, token)
   if (!alert) return null
-  const events = await context.db.rows<EventRow>(
-    `SELECT id, alert_id AS "alertId", kind, at, detail FROM alert_events WHERE alert_id = $1 ORDER BY id DESC LIMIT ${shown}`,
-    [alert.id],
-  )
+  const events = await eventsOfFeed(context.db, alert.id)
   const feed = emptyFeed(
     context,
     token,
@@ -130,18 +129,7 @@ async function mentionFeed(
   token: string,
 ): Promise<Feed | null> {
   const { db, config } = context
-  const watch = await db.one<{
-    id: number
-    name: string
-    brand: string
-    brandId: number
-    by: number | null
-    updatedAt: Date
-  }>(
-    `SELECT w.id, w.name, b.name AS brand, w.brand_id AS "brandId", w.feed_by AS by, w.updated_at AS "updatedAt" FROM watches w JOIN brands b ON b.id = w.brand_id
-     WHERE w.feed_token = $1 AND w.deleted_at IS NULL`,
-    [token],
-  )
+  const watch = await watchByToken(db, token)
   const reader = watch?.by ? await readerOfMember(db, watch.by, watch.brandId) : null
   if (!watch || !reader) return null
   const lens: Lens = { ...blankLens, watch: watch.id }

@@ -2,22 +2,21 @@ import { loadLanguages } from '@murrabel/core/text'
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { isOfTheData } from '../../store/failures.ts'
-import { setApart } from '../intake/setApart.ts'
-import { hoursOf, leadsOf, refreshThreads } from '../inbox/refresh.ts'
-import { readEntry, storedSpans, tsvectorText, type EntryReading, type ReadableEntry } from './readEntry.ts'
+import { readEntry, storedSpans, tsvectorText, type EntryReading } from './readEntry.ts'
 import { storedPrint, StoryShelf } from './storyShelf.ts'
 import { TeachingBook } from './teachingBook.ts'
-import { lockMentions, WatchBook } from './watchBook.ts'
-
-interface Pending extends ReadableEntry {
-  id: number
-  brandId: number
-  profileId: number
-  threadId: number
-  channel: string
-  at: Date
-  voice: string | null
-}
+import { WatchBook } from './watchBook.ts'
+import {
+  unreadEntries,
+  type Pending,
+  lockUnread,
+  setReadings,
+  setUnreadable,
+} from '../../store/queries/analysis/unread.ts'
+import { removeAspectReadings, addAspectReadings } from '../../store/queries/analysis/aspects.ts'
+import { holdMentions } from '../../store/queries/analysis/mentions.ts'
+import { setApart } from '../intake/index.ts'
+import { hoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
 
 interface Read extends EntryReading {
   entry: Pending
@@ -57,10 +56,7 @@ export function createAnalysis(context: Parts): Analysis {
 }
 
 async function unreadIds(db: Database, brandId: number): Promise<number[]> {
-  const rows = await db.rows<{ id: number }>(
-    'SELECT id FROM entries WHERE brand_id = $1 AND analysed_at IS NULL ORDER BY id LIMIT $2',
-    [brandId, analysisBatch],
-  )
+  const rows = await unreadEntries(db, { brandId, limit: analysisBatch })
   return rows.map(({ id }) => id)
 }
 
@@ -87,15 +83,7 @@ async function readHalves(
 function readBatch(parts: Parts, books: Books, brandId: number, ids: readonly number[]): Promise<void> {
   const { db } = parts
   return db.inTransaction(async (tx) => {
-    const pending = await db.rows<Pending>(
-      // Materialised: a plan that asked the picking query more than once would lock more each time.
-      `WITH picked AS MATERIALIZED (SELECT id FROM entries WHERE id = ANY($1::bigint[]) AND analysed_at IS NULL ORDER BY id FOR NO KEY UPDATE SKIP LOCKED)
-       SELECT e.id, e.brand_id AS "brandId", e.profile_id AS "profileId", e.thread_id AS "threadId", e.direction, e.channel, e.title, e.text,
-         e.rating, e.at, e.private, coalesce(a.handle, a.name) AS voice
-       FROM picked JOIN entries e ON e.id = picked.id LEFT JOIN accounts a ON a.id = e.account_id ORDER BY e.id`,
-      [ids],
-      tx,
-    )
+    const pending = await lockUnread(db, ids, tx)
     if (pending.length) await readBrand(parts, books, brandId, pending, tx)
   })
 }
@@ -108,12 +96,7 @@ async function leaveUnread(
   reason: unknown,
 ): Promise<void> {
   await db.inTransaction(async (tx) => {
-    const entry = await db.one<{ profileId: number; outsideId: string | null; threadId: number }>(
-      `UPDATE entries SET analysed_at = $2, language = 'und', search = ''::tsvector WHERE id = $1
-       RETURNING profile_id AS "profileId", outside_id AS "outsideId", thread_id AS "threadId"`,
-      [id, new Date(now())],
-      tx,
-    )
+    const entry = await setUnreadable(db, { id, at: new Date(now()) }, tx)
     if (!entry) return
     const { message, original } = reason as Error & { original?: Error }
     await setApart(
@@ -144,7 +127,7 @@ async function readBrand(
   tx: Tx,
 ): Promise<void> {
   // First of all: who reads the history again passes over what is not read yet, so that must be read with what is taught now.
-  await lockMentions(db, brandId, tx)
+  await holdMentions(db, brandId, tx)
   const teaching = await books.teaching.of(db, brandId, tx)
   const readings = pending.map((entry) => ({ ...readEntry(entry, teaching), entry }))
   const shelf = books.stories.get(brandId) ?? new StoryShelf(brandId)
@@ -171,27 +154,19 @@ async function readBrand(
 }
 
 async function store(db: Database, reads: readonly Read[], at: Date, tx: Tx): Promise<void> {
-  await db.rows(
-    `UPDATE entries e SET language = n.language, sentiment = CASE WHEN e.corrected_by IS NULL THEN n.sentiment ELSE e.sentiment END,
-       score = n.score, confidence = n.confidence, spans = n.spans, search = n.search::tsvector, print = n.print,
-       story_id = coalesce(n.story, CASE WHEN e.story_id = e.id THEN e.id END), lead = (e.id = ANY($11::bigint[])), analysed_at = $1
-     FROM unnest($2::bigint[], $3::text[], $4::text[], $5::real[], $6::real[], $7::jsonb[], $8::text[], $9::bigint[], $10::bigint[])
-       AS n (id, language, sentiment, score, confidence, spans, search, print, story) WHERE e.id = n.id`,
-    [
-      at,
-      reads.map((r) => r.entry.id),
-      reads.map((r) => r.language),
-      reads.map((r) => r.sentiment),
-      reads.map((r) => r.reading.score),
-      reads.map((r) => r.reading.confidence),
-      reads.map((r) => storedSpans(r.reading)),
-      reads.map((r) => tsvectorText(r.words)),
-      reads.map((r) => storedPrint(r.print)),
-      reads.map((r) => r.story),
-      await leadsOf(db, [...new Set(reads.map((r) => r.entry.threadId))], tx),
-    ],
-    tx,
-  )
+  const readings = reads.map((r) => ({
+    id: r.entry.id,
+    language: r.language,
+    sentiment: r.sentiment,
+    score: r.reading.score,
+    confidence: r.reading.confidence,
+    spans: storedSpans(r.reading),
+    search: tsvectorText(r.words),
+    print: storedPrint(r.print),
+    story: r.story,
+  }))
+  const leads = await leadsOf(db, [...new Set(reads.map((r) => r.entry.threadId))], tx)
+  await setReadings(db, { readings, leads, at }, tx)
 }
 
 /** Puts the aspects of entries in the place of those known before. */
@@ -200,18 +175,20 @@ export async function storeAspects(
   reads: readonly { entry: { id: number }; aspects: EntryReading['aspects'] }[],
   tx: Tx,
 ): Promise<void> {
-  await db.rows(
-    'DELETE FROM aspect_readings WHERE entry_id = ANY($1::bigint[])',
-    [reads.map((r) => r.entry.id)],
+  await removeAspectReadings(
+    db,
+    reads.map((r) => r.entry.id),
     tx,
   )
   const rows = reads.flatMap(({ entry, aspects }) => aspects.map((a) => ({ entry: entry.id, ...a })))
   if (rows.length)
-    await db.rows(
-      // An aspect deleted since the teaching was read is no more.
-      `INSERT INTO aspect_readings (aspect_id, entry_id, sentiment) SELECT n.aspect, n.entry, n.sentiment
-       FROM unnest($1::int[], $2::bigint[], $3::text[]) AS n (aspect, entry, sentiment) JOIN aspects a ON a.id = n.aspect`,
-      [rows.map((r) => r.aspect), rows.map((r) => r.entry), rows.map((r) => r.sentiment)],
+    await addAspectReadings(
+      db,
+      {
+        aspectIds: rows.map((r) => r.aspect),
+        entryIds: rows.map((r) => r.entry),
+        sentiments: rows.map((r) => r.sentiment),
+      },
       tx,
     )
 }

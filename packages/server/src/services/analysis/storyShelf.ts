@@ -1,5 +1,6 @@
 import { StoryBook, type SimHash } from '@murrabel/core/stories'
 import type { Database, Tx } from '../../store/database.ts'
+import { setOriginals, nextStoriesVersion, printsBetween } from '../../store/queries/analysis/stories.ts'
 
 /** Copies of one text are looked for this far around it. */
 const periodDays = 30
@@ -38,11 +39,7 @@ export class StoryShelf {
       }
       ;(await this.book(db, period, tx)).add(print!, story ?? id)
     }
-    await db.rows(
-      'UPDATE entries SET story_id = id WHERE id = ANY($1::bigint[]) AND story_id IS NULL',
-      [[...originals]],
-      tx,
-    )
+    await setOriginals(db, [...originals], tx)
     // A story's first copy may stand in this very batch, which is stored after this.
     for (const story of originals) if (candidates.some(({ id }) => id === story)) placed.set(story, story)
     return placed
@@ -57,11 +54,7 @@ export class StoryShelf {
   }
 
   private async sync(db: Database, tx: Tx): Promise<void> {
-    const row = await db.one<{ version: number }>(
-      'UPDATE brands SET stories_version = stories_version + 1 WHERE id = $1 RETURNING stories_version AS version',
-      [this.brandId],
-      tx,
-    )
+    const row = await nextStoriesVersion(db, this.brandId, tx)
     const version = row?.version ?? 0
     // More than one step on: another process wrote, or our own last batch was rolled back.
     if (version !== this.version + 1) this.books.clear()
@@ -71,10 +64,9 @@ export class StoryShelf {
   private async book(db: Database, period: number, tx: Tx): Promise<StoryBook> {
     const known = this.books.get(period)
     if (known) return known
-    const rows = await db.rows<{ id: number; story: number | null; high: number; low: number }>(
-      `SELECT id, story_id AS story, (print >> 32)::int AS high, (print & 4294967295) AS low FROM entries
-       WHERE brand_id = $1 AND at >= $2 AND at < $3 AND print IS NOT NULL ORDER BY at, id`,
-      [this.brandId, new Date(period * periodMs), new Date((period + 1) * periodMs)],
+    const rows = await printsBetween(
+      db,
+      { brandId: this.brandId, from: new Date(period * periodMs), to: new Date((period + 1) * periodMs) },
       tx,
     )
     const book = new StoryBook()

@@ -1,7 +1,7 @@
 import { compileAspects, type CompiledAspects, type OwnWord } from '@murrabel/core/sentiment'
 import type { Model } from '@murrabel/core/learning'
-import type { Term } from '@murrabel/core/watches'
 import type { Database, Tx } from '../../store/database.ts'
+import { teachingVersion, ownWords, aspectTerms, learntModel } from '../../store/queries/teaching/taught.ts'
 
 export interface Teaching {
   version: number
@@ -16,11 +16,7 @@ export class TeachingBook {
   private readonly known = new Map<number, Teaching>()
 
   async of(db: Database, brandId: number, tx?: Tx): Promise<Teaching> {
-    const stamp = await db.one<{ version: number }>(
-      'SELECT version FROM teaching WHERE brand_id = $1',
-      [brandId],
-      tx,
-    )
+    const stamp = await teachingVersion(db, brandId, tx)
     const version = stamp?.version ?? 0
     const known = this.known.get(brandId)
     if (known?.version === version) return known
@@ -36,22 +32,10 @@ export async function loadTeaching(
   version: number,
   tx?: Tx,
 ): Promise<Teaching> {
-  const [ownWords, aspects, learnt] = [
-    await db.rows<OwnWord>(
-      'SELECT term, valence FROM brand_words WHERE brand_id = $1 ORDER BY id',
-      [brandId],
-      tx,
-    ),
-    await db.rows<{ id: number; terms: Term[] }>(
-      'SELECT id, terms FROM aspects WHERE brand_id = $1 ORDER BY id',
-      [brandId],
-      tx,
-    ),
-    await db.one<{ model: Model }>(
-      `SELECT model FROM teaching WHERE brand_id = $1 AND wanted AND model IS NOT NULL AND (figures->>'better')::boolean`,
-      [brandId],
-      tx,
-    ),
+  const [words, aspects, learnt] = [
+    await ownWords(db, brandId, tx),
+    await aspectTerms(db, brandId, tx),
+    await learntModel(db, brandId, tx),
   ]
-  return { version, ownWords, aspects: compileAspects(aspects), model: learnt?.model ?? null }
+  return { version, ownWords: words, aspects: compileAspects(aspects), model: learnt?.model ?? null }
 }

@@ -9,9 +9,8 @@ import {
   visibleChannels,
   visiblePlaces,
 } from '../../store/queries/brand/brand.ts'
-import { listGroups } from '../watches/groups.ts'
-import { listTags } from '../inbox/tags.ts'
-import { listWatches } from '../watches/watches.ts'
+import { listGroups, listWatches } from '../watches/index.ts'
+import { listTags } from '../inbox/index.ts'
 
 /** What every screen needs: the brand, its places, who works on it, its watches. */
 export async function brandAnswer(context: Context, reader: Reader): Promise<BrandAnswer> {

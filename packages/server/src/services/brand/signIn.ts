@@ -5,7 +5,7 @@ import { openSession } from '../../access/sessions.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { countTries, noteSuccess, noteTry } from '../../store/queries/brand/signInTries.ts'
-import { record } from '../log/record.ts'
+import { record } from '../log/index.ts'
 
 // Compared when there is no such colleague, so that the answer takes as long.
 const nobody = hashPassword('nobody')

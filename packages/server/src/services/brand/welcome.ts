@@ -1,8 +1,8 @@
 import { bucketStarts, daysBefore } from '@murrabel/core/measures'
 import type { WelcomeAnswer } from '@murrabel/contract'
 import type { Context } from '../../context.ts'
-import { fillBuckets } from '../entries/list.ts'
 import { channelCount, dailyVolume, demoBrand, saidLately } from '../../store/queries/brand/demoWelcome.ts'
+import { fillBuckets } from '../lens/index.ts'
 
 const shownDays = 60
 /** Nobody needs a session for it, so it is not counted anew for everybody. */

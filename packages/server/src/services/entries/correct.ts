@@ -7,11 +7,11 @@ import {
   setJudgement,
   type Judgement,
 } from '../../store/queries/entries/corrections.ts'
-import { lockMentions } from '../analysis/watchBook.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
-import { recordAll } from '../log/record.ts'
-import { learnAfterMs } from '../teaching/learning.ts'
-import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
+import { holdMentions } from '../../store/queries/analysis/mentions.ts'
+import { recordAll } from '../log/index.ts'
+import { learnAfterMs } from '../teaching/index.ts'
+import { hoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** Puts a person's judgement over the machine's; null gives the entry back to the machine. */
 export async function correctSentiment(
@@ -34,7 +34,7 @@ export async function correctMany(
 ): Promise<{ id: number; before: string }[]> {
   return db.inTransaction(async (tx) => {
     // Before any row: who writes mentions holds it and waits for rows.
-    await lockMentions(db, reader.brandId, tx)
+    await holdMentions(db, reader.brandId, tx)
     const entries = await lockEntries(db, reader, ids, tx)
     if (!entries.length) throw new Refusal('notFound')
     const found = entries.map((e) => e.id)

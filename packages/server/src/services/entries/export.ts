@@ -6,7 +6,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { entryPage, type PageKey } from '../../store/queries/entries/entryPage.ts'
 import { parseKey } from '../../store/queries/entries/entryPage.ts'
-import { lensContext, lensOf } from './askedLens.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
 
 /** All rows of a lens, page by page, up to the limit of one export. */
 export async function* exportRows(

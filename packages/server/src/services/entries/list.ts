@@ -9,13 +9,13 @@ import {
 } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { idsPart, wholePart, wrongPart } from '../askedParts.ts'
-import { lensContext, lensOf } from './askedLens.ts'
 import { tellingPage } from './tellingPage.ts'
 import { entryCount } from '../../store/queries/entries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entries/entryPage.ts'
 import { foldPage } from '../../store/queries/entries/foldPage.ts'
-import { tide, type TideRow } from '../../store/queries/entries/tide.ts'
+import { tide } from '../../store/queries/entries/tide.ts'
+import { lensContext, lensOf, fillBuckets } from '../lens/index.ts'
+import { idsPart, wholePart, wrongPart } from '../lens/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
 
@@ -101,17 +101,6 @@ function tideWindow(
     to: Math.min(end, context.now + 1),
     unit: back <= 120 ? 'day' : back <= 800 ? 'week' : 'month',
   }
-}
-
-export function fillBuckets(starts: readonly number[], rows: readonly TideRow[]): TideBucket[] {
-  const buckets = new Map<number, TideBucket>()
-  for (const at of starts)
-    buckets.set(at, { at: new Date(at).toISOString(), positive: 0, neutral: 0, negative: 0, unread: 0 })
-  for (const { at, sentiment, n } of rows) {
-    const bucket = buckets.get(at)
-    if (bucket) bucket[sentiment] += n
-  }
-  return [...buckets.values()]
 }
 
 const sumOf = ({ positive, neutral, negative, unread }: TideBucket) => positive + neutral + negative + unread

@@ -3,7 +3,7 @@ import type { EntryPage } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { entriesById, printKey, type PageKey } from '../../store/queries/entries/entryPage.ts'
-import { phrasesOfLens } from '../watches/phrases.ts'
+import { phrasesOfLens } from '../watches/index.ts'
 
 /**
  * The most telling first: entries ranked by how telling the phrases are that they hold, each phrase once. The rank is made

@@ -1,26 +1,22 @@
 import { cleanLine, cleanText } from '@murrabel/core/text'
-import {
-  type FeedPreview,
-  type ImportPreview,
-  type ImportState,
-  type RowProblem,
-  type StartImportDraft,
-  fieldProblem,
-} from '@murrabel/contract'
+import { type ImportPreview, type ImportState, type StartImportDraft, fieldProblem } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
 import { Refusal } from '../../problem.ts'
-import { wrongPart } from '../askedParts.ts'
-import { record } from '../log/record.ts'
-
-interface ImportRow extends Omit<ImportState, 'at' | 'reviews' | 'feed' | 'asked'> {
-  at: Date
-  settings: { reviews?: ImportPreview | null; feed?: FeedPreview | null; ask?: StartImportDraft }
-  problems: RowProblem[]
-}
-
-const columns = `id, kind, name, state, settings, done, total, added, known, refused, problems, error, changed_at AS at`
+import {
+  type ImportRow,
+  latestImports,
+  importById,
+  insertImport,
+  setImportPreview,
+  removeImport,
+  lockImport,
+  setImportRunning,
+  removeDraft,
+} from '../../store/queries/imports/imports.ts'
+import { record } from '../log/index.ts'
+import { wrongPart } from '../lens/index.ts'
 
 const answerOf = ({ settings, at, ...row }: ImportRow): ImportState => ({
   ...row,
@@ -33,10 +29,7 @@ const answerOf = ({ settings, at, ...row }: ImportRow): ImportState => ({
 
 /** Files brought in lately, the newest first. */
 export async function listImports({ db }: Pick<Context, 'db'>, reader: Reader): Promise<ImportState[]> {
-  const rows = await db.rows<ImportRow>(
-    `SELECT ${columns} FROM imports WHERE brand_id = $1 AND state <> 'draft' ORDER BY id DESC LIMIT 20`,
-    [reader.brandId],
-  )
+  const rows = await latestImports(db, reader.brandId)
   return rows.map(answerOf)
 }
 
@@ -46,10 +39,7 @@ export async function importState(
   reader: Reader,
   id: number,
 ): Promise<ImportState> {
-  const row = await db.one<ImportRow>(`SELECT ${columns} FROM imports WHERE id = $1 AND brand_id = $2`, [
-    id,
-    reader.brandId,
-  ])
+  const row = await importById(db, { id, brandId: reader.brandId })
   if (!row) throw new Refusal('notFound')
   return answerOf(row)
 }
@@ -75,15 +65,18 @@ export async function draftImport(
     throw new Refusal('invalid', {
       fields: [fieldProblem('document', 'emptyFile')],
     })
-  const row = await db.one<{ id: number }>(
-    `INSERT INTO imports (brand_id, colleague_id, kind, name, document) VALUES ($1, $2, $3, $4, $5) RETURNING id`,
-    [reader.brandId, reader.colleagueId, kind, name, text],
-  )
+  const row = await insertImport(db, {
+    brandId: reader.brandId,
+    colleagueId: reader.colleagueId,
+    kind,
+    name,
+    document: text,
+  })
   try {
     const preview = await fileWorker.ask({ kind: 'preview', importId: row!.id })
-    await db.rows('UPDATE imports SET settings = $2 WHERE id = $1', [row!.id, JSON.stringify(preview)])
+    await setImportPreview(db, { id: row!.id, preview })
   } catch (error) {
-    await db.rows('DELETE FROM imports WHERE id = $1', [row!.id])
+    await removeImport(db, row!.id)
     throw error
   }
   return importState(context, reader, row!.id)
@@ -98,19 +91,11 @@ export async function startImport(
 ): Promise<ImportState> {
   const { db, due, live } = context
   await db.inTransaction(async (tx) => {
-    const row = await db.one<{ state: string; kept: boolean; reviews: ImportPreview | null }>(
-      `SELECT state, document IS NOT NULL AS kept, settings->'reviews' AS reviews FROM imports WHERE id = $1 AND brand_id = $2 FOR UPDATE`,
-      [id, reader.brandId],
-      tx,
-    )
+    const row = await lockImport(db, { id, brandId: reader.brandId }, tx)
     if (!row) throw new Refusal('notFound')
     if (row.state !== 'draft' || !row.kept) throw new Refusal('importRunning')
     if (row.reviews) checkColumns(row.reviews, draft)
-    await db.rows(
-      `UPDATE imports SET state = 'running', settings = settings || $2::jsonb, problems = '[]', refused = 0, error = NULL, changed_at = now() WHERE id = $1`,
-      [id, JSON.stringify({ ask: draft })],
-      tx,
-    )
+    await setImportRunning(db, { id, settings: { ask: draft } }, tx)
     await due.drop('import', [id], tx)
     await due.ask({ kind: 'import', subject: id, owner: brandOwner(reader.brandId) }, tx)
     await record(db, reader, { kind: 'startImport', on: ['import', id] }, tx)
@@ -128,10 +113,7 @@ function checkColumns({ columns: known }: ImportPreview, { mapping }: StartImpor
 
 /** Throws a draft away. */
 export async function dropImport({ db }: Pick<Context, 'db'>, reader: Reader, id: number): Promise<void> {
-  const rows = await db.rows(
-    `DELETE FROM imports WHERE id = $1 AND brand_id = $2 AND state = 'draft' RETURNING id`,
-    [id, reader.brandId],
-  )
+  const rows = await removeDraft(db, { id, brandId: reader.brandId })
   if (rows.length) return
   await importState({ db }, reader, id)
   throw new Refusal('importRunning')

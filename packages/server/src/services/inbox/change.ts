@@ -1,49 +1,35 @@
 import { transition, type ThreadEvent, type ThreadPosition } from '@murrabel/core/inbox'
-import type { ThreadState } from '@murrabel/core/lens'
 import type { ThreadChangeAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { addAccess, mayAccess, Where } from '../../store/queries/shared/where.ts'
+import { mayAccess } from '../../store/queries/shared/where.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import { readerOfMember } from '../../access/sessions.ts'
-import { record, type Actor } from '../log/record.ts'
+import {
+  type LockedThread,
+  lockThreadById,
+  lockThreadSeenBy,
+  setThread,
+  lockUndoable,
+  setUndone,
+} from '../../store/queries/inbox/change.ts'
+import { record, type Actor } from '../log/index.ts'
 
 type Parts = Pick<Context, 'db' | 'live' | 'now' | 'due'>
 
-export interface LockedThread {
-  id: number
-  brandId: number
-  profileId: number
-  placeId: number | null
-  leadId: number | null
-  version: number
-  state: ThreadState
-  setAsideUntil: Date | null
-  givenTo: number | null
-}
-
-const lockedColumns = `t.id, t.brand_id AS "brandId", t.profile_id AS "profileId", t.place_id AS "placeId", t.lead_entry_id AS "leadId", t.version, t.state, t.set_aside_until AS "setAsideUntil", t.given_to AS "givenTo"`
-
 /** The thread, locked until the transaction ends. @throws Refusal notFound when it is not there or not the reader's */
 export async function lockThread(db: Database, reader: Reader, id: number, tx: Tx): Promise<LockedThread> {
-  const where = new Where()
-  addAccess(where, reader, 't')
-  where.add(`t.id = ${where.bind(id)}`)
-  const thread = await db.one<LockedThread>(
-    `SELECT ${lockedColumns} FROM threads t WHERE ${where.toString()} FOR UPDATE`,
-    where.values,
-    tx,
-  )
+  const thread = await lockThreadSeenBy(db, reader, id, tx)
   if (!thread) throw new Refusal('notFound')
   return thread
 }
 
 /** The thread, locked, in nobody's name. */
 export const readThread = (db: Database, id: number, tx: Tx): Promise<LockedThread | undefined> =>
-  db.one<LockedThread>(`SELECT ${lockedColumns} FROM threads t WHERE t.id = $1 FOR UPDATE`, [id], tx)
+  lockThreadById(db, id, tx)
 
 interface Change {
   kind: string
@@ -70,9 +56,15 @@ export async function writeChange(
     givenTo: change.givenTo === undefined ? thread.givenTo : change.givenTo,
     version: thread.version + 1,
   }
-  await db.rows(
-    'UPDATE threads SET state = $2, set_aside_until = $3, given_to = $4, version = $5 WHERE id = $1',
-    [thread.id, next.state, next.setAsideUntil, next.givenTo, next.version],
+  await setThread(
+    db,
+    {
+      id: thread.id,
+      state: next.state,
+      setAsideUntil: next.setAsideUntil,
+      givenTo: next.givenTo,
+      version: next.version,
+    },
     tx,
   )
   if (setAsideUntil !== null)
@@ -184,18 +176,10 @@ export async function undoThreadEvent(
 ): Promise<ThreadChangeAnswer> {
   return parts.db.inTransaction(async (tx) => {
     const thread = await lockThread(parts.db, reader, id, tx)
-    const event = await parts.db.one<{
-      kind: string
-      version: number
-      before: { state: ThreadState; setAsideUntil: string | null; givenTo: number | null }
-    }>(
-      `SELECT kind, version, before FROM events WHERE id = $1 AND thread_id = $2 AND subject = 'thread' AND before IS NOT NULL AND undone_at IS NULL`,
-      [eventId, id],
-      tx,
-    )
+    const event = await lockUndoable(parts.db, { eventId, threadId: id }, tx)
     if (!event) throw new Refusal('notFound')
     if (event.version !== thread.version) throw new Refusal('undoTooLate')
-    await parts.db.rows('UPDATE events SET undone_at = now() WHERE id = $1', [eventId], tx)
+    await setUndone(parts.db, eventId, tx)
     const { state, setAsideUntil, givenTo } = event.before
     const to = { state, setAsideUntil: setAsideUntil ? Date.parse(setAsideUntil) : null }
     const moved = transition(positionOf(thread), { kind: 'undo', to }, parts.now())

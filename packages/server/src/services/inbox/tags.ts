@@ -20,7 +20,7 @@ import {
   type TagOfThread,
 } from '../../store/queries/inbox/tags.ts'
 import type { Tx } from '../../store/database.ts'
-import { recordAll } from '../log/record.ts'
+import { recordAll } from '../log/index.ts'
 
 /** The tags of a brand, by name. */
 export const listTags = ({ db }: Pick<Context, 'db'>, reader: Reader, tx?: Tx): Promise<TagAnswer[]> =>

@@ -10,8 +10,9 @@ import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
 import type { Profile } from '../../store/models/index.ts'
 import { ingest } from './ingest.ts'
-import { lookAtOwn } from '../watches/publicProfiles.ts'
-import { withProfileKey } from '../profiles/keys.ts'
+import { lookAtOwn } from './lookAtProfiles.ts'
+import { setCollectFailure, setCollected } from '../../store/queries/profiles/collecting.ts'
+import { withProfileKey } from '../connections/index.ts'
 
 const minute = 60_000
 /** How often each kind of profile is looked at without being told: where no webhook comes, and in case one was lost. */
@@ -50,14 +51,11 @@ export async function collectProfile(context: Context, { id, signal }: Piece): P
     log.warn({ profile: id, failure, message }, 'collecting stopped')
     // Expired keys are noted where they were met.
     if (failure === 'expired') return 'done'
-    await db.rows(
-      `UPDATE profiles SET status = CASE WHEN $3 THEN 'failing' ELSE status END, error = $2 WHERE id = $1 AND status <> 'disconnected'`,
-      [
-        id,
-        failure === null ? 'Something here could not be done; it is tried again.' : message,
-        failure === 'failing',
-      ],
-    )
+    await setCollectFailure(db, {
+      id,
+      error: failure === null ? 'Something here could not be done; it is tried again.' : message,
+      failing: failure === 'failing',
+    })
     await live.tell(profile.brandId, { kind: 'profiles' })
     if (failure === 'failing') return { againInMs: everyMs.failing, note: message }
     if (error instanceof NetworkFailure && error.kind === 'rateLimited')
@@ -94,18 +92,16 @@ async function collectPages(context: Context, profile: Profile, signal: AbortSig
       profile,
       page.items,
       async (tx, { added, apart }) => {
-        await db.rows(
-          `UPDATE profiles SET cursor = $2, history_done = CASE WHEN $6 THEN least(history_done + $3, coalesce($4, history_done + $3)) ELSE history_done END,
-             history_total = CASE WHEN status = 'collecting' OR $6 THEN coalesce($4, history_total) ELSE history_total END,
-             collected_at = now(), error = NULL, status = CASE WHEN status = 'disconnected' THEN status WHEN $5 THEN 'collecting' ELSE 'connected' END WHERE id = $1`,
-          [
-            profile.id,
-            page.cursor,
-            page.items.length,
-            totalOf(page.total),
-            page.more,
-            page.cursor !== cursor,
-          ],
+        await setCollected(
+          db,
+          {
+            id: profile.id,
+            cursor: page.cursor,
+            items: page.items.length,
+            total: totalOf(page.total),
+            more: page.more,
+            moved: page.cursor !== cursor,
+          },
           tx,
         )
         if (added || apart || page.more || profile.status !== 'connected' || profile.error)

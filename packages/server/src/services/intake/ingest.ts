@@ -4,11 +4,21 @@ import type { Context } from '../../context.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { isOfTheData } from '../../store/failures.ts'
-import type { IngestProfile } from './ingestProfile.ts'
-import { confirmOwn } from '../actions/confirmOwn.ts'
+import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { cleanItem, cleanJson, type CleanItem } from './cleanItem.ts'
 import { apartOf, noLongerApart, setApart, type Apart } from './setApart.ts'
 import { joinOrphans, resolveThreads, threadIds } from './ingestThreads.ts'
+import { holdProfileEntries } from '../../store/queries/actions/ownEntries.ts'
+import {
+  keepRawItems,
+  type KnownEntry,
+  entriesByOutsideId,
+  insertEntries,
+  updateEntries,
+  knownAccounts,
+  putAccounts,
+} from '../../store/queries/intake/ingest.ts'
+import { confirmOwn } from '../actions/index.ts'
 
 export type { IngestProfile }
 
@@ -115,7 +125,7 @@ function storeTogether(
   together: Together,
 ): Promise<IngestResult> {
   return db.inTransaction(async (tx) => {
-    await db.rows('SELECT pg_advisory_xact_lock(41, $1)', [profile.id], tx)
+    await holdProfileEntries(db, profile.id, tx)
     let { added, changed } = base
     if (items.length) {
       await keepRaw(db, profile, items, tx)
@@ -148,19 +158,15 @@ async function keepRaw(
   items: readonly CleanItem[],
   tx: Tx,
 ): Promise<void> {
-  await db.rows(
-    `INSERT INTO raw_items AS r (profile_id, outside_id, payload) SELECT $1, * FROM unnest($2::text[], $3::jsonb[])
-     ON CONFLICT (profile_id, outside_id) DO UPDATE SET payload = excluded.payload WHERE r.payload IS DISTINCT FROM excluded.payload`,
-    [profile.id, items.map((i) => i.outsideId), items.map((i) => i.kept ?? 'null')],
+  await keepRawItems(
+    db,
+    {
+      profileId: profile.id,
+      outsideIds: items.map((i) => i.outsideId),
+      payloads: items.map((i) => i.kept ?? 'null'),
+    },
     tx,
   )
-}
-
-interface KnownEntry {
-  outsideId: string
-  text: string
-  title: string | null
-  rating: number | null
 }
 
 async function knownEntries(
@@ -169,9 +175,9 @@ async function knownEntries(
   items: readonly CleanItem[],
   tx: Tx,
 ): Promise<Map<string, KnownEntry>> {
-  const rows = await db.rows<KnownEntry>(
-    `SELECT outside_id AS "outsideId", text, title, rating FROM entries WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
-    [profile.id, items.map((i) => i.outsideId)],
+  const rows = await entriesByOutsideId(
+    db,
+    { profileId: profile.id, outsideIds: items.map((i) => i.outsideId) },
     tx,
   )
   return new Map(rows.map((r) => [r.outsideId, r]))
@@ -190,16 +196,15 @@ async function changeEntries(
   items: readonly CleanItem[],
   tx: Tx,
 ): Promise<void> {
-  await db.rows(
-    `UPDATE entries e SET text = n.text, title = coalesce(n.title, e.title), rating = coalesce(n.rating, e.rating), analysed_at = NULL
-     FROM unnest($2::text[], $3::text[], $4::text[], $5::real[]) AS n (outside_id, text, title, rating) WHERE e.profile_id = $1 AND e.outside_id = n.outside_id`,
-    [
-      profile.id,
-      items.map((i) => i.outsideId),
-      items.map((i) => i.text),
-      items.map((i) => i.title ?? null),
-      items.map((i) => i.rating ?? null),
-    ],
+  await updateEntries(
+    db,
+    {
+      profileId: profile.id,
+      outsideIds: items.map((i) => i.outsideId),
+      texts: items.map((i) => i.text),
+      titles: items.map((i) => i.title ?? null),
+      ratings: items.map((i) => i.rating ?? null),
+    },
     tx,
   )
 }
@@ -214,31 +219,25 @@ async function addEntries(
   const resolved = await resolveThreads(db, profile, items, tx)
   const { threadNames } = resolved
   const threads = await threadIds(db, profile, items, resolved, tx)
-  const column = <T>(of: (item: CleanItem) => T) => items.map(of)
-  await db.rows(
-    `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id, direction, kind, title, text, rating, at, url, reach, private, paid, undated)
-     SELECT $1, $2, $3, $4, * FROM unnest($5::bigint[], $6::bigint[], $7::text[], $8::text[], $9::text[], $10::text[], $11::text[], $12::real[], $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[], $18::bool[])
-     ON CONFLICT (profile_id, outside_id) DO NOTHING`,
-    [
-      profile.brandId,
-      profile.id,
-      profile.placeId,
-      profile.channel,
-      column((i) => threads.get(threadNames.get(i.outsideId)!)),
-      column((i) => accounts.get(i.author.outsideId) ?? null),
-      column((i) => i.outsideId),
-      column((i) => i.direction),
-      column((i) => i.kind),
-      column((i) => i.title ?? null),
-      column((i) => i.text),
-      column((i) => i.rating ?? null),
-      column((i) => new Date(i.at)),
-      column((i) => i.url ?? null),
-      column((i) => i.reach ?? 0),
-      column((i) => i.private ?? false),
-      column((i) => i.paid ?? false),
-      column((i) => i.undated),
-    ],
+  await insertEntries(
+    db,
+    profile,
+    items.map((item) => ({
+      threadId: threads.get(threadNames.get(item.outsideId)!),
+      accountId: accounts.get(item.author.outsideId) ?? null,
+      outsideId: item.outsideId,
+      direction: item.direction,
+      kind: item.kind,
+      title: item.title ?? null,
+      text: item.text,
+      rating: item.rating ?? null,
+      at: new Date(item.at),
+      url: item.url ?? null,
+      reach: item.reach ?? 0,
+      isPrivate: item.private ?? false,
+      paid: item.paid ?? false,
+      undated: item.undated,
+    })),
     tx,
   )
   await joinOrphans(db, profile, resolved.orphans, tx)
@@ -251,9 +250,9 @@ async function accountIds(
   tx: Tx,
 ): Promise<Map<string, number>> {
   const authors = new Map(items.map((i) => [i.author.outsideId, i.author]))
-  const known = await db.rows<{ id: number; outsideId: string; name: string }>(
-    `SELECT id, outside_id AS "outsideId", name FROM accounts WHERE brand_id = $1 AND network = $2 AND outside_id = ANY($3::text[])`,
-    [profile.brandId, profile.network, [...authors.keys()]],
+  const known = await knownAccounts(
+    db,
+    { brandId: profile.brandId, network: profile.network, outsideIds: [...authors.keys()] },
     tx,
   )
   const ids = new Map(known.map((r) => [r.outsideId, r.id]))
@@ -263,18 +262,16 @@ async function accountIds(
     .filter((a) => named.get(a.outsideId) !== a.name)
     .sort((a, b) => (a.outsideId < b.outsideId ? -1 : 1))
   if (!fresh.length) return ids
-  const rows = await db.rows<{ id: number; outsideId: string }>(
-    `INSERT INTO accounts AS a (brand_id, network, outside_id, name, handle, url) SELECT $1, $2, * FROM unnest($3::text[], $4::text[], $5::text[], $6::text[])
-     ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET name = excluded.name, handle = coalesce(excluded.handle, a.handle)
-     RETURNING id, outside_id AS "outsideId"`,
-    [
-      profile.brandId,
-      profile.network,
-      fresh.map((a) => a.outsideId),
-      fresh.map((a) => a.name),
-      fresh.map((a) => a.handle ?? null),
-      fresh.map((a) => a.url ?? null),
-    ],
+  const rows = await putAccounts(
+    db,
+    {
+      brandId: profile.brandId,
+      network: profile.network,
+      outsideIds: fresh.map((a) => a.outsideId),
+      names: fresh.map((a) => a.name),
+      handles: fresh.map((a) => a.handle ?? null),
+      urls: fresh.map((a) => a.url ?? null),
+    },
     tx,
   )
   for (const row of rows) ids.set(row.outsideId, row.id)

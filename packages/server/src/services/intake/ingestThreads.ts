@@ -1,6 +1,19 @@
 import type { Database, Tx } from '../../store/database.ts'
 import type { CleanItem } from './cleanItem.ts'
-import type { IngestProfile } from './ingestProfile.ts'
+import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
+import {
+  parentsOf,
+  pairsToJoin,
+  moveEntries,
+  moveActions,
+  moveEvents,
+  moveTags,
+  moveGiven,
+  removeThread,
+  threadsByOutsideId,
+  setTitles,
+  insertThreads,
+} from '../../store/queries/intake/threads.ts'
 
 /** Characters of a post that are kept beside the comments on it. */
 const postLength = 240
@@ -26,12 +39,7 @@ export async function resolveThreads(
   tx: Tx,
 ): Promise<ResolvedThreads> {
   const parents = items.flatMap((i) => i.parentId ?? [])
-  const stored = await db.rows<{ outsideId: string; thread: string; text: string }>(
-    `SELECT e.outside_id AS "outsideId", t.outside_id AS thread, left(e.text, ${postLength}) AS text FROM entries e JOIN threads t ON t.id = e.thread_id
-     WHERE e.profile_id = $1 AND e.outside_id = ANY($2::text[])`,
-    [profile.id, parents],
-    tx,
-  )
+  const stored = await parentsOf(db, { profileId: profile.id, outsideIds: parents }, tx)
   const threadOf = new Map(stored.map((r) => [r.outsideId, r.thread]))
   const texts = new Map([...stored, ...items].map((r) => [r.outsideId, r.text.slice(0, postLength)]))
   const posts = new Map<string, string>()
@@ -80,37 +88,23 @@ export async function joinOrphans(
   tx: Tx,
 ): Promise<void> {
   if (!orphans.size) return
-  const found = await db.rows<{ lost: number; home: number }>(
-    `SELECT l.id AS lost, h.id AS home FROM unnest($2::text[], $3::text[]) AS p (lost, home)
-     JOIN threads l ON l.profile_id = $1 AND l.outside_id = p.lost JOIN threads h ON h.profile_id = $1 AND h.outside_id = p.home`,
-    [profile.id, [...orphans.keys()], [...orphans.values()].map((home) => lastHome(home, orphans))],
+  const found = await pairsToJoin(
+    db,
+    {
+      profileId: profile.id,
+      lost: [...orphans.keys()],
+      homes: [...orphans.values()].map((home) => lastHome(home, orphans)),
+    },
     tx,
   )
   for (const { lost, home } of found) {
-    await db.rows(
-      'UPDATE entries SET thread_id = $2, analysed_at = NULL WHERE thread_id = $1',
-      [lost, home],
-      tx,
-    )
-    await db.rows('UPDATE outside_actions SET thread_id = $2 WHERE thread_id = $1', [lost, home], tx)
+    await moveEntries(db, { lost, home }, tx)
+    await moveActions(db, { lost, home }, tx)
     // They belonged to the other thread's versions: told here, but not to be undone.
-    await db.rows(
-      `UPDATE events SET thread_id = $2, before = NULL, subject_id = CASE WHEN subject = 'thread' THEN $2 ELSE subject_id END WHERE thread_id = $1`,
-      [lost, home],
-      tx,
-    )
-    await db.rows(
-      'INSERT INTO thread_tags (thread_id, tag_id) SELECT $2, tag_id FROM thread_tags WHERE thread_id = $1 ON CONFLICT DO NOTHING',
-      [lost, home],
-      tx,
-    )
-    await db.rows(
-      // The thread that stays is not touched without need: analysis writes it at the same time.
-      'UPDATE threads h SET given_to = l.given_to FROM threads l WHERE l.id = $1 AND h.id = $2 AND h.given_to IS NULL AND l.given_to IS NOT NULL',
-      [lost, home],
-      tx,
-    )
-    await db.rows('DELETE FROM threads WHERE id = $1', [lost], tx)
+    await moveEvents(db, { lost, home }, tx)
+    await moveTags(db, { lost, home }, tx)
+    await moveGiven(db, { lost, home }, tx)
+    await removeThread(db, lost, tx)
   }
 }
 
@@ -130,34 +124,29 @@ export async function threadIds(
       url: known?.url ?? item.url ?? null,
     })
   }
-  const known = await db.rows<{ id: number; outsideId: string; title: string | null }>(
-    'SELECT id, outside_id AS "outsideId", title FROM threads WHERE profile_id = $1 AND outside_id = ANY($2::text[])',
-    [profile.id, [...threads.keys()]],
-    tx,
-  )
+  const known = await threadsByOutsideId(db, { profileId: profile.id, outsideIds: [...threads.keys()] }, tx)
   const ids = new Map(known.map((t) => [t.outsideId, t.id]))
   // Threads that are there are left alone, but for a title that was not known: analysis writes them at the same time, and
   // two transactions that each hold what the other wants would end in a deadlock.
   const titled = known.filter((t) => t.title === null && threads.get(t.outsideId)?.title)
   if (titled.length)
-    await db.rows(
-      'UPDATE threads t SET title = n.title FROM unnest($1::bigint[], $2::text[]) AS n (id, title) WHERE t.id = n.id',
-      [titled.map((t) => t.id), titled.map((t) => threads.get(t.outsideId)!.title)],
+    await setTitles(
+      db,
+      { ids: titled.map((t) => t.id), titles: titled.map((t) => threads.get(t.outsideId)!.title) },
       tx,
     )
   const fresh = [...threads].filter(([name]) => !ids.has(name)).sort(([a], [b]) => (a < b ? -1 : 1))
   if (!fresh.length) return ids
-  const found = await db.rows<{ id: number; outsideId: string }>(
-    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, title, url)
-     SELECT $1, $2, $3, * FROM unnest($4::text[], $5::text[], $6::text[]) RETURNING id, outside_id AS "outsideId"`,
-    [
-      profile.brandId,
-      profile.id,
-      profile.placeId,
-      fresh.map(([name]) => name),
-      fresh.map(([, t]) => t.title),
-      fresh.map(([, t]) => t.url),
-    ],
+  const found = await insertThreads(
+    db,
+    {
+      brandId: profile.brandId,
+      profileId: profile.id,
+      placeId: profile.placeId,
+      outsideIds: fresh.map(([name]) => name),
+      titles: fresh.map(([, t]) => t.title),
+      urls: fresh.map(([, t]) => t.url),
+    },
     tx,
   )
   for (const row of found) ids.set(row.outsideId, row.id)

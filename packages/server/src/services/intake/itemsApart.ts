@@ -4,10 +4,16 @@ import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
 import type { Reader } from '../../access/reader.ts'
-import { record } from '../log/record.ts'
-import { connectorProfile } from '../profiles/keys.ts'
-import { readersProfile } from '../profiles/readersProfile.ts'
 import { ingest } from './ingest.ts'
+import {
+  apartOfProfile,
+  apartToTry,
+  readAgain,
+  removeApartById,
+  countApart,
+} from '../../store/queries/intake/apart.ts'
+import { record } from '../log/index.ts'
+import { connectorProfile, readersProfile } from '../connections/index.ts'
 
 /** What is apart of a profile, the newest first. */
 export async function listApart(
@@ -16,11 +22,7 @@ export async function listApart(
   profileId: number,
 ): Promise<ItemApart[]> {
   await readersProfile(context, reader, profileId)
-  const rows = await context.db.rows<Omit<ItemApart, 'text'> & { raw: unknown; entryText: string | null }>(
-    `SELECT i.id, i.stage, i.reason, i.at, i.raw, left(e.text, 200) AS "entryText", e.thread_id AS "threadId"
-     FROM items_apart i LEFT JOIN entries e ON e.id = i.entry_id WHERE i.profile_id = $1 ORDER BY i.id DESC LIMIT 200`,
-    [profileId],
-  )
+  const rows = await apartOfProfile(context.db, profileId)
   return rows.map(({ raw, entryText, ...row }) => ({ ...row, text: entryText ?? shownText(raw) }))
 }
 
@@ -55,32 +57,22 @@ export async function tryApartAgain(
 ): Promise<TriedAgain> {
   const { db, live, due } = context
   const profile = await readersProfile(context, reader, profileId)
-  const items = await db.rows<{
-    id: number
-    stage: ItemApart['stage']
-    entryId: number | null
-    raw: unknown
-  }>(
-    'SELECT id, stage, entry_id AS "entryId", raw FROM items_apart WHERE profile_id = $1 ORDER BY id LIMIT 5000',
-    [profileId],
-  )
+  const items = await apartToTry(db, profileId)
   const read = connectorOf(profile.channel)?.readPart
   const given = connectorProfile(context, profile)
   for (const { id, stage, entryId, raw } of items) {
     if (stage === 'analyse' && entryId !== null) {
-      await db.rows('UPDATE entries SET analysed_at = NULL WHERE id = $1', [entryId])
-      await db.rows('DELETE FROM items_apart WHERE id = $1', [id])
+      await readAgain(db, entryId)
+      await removeApartById(db, id)
       continue
     }
     const part = read && raw !== null ? readOne(() => read(given, raw)) : null
     // What is no text of anybody, seen rightly now, is apart no more.
-    if (part === undefined) await db.rows('DELETE FROM items_apart WHERE id = $1', [id])
+    if (part === undefined) await removeApartById(db, id)
     else if (part) await ingest(context, profile, [part])
   }
   await due.ask({ kind: 'analyse', subject: reader.brandId, owner: brandOwner(reader.brandId) })
-  const left = await db.one<{ n: number }>('SELECT count(*) AS n FROM items_apart WHERE profile_id = $1', [
-    profileId,
-  ])
+  const left = await countApart(db, profileId)
   const apart = left?.n ?? 0
   await record(db, reader, {
     kind: 'tryApartAgain',

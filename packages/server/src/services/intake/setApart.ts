@@ -2,7 +2,8 @@ import { cleanText } from '@murrabel/core/text'
 import type { UnreadPart } from '../../connectors/index.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { cleanJson } from './cleanItem.ts'
-import type { IngestProfile } from './ingestProfile.ts'
+import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
+import { insertApart, removeApart } from '../../store/queries/intake/apart.ts'
 
 const reasonLength = 300
 const rawBytes = 400_000
@@ -23,19 +24,17 @@ export async function setApart(
   tx?: Tx,
 ): Promise<void> {
   for (const { outsideId, stage, entryId = null, raw, reason } of items)
-    await db.rows(
-      `INSERT INTO items_apart (brand_id, profile_id, outside_id, stage, entry_id, raw, reason) VALUES ($1, $2, $3, $4, $5, $6, $7)
-       ON CONFLICT (profile_id, outside_id) DO UPDATE SET stage = excluded.stage, entry_id = excluded.entry_id, raw = coalesce(excluded.raw, items_apart.raw),
-         reason = excluded.reason, at = now()`,
-      [
-        profile.brandId,
-        profile.id,
-        cleanText(outsideId, 300),
+    await insertApart(
+      db,
+      {
+        brandId: profile.brandId,
+        profileId: profile.id,
+        outsideId: cleanText(outsideId, 300),
         stage,
         entryId,
-        raw === undefined ? null : cleanJson(raw, rawBytes),
-        cleanText(reason, reasonLength),
-      ],
+        raw: raw === undefined ? null : cleanJson(raw, rawBytes),
+        reason: cleanText(reason, reasonLength),
+      },
       tx,
     )
 }
@@ -47,11 +46,7 @@ export async function noLongerApart(
   outsideIds: readonly string[],
   tx?: Tx,
 ): Promise<void> {
-  await db.rows(
-    `DELETE FROM items_apart WHERE profile_id = $1 AND outside_id = ANY($2::text[]) AND stage <> 'analyse'`,
-    [profileId, outsideIds],
-    tx,
-  )
+  await removeApart(db, { profileId, outsideIds }, tx)
 }
 
 export const apartOf = ({ outsideId, raw, reason }: UnreadPart): Apart => ({

@@ -1,4 +1,5 @@
 import type { Database, Tx } from '../../store/database.ts'
+import { insertEvents } from '../../store/queries/log/events.ts'
 
 /** What something happened to. */
 export type EventSubject =
@@ -39,23 +40,22 @@ export async function recordAll(
   tx?: Tx,
 ): Promise<number[]> {
   if (!happened.length) return []
-  const rows = await db.rows<{ id: number }>(
-    `INSERT INTO events (brand_id, actor, colleague_id, subject, subject_id, thread_id, kind, detail, before, version)
-     SELECT $1::int, $2::text, $3::int, n.subject, n.id, n.thread, n.kind, n.detail, n.before, n.version
-     FROM unnest($4::text[], $5::bigint[], $6::bigint[], $7::text[], $8::jsonb[], $9::jsonb[], $10::int[])
-       WITH ORDINALITY AS n (subject, id, thread, kind, detail, before, version, i) ORDER BY n.i RETURNING id`,
-    [
-      actor.brandId,
-      'actor' in actor ? actor.actor : 'colleague',
-      'actor' in actor ? null : actor.colleagueId,
-      happened.map(({ on: [subject] }) => subject),
-      happened.map(({ on: [, id] }) => id),
-      happened.map(({ on: [subject, id, thread] }) => (subject === 'thread' ? id : (thread ?? null))),
-      happened.map(({ kind }) => kind),
-      happened.map(({ detail = {} }) => JSON.stringify(detail)),
-      happened.map(({ before }) => (before === undefined ? null : JSON.stringify(before))),
-      happened.map(({ version }) => version ?? null),
-    ],
+  const rows = await insertEvents(
+    db,
+    {
+      brandId: actor.brandId,
+      actor: 'actor' in actor ? actor.actor : 'colleague',
+      colleagueId: 'actor' in actor ? null : actor.colleagueId,
+    },
+    happened.map(({ on: [subject, id, thread], kind, detail = {}, before, version }) => ({
+      subject,
+      subjectId: id,
+      threadId: subject === 'thread' ? id : (thread ?? null),
+      kind,
+      detail,
+      before: before ?? null,
+      version: version ?? null,
+    })),
     tx,
   )
   return rows.map(({ id }) => id)

@@ -4,8 +4,9 @@ import { cutText } from '@murrabel/core/text'
 import type { Reader } from '../../access/reader.ts'
 import { checkAddress, InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
-import { record } from '../log/record.ts'
-import { collectOwner } from '../intake/collect.ts'
+import { addFeeds, feedsOfBrand } from '../../store/queries/profiles/feeds.ts'
+import { record } from '../log/index.ts'
+import { collectOwner } from '../intake/index.ts'
 
 const problemsShown = 200
 
@@ -29,16 +30,14 @@ export async function importOpml(context: Context, reader: Reader, document: str
     }
   })
   const rows = await db.inTransaction(async (tx) => {
-    const added = await db.rows<{ id: number; outsideId: string }>(
-      `INSERT INTO profiles (brand_id, channel, network, outside_id, name, url, status, hook_token)
-       SELECT $1::int, 'news', 'feed', n.address, n.title, n.address, 'collecting', n.token FROM unnest($2::text[], $3::text[], $4::text[]) AS n (address, title, token)
-       ON CONFLICT (brand_id, network, outside_id) DO NOTHING RETURNING id, outside_id AS "outsideId"`,
-      [
-        reader.brandId,
-        usable.map((f) => f.address),
-        usable.map((f) => f.title),
-        usable.map(() => randomBytes(18).toString('base64url')),
-      ],
+    const added = await addFeeds(
+      db,
+      {
+        brandId: reader.brandId,
+        addresses: usable.map((f) => f.address),
+        titles: usable.map((f) => f.title),
+        hookTokens: usable.map(() => randomBytes(18).toString('base64url')),
+      },
       tx,
     )
     await due.ask(
@@ -71,11 +70,11 @@ const escape = (text: string) =>
 
 /** The brand's feeds as OPML 2.0. */
 export async function exportOpml({ db }: Pick<Context, 'db'>, reader: Reader): Promise<string> {
-  const feeds = await db.rows<{ name: string; address: string }>(
-    `SELECT name, outside_id AS address FROM profiles WHERE brand_id = $1 AND network = 'feed' AND status <> 'disconnected'
-       AND ($2::int[] IS NULL OR id = ANY($2)) AND ($3::int[] IS NULL OR place_id = ANY($3)) ORDER BY name COLLATE "und-x-icu"`,
-    [reader.brandId, reader.profileIds, reader.placeIds],
-  )
+  const feeds = await feedsOfBrand(db, {
+    brandId: reader.brandId,
+    profileIds: reader.profileIds,
+    placeIds: reader.placeIds,
+  })
   const outlines = feeds.map(
     ({ name, address }) =>
       `    <outline type="rss" text="${escape(name)}" title="${escape(name)}" xmlUrl="${escape(address)}"/>`,

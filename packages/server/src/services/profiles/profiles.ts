@@ -20,29 +20,33 @@ import {
 } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { record } from '../log/record.ts'
-import { profileOwner } from '../actions/decide.ts'
-import { readersProfile } from './readersProfile.ts'
-import { collectOwner } from '../intake/collect.ts'
-import { withProfileKey } from './keys.ts'
-import { sealKey, type ProfileKey } from './profileKey.ts'
 import type { Tx } from '../../store/database.ts'
-import type { Granted } from './oauth.ts'
-import { searchId } from './searches.ts'
-
-interface ProfileRow extends Omit<ProfileAnswer, 'capabilities' | 'collectedAt'> {
-  collectedAt: Date | null
-}
+import {
+  profilesSeenBy,
+  countByNetwork,
+  placeNamedIn,
+  putProfileRow,
+  setSearching,
+} from '../../store/queries/profiles/profiles.ts'
+import { waitingActions } from '../../store/queries/actions/actions.ts'
+import { record } from '../log/index.ts'
+import { profileOwner } from '../actions/index.ts'
+import {
+  readersProfile,
+  withProfileKey,
+  sealKey,
+  type ProfileKey,
+  type Granted,
+  searchId,
+} from '../connections/index.ts'
+import { collectOwner } from '../intake/index.ts'
 
 export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader): Promise<ProfileAnswer[]> {
-  const rows = await db.rows<ProfileRow>(
-    `SELECT p.id, p.channel, p.network, p.name, p.place_id AS "placeId", p.url, p.status, p.history_done AS "historyDone", p.history_total AS "historyTotal",
-       coalesce(r.n, 0) AS entries, (SELECT count(*) FROM items_apart i WHERE i.profile_id = p.id) AS apart,
-        p.collected_at AS "collectedAt", p.error
-     FROM profiles p LEFT JOIN (SELECT profile_id, sum(n) AS n FROM rollups WHERE brand_id = $1 GROUP BY 1) r ON r.profile_id = p.id
-     WHERE p.brand_id = $1 AND ($2::int[] IS NULL OR p.id = ANY($2)) AND ($3::int[] IS NULL OR p.place_id = ANY($3)) ORDER BY p.channel, p.id`,
-    [reader.brandId, reader.profileIds, reader.placeIds],
-  )
+  const rows = await profilesSeenBy(db, {
+    brandId: reader.brandId,
+    profileIds: reader.profileIds,
+    placeIds: reader.placeIds,
+  })
   return rows.map((row) => {
     const capabilities = connectorOf(row.channel)?.capabilities
     return {
@@ -64,11 +68,11 @@ async function profileAnswer(context: Context, reader: Reader, id: number): Prom
 }
 
 export async function listNetworks({ db, config }: Context, reader: Reader): Promise<NetworkAnswer[]> {
-  const counts = await db.rows<{ network: string; n: number }>(
-    `SELECT network, count(*) AS n FROM profiles WHERE brand_id = $1 AND status <> 'disconnected'
-       AND ($2::int[] IS NULL OR id = ANY($2)) AND ($3::int[] IS NULL OR place_id = ANY($3)) GROUP BY 1`,
-    [reader.brandId, reader.profileIds, reader.placeIds],
-  )
+  const counts = await countByNetwork(db, {
+    brandId: reader.brandId,
+    profileIds: reader.profileIds,
+    placeIds: reader.placeIds,
+  })
   return config.networks.map(({ network, name, channel }) => ({
     network,
     name,
@@ -125,29 +129,22 @@ async function putProfile(
     url: cleanUrl(given.url) ?? null,
   }
   return db.inTransaction(async (tx) => {
-    const place = await db.one<{ id: number }>(
-      'SELECT id FROM places WHERE brand_id = $1 AND position(lower(name) in lower($2)) > 0 ORDER BY length(name) DESC LIMIT 1',
-      [reader.brandId, outside.name],
-      tx,
-    )
+    const place = await placeNamedIn(db, { brandId: reader.brandId, name: outside.name }, tx)
     const secret = `whsec_${randomBytes(24).toString('base64')}`
-    const row = await db.one<{ id: number }>(
-      `INSERT INTO profiles AS p (brand_id, place_id, channel, network, outside_id, name, url, status, key_sealed, hook_token, hook_secret_sealed)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, 'collecting', $8, $9, $10)
-       ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET status = 'collecting', key_sealed = excluded.key_sealed, error = NULL, name = excluded.name
-       RETURNING id`,
-      [
-        reader.brandId,
-        place?.id ?? null,
+    const row = await putProfileRow(
+      db,
+      {
+        brandId: reader.brandId,
+        placeId: place?.id ?? null,
         channel,
         network,
-        outside.outsideId,
-        outside.name,
-        outside.url,
-        key ? sealKey(key, config.sealingKey) : null,
-        randomBytes(18).toString('base64url'),
-        seal(secret, config.sealingKey),
-      ],
+        outsideId: outside.outsideId,
+        name: outside.name,
+        url: outside.url,
+        sealedKey: key ? sealKey(key, config.sealingKey) : null,
+        hookToken: randomBytes(18).toString('base64url'),
+        sealedSecret: seal(secret, config.sealingKey),
+      },
       tx,
     )
     await due.ask(
@@ -155,11 +152,7 @@ async function putProfile(
       tx,
     )
     // What waited for the key goes out now.
-    const waiting = await db.rows<{ id: number }>(
-      `SELECT id FROM outside_actions WHERE profile_id = $1 AND state = 'waiting'`,
-      [row!.id],
-      tx,
-    )
+    const waiting = await waitingActions(db, row!.id, tx)
     await due.ask(
       waiting.map(({ id }) => ({ kind: 'act' as const, subject: id, owner: profileOwner(row!.id) })),
       tx,
@@ -213,11 +206,7 @@ export async function searchSoon(
   brandId: number,
   tx: Tx,
 ): Promise<void> {
-  const rows = await db.rows<{ id: number; network: string }>(
-    `UPDATE profiles SET status = 'collecting' WHERE brand_id = $1 AND outside_id = $2 AND status IN ('connected', 'collecting', 'failing') RETURNING id, network`,
-    [brandId, searchId],
-    tx,
-  )
+  const rows = await setSearching(db, { brandId, searchId }, tx)
   await due.ask(
     rows.map(({ id, network }) => ({ kind: 'collect' as const, subject: id, owner: network })),
     tx,

@@ -1,9 +1,15 @@
-import type { Model } from '@murrabel/core/learning'
 import type { Context } from '../../context.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Database } from '../../store/database.ts'
-import { loadTeaching } from '../analysis/teachingBook.ts'
 import { newVersion } from './version.ts'
+import {
+  latestCorrections,
+  learningState,
+  keepLearning,
+  stampOfCorrections,
+  correctionAges,
+} from '../../store/queries/teaching/learning.ts'
+import { loadTeaching } from '../analysis/index.ts'
 
 /** Corrections looked at: the newest; older ones have had their say. */
 const lessonLimit = 5000
@@ -20,26 +26,19 @@ export async function learnFromCorrections(
   { anyway = false }: { anyway?: boolean } = {},
 ): Promise<boolean> {
   const seen = await correctionStamp(db, brandId)
-  const row = await db.one<{ seen: number; better: boolean | null; model: Model | null; wanted: boolean }>(
-    `SELECT corrections_seen AS seen, (figures->>'better')::boolean AS better, model, wanted FROM teaching WHERE brand_id = $1`,
-    [brandId],
-  )
+  const row = await learningState(db, brandId)
   if (!row || (row.seen === seen && !anyway)) return false
   const teaching = await loadTeaching(db, brandId, 0)
   const { model, contradicting, ...figures } = await textWorker.ask({
     kind: 'lessons',
-    corrections: {
-      sql: `SELECT e.title, e.text, e.language, c.sentiment FROM corrections c JOIN entries e ON e.id = c.entry_id
-        WHERE e.brand_id = $1 ORDER BY c.at DESC, c.entry_id, c.colleague_id LIMIT ${lessonLimit}`,
-      values: [brandId],
-    },
+    corrections: latestCorrections(brandId, lessonLimit),
     ownWords: teaching.ownWords,
     stamp: seen,
   })
   await db.inTransaction(async (tx) => {
-    await db.rows(
-      'UPDATE teaching SET model = $2, figures = $3, corrections_seen = $4, learnt_at = $5 WHERE brand_id = $1',
-      [brandId, JSON.stringify(model), JSON.stringify({ ...figures, contradicting }), seen, new Date(now())],
+    await keepLearning(
+      db,
+      { brandId, model, figures: { ...figures, contradicting }, seen, at: new Date(now()) },
       tx,
     )
     const inUse = (better: boolean | null) => row.wanted && better === true
@@ -51,11 +50,7 @@ export async function learnFromCorrections(
 
 /** A number that changes with every correction given, changed or taken back. */
 async function correctionStamp(db: Database, brandId: number): Promise<number> {
-  const row = await db.one<{ stamp: number }>(
-    `SELECT (hashtext(string_agg(c.entry_id || c.sentiment || c.colleague_id, ',' ORDER BY c.entry_id, c.colleague_id)))::int AS stamp
-     FROM corrections c JOIN entries e ON e.id = c.entry_id WHERE e.brand_id = $1`,
-    [brandId],
-  )
+  const row = await stampOfCorrections(db, brandId)
   return row?.stamp ?? 0
 }
 
@@ -68,13 +63,7 @@ export async function learnWhenRested(
   context: Pick<Context, 'db' | 'live' | 'now' | 'textWorker' | 'due'>,
   brandId: number,
 ): Promise<WorkOutcome> {
-  const row = await context.db.one<{ last: number | null; first: number | null }>(
-    // By the database's clock, which wrote them.
-    `SELECT extract(epoch FROM now() - max(c.at)) * 1000 AS last, extract(epoch FROM now() - min(c.at)) * 1000 AS first
-     FROM corrections c JOIN entries e ON e.id = c.entry_id JOIN teaching t ON t.brand_id = e.brand_id
-     WHERE e.brand_id = $1 AND c.at > coalesce(t.learnt_at, '-infinity')`,
-    [brandId],
-  )
+  const row = await correctionAges(context.db, brandId)
   const rested = Number(row?.last ?? learnAfterMs)
   if (rested < learnAfterMs && Number(row?.first ?? 0) < longestMs)
     return { againInMs: learnAfterMs - rested }

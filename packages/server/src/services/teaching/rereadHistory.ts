@@ -1,25 +1,27 @@
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
-import { storeAspects } from '../analysis/analyse.ts'
-import { readEntrySentiment, storedSpans, type EntrySentiment } from '../analysis/readEntry.ts'
-import { loadTeaching, type Teaching } from '../analysis/teachingBook.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/runner.ts'
-import { lockMentions } from '../analysis/watchBook.ts'
-import { hoursOf, refreshThreads } from '../inbox/refresh.ts'
+import {
+  rereadingStart,
+  setRereadings,
+  holdVersion,
+  type Stored,
+  entriesBelow,
+  setHistoryDone,
+} from '../../store/queries/teaching/rereading.ts'
+import { holdMentions } from '../../store/queries/analysis/mentions.ts'
+import {
+  storeAspects,
+  readEntrySentiment,
+  storedSpans,
+  type EntrySentiment,
+  loadTeaching,
+  type Teaching,
+} from '../analysis/index.ts'
+import { hoursOf, refreshThreads } from '../inbox/index.ts'
 
 const step = 1000
-
-interface Stored {
-  id: number
-  threadId: number
-  title: string | null
-  text: string
-  rating: number | null
-  language: string | null
-  sentiment: string
-  corrected: boolean
-}
 
 /** How far a run has come, and with which teaching. */
 interface Reached {
@@ -55,11 +57,7 @@ export async function rereadHistory(parts: Parts, piece: Piece): Promise<WorkOut
 
 /** Where a run begins; null when the history has been read with what was taught last. */
 async function beginning(db: Database, brandId: number): Promise<Reached | null> {
-  const row = await db.one<{ version: number; total: number; top: number }>(
-    `SELECT version, history_total AS total, (SELECT coalesce(max(id), 0) FROM entries WHERE brand_id = $1) AS top
-     FROM teaching WHERE brand_id = $1 AND history_done < history_total`,
-    [brandId],
-  )
+  const row = await rereadingStart(db, brandId)
   return row ? { version: row.version, total: row.total, below: row.top + 1, done: 0 } : null
 }
 
@@ -72,26 +70,17 @@ function readStep(
 ): Promise<Reached | null> {
   const brandId = piece.id
   return db.inTransaction(async (tx) => {
-    await lockMentions(db, brandId, tx)
-    const asked = await db.rows(
-      'SELECT 1 FROM teaching WHERE brand_id = $1 AND version = $2 FOR NO KEY UPDATE',
-      [brandId, version],
-      tx,
-    )
+    await holdMentions(db, brandId, tx)
+    const asked = await holdVersion(db, { brandId, version }, tx)
     if (!asked.length) return null
-    const entries = await db.rows<Stored>(
-      `SELECT id, thread_id AS "threadId", title, text, rating, language, sentiment, corrected_by IS NOT NULL AS corrected FROM entries
-       WHERE brand_id = $1 AND direction = 'in' AND analysed_at IS NOT NULL AND id < $2 ORDER BY id DESC LIMIT $3`,
-      [brandId, below, step],
-      tx,
-    )
+    const entries = await entriesBelow(db, { brandId, below, limit: step }, tx)
     const finished = entries.length < step
     const reads = entries.flatMap((entry) => sentimentOf(entry, teaching))
     await store(db, brandId, reads, now(), tx)
     const next = { version, total, below: entries[entries.length - 1]?.id ?? 0, done: done + entries.length }
-    await db.rows(
-      'UPDATE teaching SET history_done = $2 WHERE brand_id = $1',
-      [brandId, finished ? total : Math.min(next.done, Math.max(0, total - 1))],
+    await setHistoryDone(
+      db,
+      { brandId, done: finished ? total : Math.min(next.done, Math.max(0, total - 1)) },
       tx,
     )
     await piece.keep(finished ? null : next, tx)
@@ -118,19 +107,15 @@ async function store(
   now: number,
   tx: Tx,
 ): Promise<void> {
-  // A row that says what it said is not written: most of them.
-  await db.rows(
-    `UPDATE entries e SET sentiment = CASE WHEN e.corrected_by IS NULL THEN n.sentiment ELSE e.sentiment END,
-       score = n.score, confidence = n.confidence, spans = n.spans
-     FROM unnest($1::bigint[], $2::text[], $3::real[], $4::real[], $5::jsonb[]) AS n (id, sentiment, score, confidence, spans)
-     WHERE e.id = n.id AND (e.spans <> n.spans OR e.confidence <> n.confidence OR (e.corrected_by IS NULL AND e.sentiment <> n.sentiment))`,
-    [
-      reads.map((r) => r.entry.id),
-      reads.map((r) => r.sentiment),
-      reads.map((r) => r.reading.score),
-      reads.map((r) => r.reading.confidence),
-      reads.map((r) => storedSpans(r.reading)),
-    ],
+  await setRereadings(
+    db,
+    reads.map(({ entry, sentiment, reading }) => ({
+      id: entry.id,
+      sentiment,
+      score: reading.score,
+      confidence: reading.confidence,
+      spans: storedSpans(reading),
+    })),
     tx,
   )
   await storeAspects(db, reads, tx)

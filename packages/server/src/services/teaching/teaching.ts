@@ -1,4 +1,4 @@
-import { lessonsNeeded, type Learning, type Model } from '@murrabel/core/learning'
+import { lessonsNeeded, type Model } from '@murrabel/core/learning'
 import { isTelling } from '@murrabel/core/phrases'
 import { detectLanguage, loadLanguages } from '@murrabel/core/text'
 import {
@@ -13,40 +13,32 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
-import { loadTeaching } from '../analysis/teachingBook.ts'
-import { readEntrySentiment } from '../analysis/readEntry.ts'
 import { newVersion } from './version.ts'
-import { record } from '../log/record.ts'
-
-interface TeachingRow {
-  version: number
-  edition: number
-  done: number
-  total: number
-  wanted: boolean
-  model: Model | null
-  figures: (Omit<Learning, 'model'> & { contradicting: number }) | null
-  learntAt: Date | null
-}
+import {
+  taughtWords,
+  taughtAspects,
+  type TeachingRow,
+  teachingOfBrand,
+  countCorrected,
+  nextEdition,
+  removeWords,
+  addWords,
+  removeAspectsBut,
+  freeAspectNames,
+  putAspect,
+  setLearningWanted,
+} from '../../store/queries/teaching/taught.ts'
+import { loadTeaching, readEntrySentiment } from '../analysis/index.ts'
+import { record } from '../log/index.ts'
 
 const strongestShown = 12
 
 export async function teachingAnswer({ db }: Pick<Context, 'db'>, reader: Reader): Promise<TeachingAnswer> {
   const [words, aspects, row, corrections] = await Promise.all([
-    db.rows<BrandWord>('SELECT term, valence FROM brand_words WHERE brand_id = $1 ORDER BY lower(term)', [
-      reader.brandId,
-    ]),
-    db.rows<Required<AspectDraft>>('SELECT id, name, terms FROM aspects WHERE brand_id = $1 ORDER BY id', [
-      reader.brandId,
-    ]),
-    db.one<TeachingRow>(
-      `SELECT version, edition, history_done AS done, history_total AS total, wanted, model, figures, learnt_at AS "learntAt" FROM teaching WHERE brand_id = $1`,
-      [reader.brandId],
-    ),
-    db.one<{ n: number }>(
-      'SELECT count(DISTINCT c.entry_id) AS n FROM corrections c JOIN entries e ON e.id = c.entry_id WHERE e.brand_id = $1',
-      [reader.brandId],
-    ),
+    taughtWords(db, reader.brandId),
+    taughtAspects(db, reader.brandId),
+    teachingOfBrand(db, reader.brandId),
+    countCorrected(db, reader.brandId),
   ])
   return {
     edition: row?.edition ?? 1,
@@ -102,11 +94,7 @@ async function taught(
 ): Promise<TeachingAnswer> {
   const { db, live } = context
   await db.inTransaction(async (tx) => {
-    const row = await db.one<{ edition: number }>(
-      'UPDATE teaching SET edition = edition + 1 WHERE brand_id = $1 RETURNING edition - 1 AS edition',
-      [reader.brandId],
-      tx,
-    )
+    const row = await nextEdition(db, reader.brandId, tx)
     // Whole lists are put in the place of those there are: what a colleague added meanwhile must not go with them.
     if (seen !== undefined && row?.edition !== seen) throw new Refusal('changedMeanwhile')
     await change(tx)
@@ -130,10 +118,15 @@ export const saveWords = (
     'saveWords',
     async (tx) => {
       const { db } = context
-      await db.rows('DELETE FROM brand_words WHERE brand_id = $1', [reader.brandId], tx)
-      await db.rows(
-        `INSERT INTO brand_words (brand_id, term, valence, colleague_id) SELECT $1::int, n.term, n.valence, $2::int FROM unnest($3::text[], $4::real[]) AS n (term, valence)`,
-        [reader.brandId, reader.colleagueId, words.map((w) => w.term.trim()), words.map((w) => w.valence)],
+      await removeWords(db, reader.brandId, tx)
+      await addWords(
+        db,
+        {
+          brandId: reader.brandId,
+          colleagueId: reader.colleagueId,
+          terms: words.map((w) => w.term.trim()),
+          valences: words.map((w) => w.valence),
+        },
         tx,
       )
     },
@@ -155,21 +148,10 @@ export const saveAspects = (
     async (tx) => {
       const { db } = context
       const kept = aspects.flatMap(({ id }) => id ?? [])
-      await db.rows(
-        'DELETE FROM aspects WHERE brand_id = $1 AND NOT id = ANY($2::int[])',
-        [reader.brandId, kept],
-        tx,
-      )
+      await removeAspectsBut(db, { brandId: reader.brandId, kept }, tx)
       // Two that swap their names would meet on the way.
-      await db.rows(`UPDATE aspects SET name = '#' || id WHERE brand_id = $1`, [reader.brandId], tx)
-      for (const { id, name, terms } of aspects)
-        await db.rows(
-          id
-            ? 'UPDATE aspects SET name = $2, terms = $3 WHERE brand_id = $1 AND id = $4'
-            : 'INSERT INTO aspects (brand_id, name, terms) VALUES ($1, $2, $3)',
-          [reader.brandId, name, JSON.stringify(terms), ...(id ? [id] : [])],
-          tx,
-        )
+      await freeAspectNames(db, reader.brandId, tx)
+      for (const aspect of aspects) await putAspect(db, reader.brandId, aspect, tx)
     },
     edition,
   )
@@ -196,7 +178,7 @@ function checkAspects(aspects: readonly AspectDraft[]): void {
 
 export const wantLearning = (context: Context, reader: Reader, wanted: boolean): Promise<TeachingAnswer> =>
   taught(context, reader, wanted ? 'useLearning' : 'stopLearning', async (tx) => {
-    await context.db.rows('UPDATE teaching SET wanted = $2 WHERE brand_id = $1', [reader.brandId, wanted], tx)
+    await setLearningWanted(context.db, { brandId: reader.brandId, wanted }, tx)
   })
 
 /** Tries a sentence on what is taught, or on a list of words that is not saved yet. */

@@ -7,11 +7,12 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { lensTexts } from '../../store/queries/entries/lensTexts.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
-import { lensContext, lensOf } from '../entries/askedLens.ts'
-import { fillBuckets } from '../entries/list.ts'
 import { askedWords, backgroundNeeded, phraseAnswer, phrasesOfLens } from './phrases.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
 import { addCounts, netOf, noCounts, total } from './standings.ts'
+import { groupName } from '../../store/queries/watches/groups.ts'
+import { watchName } from '../../store/queries/watches/watches.ts'
+import { lensContext, lensOf, fillBuckets } from '../lens/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
 const textLimit = 20_000
@@ -105,11 +106,8 @@ async function readSide(
 }
 
 async function nameOf({ db }: Parts, reader: Reader, lens: Lens): Promise<string> {
-  const table = lens.watch !== null ? 'watches' : lens.group !== null ? 'watch_groups' : null
-  if (!table) return ''
-  const row = await db.one<{ name: string }>(`SELECT name FROM ${table} WHERE id = $1 AND brand_id = $2`, [
-    lens.watch ?? lens.group,
-    reader.brandId,
-  ])
-  return row?.name ?? ''
+  const { brandId } = reader
+  if (lens.watch !== null) return (await watchName(db, { id: lens.watch, brandId }))?.name ?? ''
+  if (lens.group !== null) return (await groupName(db, { id: lens.group, brandId }))?.name ?? ''
+  return ''
 }

@@ -20,6 +20,7 @@ import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
 import { listGroups } from './groups.ts'
 import { createWatches, listWatches } from './watches.ts'
+import { groupNamed, insertGroup } from '../../store/queries/watches/groups.ts'
 
 /** All watches of a brand with their folders, by names: to be kept in a file, or taken to another brand. */
 export async function exportWatches(context: Pick<Context, 'db'>, reader: Reader): Promise<WatchesFile> {
@@ -134,18 +135,13 @@ async function folderOf(
       parent = known
       continue
     }
-    const found: { id: number } | undefined = await db.one<{ id: number }>(
-      'SELECT id FROM watch_groups WHERE brand_id = $1 AND coalesce(parent_id, 0) = $2 AND lower(name) = lower($3)',
-      [reader.brandId, parent ?? 0, name],
+    const found: { id: number } | undefined = await groupNamed(
+      db,
+      { brandId: reader.brandId, parentId: parent ?? 0, name },
       tx,
     )
     const made: { id: number } | undefined =
-      found ??
-      (await db.one<{ id: number }>(
-        'INSERT INTO watch_groups (brand_id, parent_id, name, kind) VALUES ($1, $2, $3, $4) RETURNING id',
-        [reader.brandId, parent, name, kind],
-        tx,
-      ))
+      found ?? (await insertGroup(db, reader.brandId, { parentId: parent, name, kind }, tx))
     parent = made!.id
     folders.set(path, parent)
   }

@@ -20,12 +20,13 @@ import {
   type LensQuestion,
   type SliceRow,
 } from '../../store/queries/entries/lensSlices.ts'
-import { addAccess, Where } from '../../store/queries/shared/where.ts'
 import { watchPeriods } from '../../store/queries/watches/watchPeriods.ts'
-import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
 import { netOf, noCounts, total, usualPeriods } from './standings.ts'
 import { knownPeriods, usualOf } from './usual.ts'
+import { peersOf } from '../../store/queries/watches/watches.ts'
+import { markCounts } from '../../store/queries/watches/marks.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
 
 /** Weeks that a direction is read from when the periods before reach no further. */
 const directionWeeks = 12
@@ -150,13 +151,7 @@ async function shareAmong(
   period: Period,
 ): Promise<FiguresAnswer['share']> {
   if (watch === null) return null
-  const among = await db.rows<{ id: number; name: string }>(
-    `SELECT w.id, w.name FROM watches own JOIN watch_groups og ON og.id = own.group_id
-     JOIN watch_groups g ON g.brand_id = own.brand_id AND CASE WHEN og.kind IN ('brand', 'rivals') THEN g.kind IN ('brand', 'rivals') ELSE g.id = og.id END
-     JOIN watches w ON w.group_id = g.id AND w.deleted_at IS NULL
-     WHERE own.id = $1 AND own.brand_id = $2 ORDER BY w.id <> own.id, w.id`,
-    [watch, reader.brandId],
-  )
+  const among = await peersOf(db, { watchId: watch, brandId: reader.brandId })
   if (among.length < 2) return null
   const rows = await watchPeriods(db, {
     reader,
@@ -183,13 +178,6 @@ async function onTopicOf(
   watch: number | null,
 ): Promise<FiguresAnswer['onTopic']> {
   if (watch === null) return null
-  const where = new Where()
-  addAccess(where, reader, 'e')
-  where.add(`k.watch_id = ${where.bind(watch)} AND w.brand_id = ${where.bind(reader.brandId)}`)
-  const row = await db.one<{ marked: number; onTopic: number }>(
-    `SELECT count(*) AS marked, count(*) FILTER (WHERE k.on_topic) AS "onTopic" FROM marks k JOIN watches w ON w.id = k.watch_id
-     JOIN mentions m ON m.watch_id = k.watch_id AND m.entry_id = k.entry_id JOIN entries e ON e.id = k.entry_id WHERE ${where.toString()}`,
-    where.values,
-  )
+  const row = await markCounts(db, reader, watch)
   return row?.marked ? precisionOf(row.onTopic, row.marked) : null
 }

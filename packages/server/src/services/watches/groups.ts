@@ -15,7 +15,7 @@ import {
   updateGroup,
   type GroupFields,
 } from '../../store/queries/watches/groups.ts'
-import { record } from '../log/record.ts'
+import { record } from '../log/index.ts'
 
 export interface GroupDraft extends GroupFields {
   edition?: number

@@ -1,5 +1,6 @@
 import type { Context } from '../../context.ts'
 import { newestTexts } from '../../store/queries/entries/lensTexts.ts'
+import { brandIds } from '../../store/queries/brand/brand.ts'
 
 /** Texts read ahead in all: as many as one question about phrases looks at. */
 const most = 100_000
@@ -13,7 +14,7 @@ const stretch = 5_000
  * @returns how many are known now
  */
 export async function knowTexts({ db, textWorker }: Pick<Context, 'db' | 'textWorker'>): Promise<number> {
-  const brands = await db.rows<{ id: number }>('SELECT id FROM brands ORDER BY id')
+  const brands = await brandIds(db)
   let known = 0
   for (const { id } of brands)
     for (let from = 0; from < most / brands.length; from += stretch) {

@@ -1,15 +1,16 @@
 import { type Lens, type LensContext } from '@murrabel/core/lens'
 import { daysBefore } from '@murrabel/core/measures'
 import { placedWords } from '@murrabel/core/text'
-import type { PhraseAnswer, PhrasesAnswer, WatchQueryDraft } from '@murrabel/contract'
+import type { PhraseAnswer, PhrasesAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { entryCount } from '../../store/queries/entries/entryCount.ts'
 import { lensTexts } from '../../store/queries/entries/lensTexts.ts'
 import type { PhrasesFound } from '../../workers/textMessages.ts'
-import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
 import { netOf } from './standings.ts'
+import { queriesOf } from '../../store/queries/watches/watches.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
 
@@ -98,10 +99,7 @@ export async function askedWords(db: Context['db'], lens: Lens, context: LensCon
   const ids =
     lens.watch !== null ? [lens.watch] : lens.group !== null ? [...context.watchesOf(lens.group)] : []
   if (!ids.length) return []
-  const rows = await db.rows<{ query: WatchQueryDraft }>(
-    'SELECT query FROM watches WHERE id = ANY($1::int[])',
-    [ids],
-  )
+  const rows = await queriesOf(db, ids)
   // Of several watches only single names go: "storm" and "petrel" apart may tell something.
   return rows.flatMap(({ query }) =>
     (query.anyOf ?? []).flatMap(({ text }) => placedWords(text).map(({ word }) => word)),

@@ -4,17 +4,13 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
 import { watchVoices } from '../../store/queries/watches/watchVoices.ts'
-import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { publicFigures } from './publicFigures.ts'
 import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { addCounts, netOf, noCounts, total, usualPeriods } from './standings.ts'
 import { knownPeriods, usualOf } from './usual.ts'
-
-interface Side {
-  id: number
-  name: string
-  ours: boolean
-}
+import { watchesInGroups } from '../../store/queries/watches/watches.ts'
+import { nameOfBrand } from '../../store/queries/brand/brand.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
 
 /** The brand's own watches beside its rivals': one row a watch of the groups "brand" and "rivals". */
 export async function rivals(
@@ -25,18 +21,14 @@ export async function rivals(
   const { db } = parts
   const context = await lensContext(parts, reader)
   const period = shownPeriod(lensOf(query), context)
-  const sides = await db.rows<Side>(
-    `SELECT w.id, w.name, g.kind = 'brand' AS ours FROM watches w JOIN watch_groups g ON g.id = w.group_id
-     WHERE w.brand_id = $1 AND w.deleted_at IS NULL AND g.kind IN ('brand', 'rivals') ORDER BY g.kind = 'brand' DESC, w.name COLLATE "und-x-icu"`,
-    [reader.brandId],
-  )
+  const sides = await watchesInGroups(db, reader.brandId)
   const starts = periodStarts(period, usualPeriods, context.zone)
   const ids = sides.map(({ id }) => id)
   const [rows, now, before, brand] = await Promise.all([
     watchPeriods(db, { reader, starts, end: period.to, zone: context.zone, watches: ids }),
     watchVoices(db, { reader, ids, from: period.from, to: period.to }),
     watchVoices(db, { reader, ids, from: starts[starts.length - 2]!, to: period.from }),
-    db.one<{ name: string }>('SELECT name FROM brands WHERE id = $1', [reader.brandId]),
+    nameOfBrand(db, reader.brandId),
   ])
   const days = daysOf(period)
   const counts = sides.map(({ id }) => periodsOf(rows, id))

@@ -9,10 +9,10 @@ import { lensSlices, type LensQuestion } from '../../store/queries/entries/lensS
 import { lensStories } from '../../store/queries/entries/lensStories.ts'
 import { lensVoices } from '../../store/queries/entries/lensVoices.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
-import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { lensAt, printPeriod, shownPeriod } from './shownRange.ts'
 import { noCounts } from './standings.ts'
 import { phraseAnswer, phrasesOfLens } from './phrases.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
 
 const hour = 3_600_000
 /** History before the time shown, from which the usual is learnt. */

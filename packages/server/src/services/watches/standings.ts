@@ -3,9 +3,10 @@ import type { SentimentCounts, StandingsAnswer, WatchStanding } from '@murrabel/
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
-import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { halfOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { knownPeriods, usualOf } from './usual.ts'
+import { watchIds } from '../../store/queries/watches/watches.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
 
 /** Periods that say what is usual. */
 export const usualPeriods = 6
@@ -42,10 +43,7 @@ export async function standings(
   const { zone } = context
   const rows = await watchPeriods(parts.db, { reader, starts: halves, end: period.to, zone })
   const known = knownPeriods(starts, context.since)
-  const watches = await parts.db.rows<{ id: number }>(
-    'SELECT id FROM watches WHERE brand_id = $1 AND deleted_at IS NULL ORDER BY id',
-    [reader.brandId],
-  )
+  const watches = await watchIds(parts.db, reader.brandId)
   const byWatch = new Map<number, WatchPeriod[]>()
   for (const row of rows) byWatch.set(row.watch, [...(byWatch.get(row.watch) ?? []), row])
   return {

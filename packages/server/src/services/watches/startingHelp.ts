@@ -2,6 +2,7 @@ import { startingTerms } from '@murrabel/core/tuner'
 import type { ProposedWatch, StartingDraft } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
+import { nameOfBrand, placeNames } from '../../store/queries/brand/brand.ts'
 
 const bare = {
   anyOf: [],
@@ -20,10 +21,7 @@ export async function proposeWatches(
   reader: Reader,
   draft: StartingDraft,
 ): Promise<ProposedWatch[]> {
-  const [brand, places] = await Promise.all([
-    db.one<{ name: string }>('SELECT name FROM brands WHERE id = $1', [reader.brandId]),
-    db.rows<{ name: string }>('SELECT name FROM places WHERE brand_id = $1 ORDER BY id', [reader.brandId]),
-  ])
+  const [brand, places] = await Promise.all([nameOfBrand(db, reader.brandId), placeNames(db, reader.brandId)])
   return startingTerms({ ...draft, name: brand?.name ?? '', places: places.map((p) => p.name) }).map(
     ({ name, group, query }) => ({
       name,

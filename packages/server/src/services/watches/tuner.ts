@@ -12,8 +12,16 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { entriesById } from '../../store/queries/entries/entryPage.ts'
 import type { Database, Tx } from '../../store/database.ts'
-import { record } from '../log/record.ts'
-import { addAccess, Where } from '../../store/queries/shared/where.ts'
+import { zoneOfBrand } from '../../store/queries/brand/brand.ts'
+import { otherWatches, watchExists } from '../../store/queries/watches/watches.ts'
+import {
+  entriesOnTrial,
+  entriesSeenBy,
+  marksSeenBy,
+  removeMarks,
+  putMarks,
+} from '../../store/queries/watches/marks.ts'
+import { record } from '../log/index.ts'
 
 const days = 90
 const sampleSize = 40
@@ -38,7 +46,7 @@ export async function tuneWatch(
 ): Promise<TunerAnswer> {
   const fields = watchProblems(query)
   if (fields.length) throw new Refusal('invalid', { fields })
-  const brand = await db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId])
+  const brand = await zoneOfBrand(db, reader.brandId)
   const zone = brand?.zone ?? 'UTC'
   const starts = bucketStarts({
     from: daysBefore(now(), days - 1, zone),
@@ -48,15 +56,12 @@ export async function tuneWatch(
   })
   const [kept, others] = await Promise.all([
     marksOf({ db }, reader, watchId),
-    db.rows<{ id: number; name: string; query: WatchQueryDraft }>(
-      'SELECT id, name, query FROM watches WHERE brand_id = $1 AND deleted_at IS NULL AND id <> $2 ORDER BY id',
-      [reader.brandId, watchId ?? 0],
-    ),
+    otherWatches(db, { brandId: reader.brandId, id: watchId ?? 0 }),
   ])
   const marks = new Map<number, boolean>([...kept, ...fresh].map((m) => [m.entryId, m.onTopic]))
   const found = await textWorker.ask({
     kind: 'tuner',
-    entries: entriesSince(reader, new Date(starts[0]!)),
+    entries: entriesOnTrial(reader, { since: new Date(starts[0]!), limit: readLimit }),
     query,
     marks: [...marks],
     others: others.map(({ id, query: other }) => ({ id, query: other })),
@@ -102,31 +107,13 @@ export async function tuneWatch(
   }
 }
 
-function entriesSince(reader: Reader, since: Date) {
-  const where = new Where()
-  addAccess(where, reader, 'e')
-  where.add(`e.direction = 'in' AND e.at >= ${where.bind(since)}`)
-  return {
-    sql: `SELECT e.id, e.title, e.text, e.language, e.channel, e.at, coalesce(a.handle, a.name) AS voice FROM entries e
-      LEFT JOIN accounts a ON a.id = e.account_id WHERE ${where.toString()} ORDER BY e.at DESC, e.id DESC LIMIT ${readLimit}`,
-    values: where.values,
-  }
-}
-
 /** Marks of a watch, on entries that the reader may see. */
 export function marksOf(
   { db }: Pick<Context, 'db'>,
   reader: Reader,
   watchId: number | null,
 ): Promise<TunerMark[]> {
-  const where = new Where()
-  addAccess(where, reader, 'e')
-  where.add(`k.watch_id = ${where.bind(watchId ?? 0)}`)
-  return db.rows<TunerMark>(
-    `SELECT k.entry_id AS "entryId", k.on_topic AS "onTopic" FROM marks k JOIN watches w ON w.id = k.watch_id AND w.brand_id = ${where.bind(reader.brandId)}
-     JOIN entries e ON e.id = k.entry_id WHERE ${where.toString()}`,
-    where.values,
-  )
+  return marksSeenBy(db, reader, watchId ?? 0)
 }
 
 /** Keeps marks of a watch; null takes one away. Marks are the team's: the last word stands. */
@@ -137,25 +124,21 @@ export async function markHits(
   marks: readonly { entryId: number; onTopic: boolean | null }[],
 ): Promise<void> {
   await db.inTransaction(async (tx) => {
-    const watch = await db.one(
-      'SELECT 1 FROM watches WHERE id = $1 AND brand_id = $2 AND deleted_at IS NULL',
-      [watchId, reader.brandId],
-      tx,
-    )
+    const watch = await watchExists(db, { id: watchId, brandId: reader.brandId }, tx)
     if (!watch) throw new Refusal('notFound')
     await checkEntries(db, reader, marks, tx)
     const taken = marks.filter((m) => m.onTopic === null).map((m) => m.entryId)
     const given = marks.filter((m) => m.onTopic !== null)
-    await db.rows(
-      'DELETE FROM marks WHERE watch_id = $1 AND entry_id = ANY($2::bigint[])',
-      [watchId, taken],
-      tx,
-    )
-    await db.rows(
-      `INSERT INTO marks (watch_id, entry_id, on_topic, colleague_id) SELECT $1::int, e.id, n.on_topic, $2::int
-       FROM unnest($3::bigint[], $4::boolean[]) AS n (entry, on_topic) JOIN entries e ON e.id = n.entry AND e.brand_id = $5
-       ON CONFLICT (watch_id, entry_id) DO UPDATE SET on_topic = excluded.on_topic, colleague_id = excluded.colleague_id, at = now()`,
-      [watchId, reader.colleagueId, given.map((m) => m.entryId), given.map((m) => m.onTopic), reader.brandId],
+    await removeMarks(db, { watchId, entryIds: taken }, tx)
+    await putMarks(
+      db,
+      {
+        watchId,
+        colleagueId: reader.colleagueId,
+        entryIds: given.map((m) => m.entryId),
+        onTopic: given.map((m) => m.onTopic),
+        brandId: reader.brandId,
+      },
       tx,
     )
     await record(db, reader, { kind: 'markHits', on: ['watch', watchId], detail: { marks } }, tx)
@@ -169,12 +152,10 @@ async function checkEntries(
   marks: readonly { entryId: number }[],
   tx: Tx,
 ): Promise<void> {
-  const where = new Where()
-  addAccess(where, reader, 'e')
-  where.add(`e.id = ANY(${where.bind(marks.map(({ entryId }) => entryId))}::bigint[])`)
-  const known = await db.rows<{ id: number }>(
-    `SELECT e.id FROM entries e WHERE ${where.toString()}`,
-    where.values,
+  const known = await entriesSeenBy(
+    db,
+    reader,
+    marks.map(({ entryId }) => entryId),
     tx,
   )
   if (!known.length) throw new Refusal('notFound')

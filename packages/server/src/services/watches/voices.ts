@@ -2,7 +2,6 @@ import { readVoice } from '@murrabel/core/measures'
 import {
   standings as knownStandings,
   voiceOrders,
-  type Standing,
   type VoiceAnswer,
   type VoiceCard,
   type VoiceOrder,
@@ -13,9 +12,16 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { lensVoices } from '../../store/queries/entries/lensVoices.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
-import { record } from '../log/record.ts'
-import { lensContext, lensOf } from '../entries/askedLens.ts'
 import { netOf } from './standings.ts'
+import {
+  watchesOfVoices,
+  voiceById,
+  type VoiceChange,
+  lockVoice,
+  setVoice,
+} from '../../store/queries/watches/voices.ts'
+import { record } from '../log/index.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
 
 const pageSize = 100
 
@@ -63,31 +69,24 @@ function watchesOf(
   reader: Reader,
   ids: readonly number[],
 ): Promise<{ voice: number; id: number; name: string; n: number }[]> {
-  return db.rows(
-    `SELECT e.account_id AS voice, w.id, w.name, count(*) AS n FROM entries e JOIN mentions m ON m.entry_id = e.id JOIN watches w ON w.id = m.watch_id
-     WHERE e.account_id = ANY($1::bigint[]) AND e.brand_id = $2 AND e.direction = 'in' AND w.deleted_at IS NULL
-       AND ($3::int[] IS NULL OR e.place_id = ANY($3)) AND ($4::int[] IS NULL OR e.profile_id = ANY($4))
-     GROUP BY 1, 2, 3 ORDER BY 4 DESC`,
-    [ids, reader.brandId, reader.placeIds, reader.profileIds],
-  )
+  return watchesOfVoices(db, {
+    accountIds: ids,
+    brandId: reader.brandId,
+    placeIds: reader.placeIds,
+    profileIds: reader.profileIds,
+  })
 }
 
 /** A voice the reader may know of: one that wrote something they may see. */
 export async function voiceCard({ db }: Pick<Context, 'db'>, reader: Reader, id: number): Promise<VoiceCard> {
-  const card = await db.one<VoiceCard>(
-    `SELECT a.id, a.name, a.handle, a.network, a.standing, a.note, a.kept, a.edition FROM accounts a WHERE a.id = $1 AND a.brand_id = $2
-     AND EXISTS (SELECT 1 FROM entries e WHERE e.account_id = a.id AND ($3::int[] IS NULL OR e.place_id = ANY($3)) AND ($4::int[] IS NULL OR e.profile_id = ANY($4)))`,
-    [id, reader.brandId, reader.placeIds, reader.profileIds],
-  )
+  const card = await voiceById(db, {
+    id,
+    brandId: reader.brandId,
+    placeIds: reader.placeIds,
+    profileIds: reader.profileIds,
+  })
   if (!card) throw new Refusal('notFound')
   return card
-}
-
-export interface VoiceChange {
-  standing?: Standing | null
-  note?: string
-  kept?: boolean
-  edition?: number
 }
 
 /** Says what a voice is to the brand; answers what it was, so that it can be taken back. */
@@ -100,18 +99,10 @@ export async function changeVoice(
   await voiceCard({ db }, reader, id)
   return db.inTransaction(async (tx) => {
     await checkEdition({ db }, 'accounts', { id, brandId: reader.brandId }, edition, tx)
-    const before = await db.one<Required<VoiceChange>>(
-      'SELECT standing, note, kept, edition + 1 AS edition FROM accounts WHERE id = $1 AND brand_id = $2 FOR UPDATE',
-      [id, reader.brandId],
-      tx,
-    )
+    const before = await lockVoice(db, { id, brandId: reader.brandId }, tx)
     if (!before) throw new Refusal('notFound')
     const after = { ...before, ...change }
-    await db.rows(
-      'UPDATE accounts SET standing = $2, note = $3, kept = $4, edition = edition + 1 WHERE id = $1',
-      [id, after.standing, after.note, after.kept],
-      tx,
-    )
+    await setVoice(db, { id, standing: after.standing, note: after.note, kept: after.kept }, tx)
     await record(db, reader, { kind: 'changeVoice', on: ['person', id], detail: { before, after } }, tx)
     return before
   })

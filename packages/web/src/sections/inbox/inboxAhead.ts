@@ -2,7 +2,7 @@ import type { RouteLocation } from 'vue-router'
 import { parseLens } from '@murrabel/core/lens'
 import { routes } from '@murrabel/contract'
 import { askAhead } from '../../api/call.ts'
-import { firstRows } from '../../composables/useEntryList.ts'
+import { firstRows } from '../../composables/askRows.ts'
 import { bases, lensPairs, lensQuery } from '../../composables/useLens.ts'
 import { lensBehind } from '../../composables/useTide.ts'
 

@@ -42,3 +42,38 @@ export const aspectsOfBrand = (db: Database, brandId: number): Promise<{ id: num
   db.rows<{ id: number; name: string }>('SELECT id, name FROM aspects WHERE brand_id = $1 ORDER BY id', [
     brandId,
   ])
+
+export interface Place {
+  id: number
+  name: string
+}
+
+export const placeNames = (db: Database, brandId: number): Promise<Place[]> =>
+  db.rows<Place>(
+    `SELECT id, name
+     FROM places
+     WHERE brand_id = $1
+     ORDER BY id`,
+    [brandId],
+  )
+
+export const zoneOfBrand = (db: Database, brandId: number): Promise<{ zone: string } | undefined> =>
+  db.one<{ zone: string }>(
+    `SELECT zone
+     FROM brands
+     WHERE id = $1`,
+    [brandId],
+  )
+
+export const nameOfBrand = (db: Database, brandId: number): Promise<{ name: string } | undefined> =>
+  db.one<{ name: string }>(
+    `SELECT name
+     FROM brands
+     WHERE id = $1`,
+    [brandId],
+  )
+
+export const brandIds = (db: Database): Promise<{ id: number }[]> =>
+  db.rows<{ id: number }>(`SELECT id
+     FROM brands
+     ORDER BY id`)

@@ -1,5 +1,5 @@
 import type { Lens } from '@murrabel/core/lens'
-import type { TextQuery } from '../../../workers/textMessages.ts'
+import type { AskedElsewhere } from '../shared/askedElsewhere.ts'
 import type { LensQuestion } from './lensSlices.ts'
 import { lensWhere } from './lensWhere.ts'
 
@@ -14,7 +14,7 @@ const wholeText = `CASE WHEN e.title IS NULL THEN e.text ELSE e.title || E'\\n\\
 export function lensTexts(
   { lens, context, reader }: LensQuestion,
   { limit, without = null }: { limit: number; without?: Lens | null },
-): TextQuery {
+): AskedElsewhere {
   const { from, where } = lensWhere(lens, context, reader)
   const watches = without
     ? without.watch !== null
@@ -34,7 +34,7 @@ export function lensTexts(
 }
 
 /** The question for a brand's newest texts, a stretch of them at a time. */
-export const newestTexts = (brandId: number, stretch: { from: number; limit: number }): TextQuery => ({
+export const newestTexts = (brandId: number, stretch: { from: number; limit: number }): AskedElsewhere => ({
   sql: `SELECT e.id, ${wholeText} FROM entries e WHERE e.brand_id = $1 AND e.direction = 'in' ORDER BY e.at DESC, e.id DESC OFFSET $2 LIMIT $3`,
   values: [brandId, stretch.from, stretch.limit],
 })

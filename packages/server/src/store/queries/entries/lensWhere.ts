@@ -2,11 +2,17 @@ import { askingParts, instantsOf, type Lens, type LensContext } from '@murrabel/
 import type { Reader } from '../../../access/reader.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
+/** What follows FROM, and the conditions. */
+export interface LensSource {
+  from: string
+  where: Where
+}
+
 /**
  * The lens as SQL over entries e and their threads t: chooses the same entries as `lensPredicate` in the core.
  * What needs the thread or a watch is joined only when the lens asks for it.
  */
-export function lensWhere(lens: Lens, context: LensContext, reader: Reader): { from: string; where: Where } {
+export function lensWhere(lens: Lens, context: LensContext, reader: Reader): LensSource {
   const where = new Where()
   addAccess(where, reader, 'e')
   where.add(`e.direction = 'in'`)

@@ -127,3 +127,40 @@ export async function removeGroup(
   )
   await db.rows('DELETE FROM watch_groups WHERE id = $1', [id], tx)
 }
+
+export const groupExists = (
+  db: Database,
+  { id, brandId }: { id: number; brandId: number },
+  tx?: Tx,
+): Promise<object | undefined> =>
+  db.one<object>(
+    `SELECT 1
+     FROM watch_groups
+     WHERE id = $1 AND brand_id = $2`,
+    [id, brandId],
+    tx,
+  )
+
+export const groupNamed = (
+  db: Database,
+  { brandId, parentId, name }: { brandId: number; parentId: number; name: string },
+  tx?: Tx,
+): Promise<{ id: number } | undefined> =>
+  db.one<{ id: number }>(
+    `SELECT id
+     FROM watch_groups
+     WHERE brand_id = $1 AND coalesce(parent_id, 0) = $2 AND lower(name) = lower($3)`,
+    [brandId, parentId, name],
+    tx,
+  )
+
+export const groupName = (
+  db: Database,
+  { id, brandId }: { id: number; brandId: number },
+): Promise<{ name: string } | undefined> =>
+  db.one<{ name: string }>(
+    `SELECT name
+     FROM watch_groups
+     WHERE id = $1 AND brand_id = $2`,
+    [id, brandId],
+  )

@@ -2,7 +2,7 @@ import { fieldProblem } from '@murrabel/contract'
 import { decodeXML } from 'entities'
 import { XMLParser } from 'fast-xml-parser'
 import { cleanLine, cutText } from '@murrabel/core/text'
-import { Refusal } from '../../problem.ts'
+import { Refusal } from '../problem.ts'
 
 /** Feeds of one list: more than a team reads, and what one host of feeds may list. */
 const feedLimit = 5000

@@ -4,6 +4,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { firstHeard } from '../../store/queries/entries/firstHeard.ts'
 import { groupMembers } from '../../store/queries/watches/groupMembers.ts'
+import { zoneOfBrand } from '../../store/queries/brand/brand.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
 
@@ -28,7 +29,7 @@ export function lensOf(query: Record<string, unknown>): Lens {
 
 export async function lensContext({ db, now }: Parts, reader: Reader): Promise<LensContext> {
   const [brand, groups, since] = await Promise.all([
-    db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = $1', [reader.brandId]),
+    zoneOfBrand(db, reader.brandId),
     groupMembers(db, reader.brandId),
     firstHeard(db, reader.brandId),
   ])

@@ -4,6 +4,7 @@ import type { NetworkConfig } from '../../config.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { ProfileKey } from './profileKey.ts'
+import { openFlow, takeFlow } from '../../store/queries/profiles/oauth.ts'
 
 const flowMinutes = 10
 /** A network that does not answer is not waited for any longer. */
@@ -43,10 +44,13 @@ export async function startOAuth(context: Context, reader: Reader, name: string)
   const server = await discover(network)
   const verifier = oauth.generateRandomCodeVerifier()
   const state = oauth.generateRandomState()
-  await context.db.rows(
-    'INSERT INTO oauth_flows (state, brand_id, colleague_id, network, verifier) VALUES ($1, $2, $3, $4, $5)',
-    [state, reader.brandId, reader.colleagueId, name, verifier],
-  )
+  await openFlow(context.db, {
+    state,
+    brandId: reader.brandId,
+    colleagueId: reader.colleagueId,
+    network: name,
+    verifier,
+  })
   const url = new URL(server.authorization_endpoint!)
   url.search = new URLSearchParams({
     client_id: network.clientId,
@@ -71,10 +75,12 @@ export async function finishOAuth(
   params: URLSearchParams,
 ): Promise<Granted> {
   const state = params.get('state') ?? ''
-  const flow = await context.db.one<{ network: string; verifier: string }>(
-    `DELETE FROM oauth_flows WHERE state = $1 AND brand_id = $2 AND colleague_id = $3 AND created_at > now() - $4::int * interval '1 minute' RETURNING network, verifier`,
-    [state, reader.brandId, reader.colleagueId, flowMinutes],
-  )
+  const flow = await takeFlow(context.db, {
+    state,
+    brandId: reader.brandId,
+    colleagueId: reader.colleagueId,
+    minutes: flowMinutes,
+  })
   if (!flow) throw new Refusal('oauthState')
   const network = networkOf(context, flow.network)
   const server = await discover(network)

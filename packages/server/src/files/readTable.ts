@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync'
 import { cleanLine } from '@murrabel/core/text'
 import { limits, fieldProblem, type FieldReason, type ReasonValues } from '@murrabel/contract'
-import { Refusal } from '../../problem.ts'
+import { Refusal } from '../problem.ts'
 
 export interface TableRow {
   /** The line of the file it begins at, from 1, and the one it ends at. */

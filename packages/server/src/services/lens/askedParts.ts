@@ -1,4 +1,4 @@
-import { Refusal } from '../problem.ts'
+import { Refusal } from '../../problem.ts'
 
 /** A refusal that names a part of the question. */
 export const wrongPart = (field: string, message: string): Refusal =>

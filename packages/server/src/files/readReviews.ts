@@ -9,8 +9,8 @@ import {
   type FieldReason,
   type ReasonValues,
 } from '@murrabel/contract'
-import type { CollectedItem } from '../../connectors/index.ts'
-import { Refusal } from '../../problem.ts'
+import type { CollectedItem } from '../connectors/index.ts'
+import { Refusal } from '../problem.ts'
 import { orderOf, readDate } from './readDate.ts'
 import { readTable, type Table, type TableRow } from './readTable.ts'
 

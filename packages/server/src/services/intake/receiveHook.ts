@@ -3,8 +3,9 @@ import { unseal } from '../../access/seal.ts'
 import { connectorOf, parseJson, type ReadParts } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { ingest } from '../intake/ingest.ts'
-import { connectorProfile } from './keys.ts'
+import { ingest } from './ingest.ts'
+import { deliveryById, keepDelivery } from '../../store/queries/profiles/deliveries.ts'
+import { connectorProfile } from '../connections/index.ts'
 
 export interface Delivery {
   token: string
@@ -33,21 +34,14 @@ export async function receiveHook(context: Context, { token, body, headers }: De
     connector.receive!(connectorProfile(context, profile), parse(body)),
   )
   const id = headers['webhook-id'] ?? ''
-  const seen = await db.one('SELECT 1 FROM deliveries WHERE profile_id = $1 AND delivery_id = $2', [
-    profile.id,
-    id,
-  ])
+  const seen = await deliveryById(db, { profileId: profile.id, deliveryId: id })
   if (seen || !(items.length || unread.length)) return
   await ingest(
     context,
     profile,
     items,
     async (tx) => {
-      await db.rows(
-        'INSERT INTO deliveries (profile_id, delivery_id) VALUES ($1, $2) ON CONFLICT DO NOTHING',
-        [profile.id, id],
-        tx,
-      )
+      await keepDelivery(db, { profileId: profile.id, deliveryId: id }, tx)
     },
     unread,
   )

@@ -1,6 +1,7 @@
 import type { WatchQueryDraft } from '@murrabel/contract'
 import { parseTermWords } from '@murrabel/core/watches'
 import type { Database } from '../../store/database.ts'
+import { queriesInUse } from '../../store/queries/watches/watches.ts'
 
 /** Outside id of a profile that is no account but a search of the whole network. */
 export const searchId = 'search'
@@ -13,10 +14,7 @@ const termLimit = 300
  * is enough to find what it can match, the longest; what comes is matched here anyway.
  */
 export async function searchTerms(db: Database, brandId: number): Promise<string[]> {
-  const rows = await db.rows<{ query: WatchQueryDraft }>(
-    'SELECT query FROM watches WHERE brand_id = $1 AND deleted_at IS NULL AND paused_at IS NULL ORDER BY id',
-    [brandId],
-  )
+  const rows = await queriesInUse(db, brandId)
   const terms = new Map<string, string>()
   for (const { query } of rows)
     for (const term of asked(query)) {

@@ -4,6 +4,7 @@ import type { Profile } from '../../store/models/index.ts'
 import { refreshKey } from './oauth.ts'
 import { sealKey, unsealKey } from './profileKey.ts'
 import { searchId, searchTerms } from './searches.ts'
+import { holdKey } from '../../store/queries/profiles/profiles.ts'
 
 /** Base address of the profile's network; of a feed, its own. */
 export function addressOf(
@@ -59,7 +60,7 @@ export async function withProfileKey<T>(
 function renewKey(context: Context, profileId: number, refused: string): Promise<string | null> {
   const { db, models, config, live } = context
   return db.inTransaction(async (tx) => {
-    await db.rows('SELECT pg_advisory_xact_lock(44, $1)', [profileId], tx)
+    await holdKey(db, profileId, tx)
     const profile = await models.Profile.findByPk(profileId, { transaction: tx })
     if (!profile) return null
     const key = unsealKey(profile.keySealed, config.sealingKey)

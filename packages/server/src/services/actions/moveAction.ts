@@ -1,0 +1,42 @@
+import { actionTransition, stands, type ActionEvent, type ActionTransition } from '@murrabel/core/actions'
+import type { Database, Tx } from '../../store/database.ts'
+import {
+  type OutsideAction,
+  lockActionById,
+  setActionState,
+  isAnswerOwed,
+} from '../../store/queries/actions/actions.ts'
+import { setWithdrawn } from '../../store/queries/actions/ownEntries.ts'
+
+export const lockAction = (db: Database, id: number, tx: Tx): Promise<OutsideAction | undefined> =>
+  lockActionById(db, id, tx)
+
+/**
+ * Moves a locked action as the core's state machine says, and marks its entry where that no longer answers anybody. There
+ * is no other way in which an action changes its state.
+ */
+export async function moveAction(
+  db: Database,
+  action: OutsideAction,
+  event: ActionEvent,
+  { error = null, outsideId = null }: { error?: string | null; outsideId?: string | null },
+  tx: Tx,
+): Promise<ActionTransition> {
+  const moved = actionTransition(action, event)
+  if (!moved.changed) return moved
+  const { state, uncertain } = moved.next
+  await setActionState(
+    db,
+    { id: action.id, state, uncertain, error, tries: event.kind === 'begin' ? 1 : 0, outsideId },
+    tx,
+  )
+  if (action.entryId !== null && stands(state) !== stands(action.state))
+    await setWithdrawn(db, { entryId: action.entryId, withdrawn: !stands(state) }, tx)
+  return moved
+}
+
+/** Whether the customer's last word in a thread has no answer of ours that stands. */
+export async function answerIsOwed(db: Database, threadId: number, tx: Tx): Promise<boolean> {
+  const row = await isAnswerOwed(db, threadId, tx)
+  return row?.owed ?? false
+}

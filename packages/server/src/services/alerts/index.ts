@@ -1,0 +1,5 @@
+export { alertEvents, listAlerts, restoreAlert, saveAlert, setAlertDeleted, tryAlert } from './alerts.ts'
+export { bell, bellSeen } from './bell.ts'
+export { checkAlert } from './checkAlerts.ts'
+export { deliverAlert } from './deliverAlerts.ts'
+export { alertFeedAddresses, feedOf, watchFeed, watchFeedState } from './feeds.ts'

@@ -1,0 +1,6 @@
+export { brandAnswer } from './brandAnswer.ts'
+export { type BrandSeed, createBrand } from './createBrand.ts'
+export { healthOf } from './health.ts'
+export { prune } from './prune.ts'
+export { signIn } from './signIn.ts'
+export { welcome } from './welcome.ts'

@@ -1,0 +1,5 @@
+export { connectorProfile, withProfileKey } from './keys.ts'
+export { type Granted, callbackPath, finishOAuth, startOAuth } from './oauth.ts'
+export { type ProfileKey, sealKey } from './profileKey.ts'
+export { readersProfile } from './readersProfile.ts'
+export { searchId } from './searches.ts'

@@ -1,0 +1,2 @@
+export { draftImport, dropImport, importState, listImports, startImport } from './imports.ts'
+export { runImport } from './runImport.ts'

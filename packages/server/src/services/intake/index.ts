@@ -1,0 +1,6 @@
+export { collectOwner, collectProfile } from './collect.ts'
+export { ingest } from './ingest.ts'
+export { listApart, tryApartAgain } from './itemsApart.ts'
+export { keepLook, lookAgainInMs, lookAtPublicProfile, lookedNetworks } from './lookAtProfiles.ts'
+export { receiveHook } from './receiveHook.ts'
+export { setApart } from './setApart.ts'

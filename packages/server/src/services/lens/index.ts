@@ -1,0 +1,3 @@
+export { lensContext, lensOf } from './askedLens.ts'
+export { idsPart, wholePart, wrongPart } from './askedParts.ts'
+export { fillBuckets } from './tideBuckets.ts'

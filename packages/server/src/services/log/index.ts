@@ -1,0 +1,1 @@
+export { type Actor, record, recordAll } from './record.ts'

@@ -1,0 +1,3 @@
+export { learnAfterMs, learnFromCorrections, learnWhenRested } from './learning.ts'
+export { rereadHistory } from './rereadHistory.ts'
+export { saveAspects, saveWords, teachingAnswer, tryReading, wantLearning } from './teaching.ts'

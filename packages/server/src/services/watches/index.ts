@@ -1,0 +1,23 @@
+export { compare } from './compare.ts'
+export { exportWatches, importWatches } from './exchange.ts'
+export { figures } from './figures.ts'
+export { deleteGroup, listGroups, saveGroup } from './groups.ts'
+export { knowTexts } from './knowTexts.ts'
+export { phrases, phrasesOfLens } from './phrases.ts'
+export { addPublicProfile, removePublicProfile } from './publicProfiles.ts'
+export { rivals } from './rivals.ts'
+export { lensAt } from './shownRange.ts'
+export { spikes } from './spikes.ts'
+export { standings } from './standings.ts'
+export { proposeWatches } from './startingHelp.ts'
+export { markHits, tuneWatch } from './tuner.ts'
+export { changeVoice, voiceCard, voices } from './voices.ts'
+export {
+  copyWatch,
+  createWatch,
+  deleteWatch,
+  listWatches,
+  pauseWatch,
+  restoreWatch,
+  updateWatch,
+} from './watches.ts'

@@ -1,0 +1,150 @@
+import type { Database, Tx } from '../../database.ts'
+import type { ActionState } from '@murrabel/core/actions'
+import type { EntryKind } from '@murrabel/core/lens'
+
+const columns = `id, brand_id AS "brandId", profile_id AS "profileId", thread_id AS "threadId", entry_id AS "entryId", kind, key, target, payload,
+  state, uncertain, attempts, error, colleague_id AS "colleagueId"`
+
+export interface OutsideAction {
+  id: number
+  brandId: number
+  profileId: number
+  threadId: number | null
+  entryId: number | null
+  kind: string
+  key: string
+  target: ReplyTarget
+  payload: { text: string }
+  state: ActionState
+  uncertain: boolean
+  attempts: number
+  error: string | null
+  colleagueId: number | null
+}
+
+/** What a reply is aimed at: ids on the network, as they were when it was decided. */
+export interface ReplyTarget {
+  threadId: string
+  entryId: string
+  kind: EntryKind
+}
+
+export const actionByKey = (
+  db: Database,
+  { brandId, key }: { brandId: number; key: string },
+  tx?: Tx,
+): Promise<{ threadId: number; text: string } | undefined> =>
+  db.one<{ threadId: number; text: string }>(
+    `SELECT thread_id AS "threadId", payload->>'text' AS text
+     FROM outside_actions
+     WHERE brand_id = $1 AND key = $2`,
+    [brandId, key],
+    tx,
+  )
+
+export const profileOfAction = (
+  db: Database,
+  id: number,
+  tx?: Tx,
+): Promise<{ profileId: number } | undefined> =>
+  db.one<{ profileId: number }>(
+    `SELECT profile_id AS "profileId"
+     FROM outside_actions
+     WHERE id = $1`,
+    [id],
+    tx,
+  )
+
+export const threadOfAction = (
+  db: Database,
+  { id, brandId }: { id: number; brandId: number },
+  tx?: Tx,
+): Promise<{ threadId: number | null } | undefined> =>
+  db.one<{ threadId: number | null }>(
+    `SELECT thread_id AS "threadId"
+     FROM outside_actions
+     WHERE id = $1 AND brand_id = $2`,
+    [id, brandId],
+    tx,
+  )
+
+export const lockActionById = (db: Database, id: number, tx?: Tx): Promise<OutsideAction | undefined> =>
+  db.one<OutsideAction>(
+    `SELECT ${columns}
+     FROM outside_actions
+     WHERE id = $1
+     FOR UPDATE`,
+    [id],
+    tx,
+  )
+
+export const setActionState = async (
+  db: Database,
+  {
+    id,
+    state,
+    uncertain,
+    error,
+    tries,
+    outsideId,
+  }: {
+    id: number
+    state: string
+    uncertain: boolean
+    error: string | null
+    tries: number
+    outsideId: string | null
+  },
+  tx?: Tx,
+): Promise<void> => {
+  await db.rows(
+    `UPDATE outside_actions
+     SET state = $2, uncertain = $3, error = $4, attempts = attempts + $5::int, changed_at = now(),
+       outside_id = coalesce($6, outside_id),
+       sent_at = CASE WHEN $2 = 'sent' THEN coalesce(sent_at, now()) ELSE sent_at END
+     WHERE id = $1`,
+    [id, state, uncertain, error, tries, outsideId],
+    tx,
+  )
+}
+
+/** Whether the newest entry of a thread that stands is not ours. */
+export const isAnswerOwed = (
+  db: Database,
+  threadId: number,
+  tx?: Tx,
+): Promise<{ owed: boolean } | undefined> =>
+  db.one<{ owed: boolean }>(
+    `SELECT coalesce(
+       max(at) FILTER (WHERE direction = 'in')
+         > coalesce(max(at) FILTER (WHERE direction = 'out' AND NOT withdrawn), '-infinity'),
+       false
+     ) AS owed
+     FROM entries
+     WHERE thread_id = $1`,
+    [threadId],
+    tx,
+  )
+
+export const actionsByKey = (
+  db: Database,
+  { profileId, keys }: { profileId: number; keys: readonly (string | undefined)[] },
+  tx?: Tx,
+): Promise<{ id: number; key: string }[]> =>
+  db.rows<{ id: number; key: string }>(
+    `SELECT id, key
+     FROM outside_actions
+     WHERE profile_id = $1 AND key = ANY($2::uuid[])
+     ORDER BY id`,
+    [profileId, keys],
+    tx,
+  )
+
+export const waitingActions = (db: Database, profileId: number, tx?: Tx): Promise<{ id: number }[]> =>
+  db.rows<{ id: number }>(
+    `SELECT id
+     FROM outside_actions
+     WHERE profile_id = $1 AND state = 'waiting'`,
+    [profileId],
+    tx,
+  )

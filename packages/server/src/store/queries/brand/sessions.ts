@@ -1,0 +1,51 @@
+import type { Reader } from '../../../access/reader.ts'
+import type { Database, Tx } from '../../database.ts'
+
+export const insertSession = async (
+  db: Database,
+  {
+    tokenHash,
+    colleagueId,
+    brandId,
+    days,
+  }: { tokenHash: NonSharedBuffer; colleagueId: number; brandId: number; days: number },
+): Promise<void> => {
+  await db.rows(
+    `INSERT INTO sessions (token_hash, colleague_id, brand_id, expires_at)
+     VALUES ($1, $2, $3, now() + $4::int * interval '1 day')`,
+    [tokenHash, colleagueId, brandId, days],
+  )
+}
+
+export const readerBySession = (db: Database, tokenHash: NonSharedBuffer): Promise<Reader | undefined> =>
+  db.one<Reader>(
+    `SELECT m.colleague_id AS "colleagueId", m.brand_id AS "brandId", m.role, m.place_ids AS "placeIds",
+       m.profile_ids AS "profileIds"
+     FROM sessions s
+     JOIN memberships m ON m.colleague_id = s.colleague_id AND m.brand_id = s.brand_id
+     WHERE s.token_hash = $1 AND s.expires_at > now()`,
+    [tokenHash],
+  )
+
+export const readerByMembership = (
+  db: Database,
+  { colleagueId, brandId }: { colleagueId: number; brandId: number },
+  tx?: Tx,
+): Promise<Reader | undefined> =>
+  db.one<Reader>(
+    `SELECT colleague_id AS "colleagueId", brand_id AS "brandId", role, place_ids AS "placeIds",
+       profile_ids AS "profileIds"
+     FROM memberships
+     WHERE colleague_id = $1 AND brand_id = $2`,
+    [colleagueId, brandId],
+    tx,
+  )
+
+export const removeSession = async (db: Database, tokenHash: NonSharedBuffer, tx?: Tx): Promise<void> => {
+  await db.rows(
+    `DELETE FROM sessions
+     WHERE token_hash = $1`,
+    [tokenHash],
+    tx,
+  )
+}

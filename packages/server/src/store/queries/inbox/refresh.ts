@@ -1,0 +1,161 @@
+import type { Database, Tx } from '../../database.ts'
+import type { DuePolicy, DayHours } from '@murrabel/core/inbox'
+import type { ThreadState, EntryKind, Sentiment } from '@murrabel/core/lens'
+
+export interface ThreadFacts {
+  id: number
+  state: ThreadState
+  setAsideUntil: Date | null
+  version: number
+  priority: 0 | 1 | 2
+  oldLead: number | null
+  placeId: number | null
+  connectedAt: Date
+  leadId: number | null
+  kind: EntryKind | null
+  rating: number | null
+  sentiment: Sentiment | null
+  reach: number | null
+  leadAt: Date | null
+  answeredAt: Date | null
+  firstWaitingAt: Date | null
+  waiting: number
+  /** Answers of ours that failed and wait for somebody to decide. */
+  notSent: number
+}
+
+export const duePolicyOf = (
+  db: Database,
+  brandId: number,
+  tx?: Tx,
+): Promise<{ zone: string; policy: Partial<DuePolicy> } | undefined> =>
+  db.one<{ zone: string; policy: Partial<DuePolicy> }>(
+    `SELECT zone, due_policy AS policy
+     FROM brands
+     WHERE id = $1`,
+    [brandId],
+    tx,
+  )
+
+export const placeHours = (
+  db: Database,
+  brandId: number,
+  tx?: Tx,
+): Promise<{ id: number; week: DayHours[] | null; closedDays: string[] }[]> =>
+  db.rows<{ id: number; week: DayHours[] | null; closedDays: string[] }>(
+    `SELECT id, week, closed_days AS "closedDays"
+     FROM places
+     WHERE brand_id = $1
+     ORDER BY id`,
+    [brandId],
+    tx,
+  )
+
+/** The entry each thread is shown by: its newest from outside. */
+export const latestFromOutside = (
+  db: Database,
+  threadIds: readonly number[],
+  tx?: Tx,
+): Promise<{ id: number }[]> =>
+  db.rows<{ id: number }>(
+    `SELECT l.id
+     FROM unnest($1::bigint[]) AS t (id)
+     CROSS JOIN LATERAL (
+       SELECT e.id
+       FROM entries e
+       WHERE e.thread_id = t.id AND e.direction <> 'out'
+       ORDER BY e.at DESC, e.id DESC
+       LIMIT 1
+     ) l`,
+    [threadIds],
+    tx,
+  )
+
+/**
+ * The latest incoming entry of each thread, our latest answer to it that stands, and how many of theirs came since. Laterals,
+ * so that each thread is looked up by index also while the tables are so new that the planner knows nothing of their size; and
+ * not "in" but "not out", so that it does not take the indexes of incoming entries for a help, which hold all of them.
+ */
+export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx): Promise<ThreadFacts[]> =>
+  db.rows<ThreadFacts>(
+    `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.version, t.priority,
+       t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
+       l.id AS "leadId", l.kind, l.rating, l.sentiment, l.reach, l.at AS "leadAt",
+       CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
+       w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting,
+       (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.state = 'failed')::int AS "notSent"
+     FROM threads t
+     JOIN profiles p ON p.id = t.profile_id
+     LEFT JOIN LATERAL (
+       SELECT *
+       FROM entries e
+       WHERE e.thread_id = t.id AND e.direction <> 'out'
+       ORDER BY e.at DESC, e.id DESC
+       LIMIT 1
+     ) l ON true
+     LEFT JOIN LATERAL (
+       SELECT min(e.at) FILTER (WHERE e.direction = 'in') AS first_in,
+         max(e.at) FILTER (WHERE e.direction = 'out' AND NOT e.withdrawn) AS last_out
+       FROM entries e
+       WHERE e.thread_id = t.id
+     ) f ON true
+     LEFT JOIN LATERAL (
+       SELECT count(*) AS n, min(e.at) AS first
+       FROM entries e
+       WHERE e.thread_id = t.id
+         AND e.direction <> 'out'
+         AND (f.last_out IS NULL OR f.last_out < f.first_in OR e.at > f.last_out)
+     ) w ON true
+     WHERE t.id = ANY($1::bigint[])
+     ORDER BY t.id`,
+    [threadIds],
+    tx,
+  )
+
+export const markLeads = async (db: Database, threadIds: readonly number[], tx?: Tx): Promise<void> => {
+  await db.rows(
+    `UPDATE entries e
+     SET lead = (e.id = t.lead_entry_id)
+     FROM threads t
+     WHERE t.id = e.thread_id
+       AND e.thread_id = ANY($1::bigint[])
+       AND e.lead <> (e.id IS NOT DISTINCT FROM t.lead_entry_id)`,
+    [threadIds],
+    tx,
+  )
+}
+
+export interface ThreadRefresh {
+  id: number
+  lead: number | null
+  state: ThreadState
+  due: Date | null
+  pressing: Date | null
+  /** Whether it is another thread now for whoever looks at it. */
+  moved: boolean
+}
+
+export const refreshRows = async (
+  db: Database,
+  threads: readonly ThreadRefresh[],
+  tx?: Tx,
+): Promise<void> => {
+  await db.rows(
+    `UPDATE threads t
+     SET lead_entry_id = n.lead, state = n.state, due_at = n.due, pressing_at = n.pressing,
+       set_aside_until = CASE WHEN n.state = 'aside' THEN t.set_aside_until END,
+       version = t.version + n.moved::int
+     FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[])
+       AS n (id, lead, state, due, pressing, moved)
+     WHERE t.id = n.id`,
+    [
+      threads.map((n) => n.id),
+      threads.map((n) => n.lead),
+      threads.map((n) => n.state),
+      threads.map((n) => n.due),
+      threads.map((n) => n.pressing),
+      threads.map((n) => n.moved),
+    ],
+    tx,
+  )
+}

@@ -1,0 +1,179 @@
+import type { Database, Tx } from '../../database.ts'
+
+/** What storing needs to know of a profile. */
+export interface IngestProfile {
+  id: number
+  brandId: number
+  placeId: number | null
+  channel: string
+  network: string
+}
+
+export interface KnownEntry {
+  outsideId: string
+  text: string
+  title: string | null
+  rating: number | null
+}
+
+export const keepRawItems = async (
+  db: Database,
+  {
+    profileId,
+    outsideIds,
+    payloads,
+  }: { profileId: number; outsideIds: readonly string[]; payloads: readonly string[] },
+  tx?: Tx,
+): Promise<void> => {
+  await db.rows(
+    `INSERT INTO raw_items AS r (profile_id, outside_id, payload)
+     SELECT $1, *
+     FROM unnest($2::text[], $3::jsonb[])
+     ON CONFLICT (profile_id, outside_id) DO UPDATE SET payload = excluded.payload
+     WHERE r.payload IS DISTINCT FROM excluded.payload`,
+    [profileId, outsideIds, payloads],
+    tx,
+  )
+}
+
+export const entriesByOutsideId = (
+  db: Database,
+  { profileId, outsideIds }: { profileId: number; outsideIds: readonly string[] },
+  tx?: Tx,
+): Promise<KnownEntry[]> =>
+  db.rows<KnownEntry>(
+    `SELECT outside_id AS "outsideId", text, title, rating
+     FROM entries
+     WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
+    [profileId, outsideIds],
+    tx,
+  )
+
+export const updateEntries = async (
+  db: Database,
+  {
+    profileId,
+    outsideIds,
+    texts,
+    titles,
+    ratings,
+  }: {
+    profileId: number
+    outsideIds: readonly string[]
+    texts: readonly string[]
+    titles: readonly (string | null)[]
+    ratings: readonly (number | null)[]
+  },
+  tx?: Tx,
+): Promise<void> => {
+  await db.rows(
+    `UPDATE entries e
+     SET text = n.text, title = coalesce(n.title, e.title), rating = coalesce(n.rating, e.rating),
+       analysed_at = NULL
+     FROM unnest($2::text[], $3::text[], $4::text[], $5::real[]) AS n (outside_id, text, title, rating)
+     WHERE e.profile_id = $1 AND e.outside_id = n.outside_id`,
+    [profileId, outsideIds, texts, titles, ratings],
+    tx,
+  )
+}
+
+export const knownAccounts = (
+  db: Database,
+  { brandId, network, outsideIds }: { brandId: number; network: string; outsideIds: string[] },
+  tx?: Tx,
+): Promise<{ id: number; outsideId: string; name: string }[]> =>
+  db.rows<{ id: number; outsideId: string; name: string }>(
+    `SELECT id, outside_id AS "outsideId", name
+     FROM accounts
+     WHERE brand_id = $1 AND network = $2 AND outside_id = ANY($3::text[])`,
+    [brandId, network, outsideIds],
+    tx,
+  )
+
+export const putAccounts = (
+  db: Database,
+  {
+    brandId,
+    network,
+    outsideIds,
+    names,
+    handles,
+    urls,
+  }: {
+    brandId: number
+    network: string
+    outsideIds: readonly string[]
+    names: readonly string[]
+    handles: readonly (string | null)[]
+    urls: readonly (string | null)[]
+  },
+  tx?: Tx,
+): Promise<{ id: number; outsideId: string }[]> =>
+  db.rows<{ id: number; outsideId: string }>(
+    `INSERT INTO accounts AS a (brand_id, network, outside_id, name, handle, url)
+     SELECT $1, $2, *
+     FROM unnest($3::text[], $4::text[], $5::text[], $6::text[])
+     ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET name = excluded.name,
+       handle = coalesce(excluded.handle, a.handle)
+     RETURNING id, outside_id AS "outsideId"`,
+    [brandId, network, outsideIds, names, handles, urls],
+    tx,
+  )
+
+export interface EntryToAdd {
+  threadId: number | undefined
+  accountId: number | null
+  outsideId: string
+  direction: string
+  kind: string
+  title: string | null
+  text: string
+  rating: number | null
+  at: Date
+  url: string | null
+  reach: number
+  isPrivate: boolean
+  paid: boolean
+  undated: boolean
+}
+
+/** Entries that are there already, by their outside id, stay as they are. */
+export const insertEntries = async (
+  db: Database,
+  profile: IngestProfile,
+  entries: readonly EntryToAdd[],
+  tx?: Tx,
+): Promise<void> => {
+  const column = <T>(of: (entry: EntryToAdd) => T) => entries.map(of)
+  await db.rows(
+    `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id,
+       direction, kind, title, text, rating, at, url, reach, private, paid, undated)
+     SELECT $1, $2, $3, $4, *
+     FROM unnest(
+       $5::bigint[], $6::bigint[], $7::text[], $8::text[], $9::text[], $10::text[], $11::text[], $12::real[],
+       $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[], $18::bool[]
+     )
+     ON CONFLICT (profile_id, outside_id) DO NOTHING`,
+    [
+      profile.brandId,
+      profile.id,
+      profile.placeId,
+      profile.channel,
+      column((e) => e.threadId),
+      column((e) => e.accountId),
+      column((e) => e.outsideId),
+      column((e) => e.direction),
+      column((e) => e.kind),
+      column((e) => e.title),
+      column((e) => e.text),
+      column((e) => e.rating),
+      column((e) => e.at),
+      column((e) => e.url),
+      column((e) => e.reach),
+      column((e) => e.isPrivate),
+      column((e) => e.paid),
+      column((e) => e.undated),
+    ],
+    tx,
+  )
+}

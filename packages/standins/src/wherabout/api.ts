@@ -1,0 +1,71 @@
+import express, { type Router } from 'express'
+import { problem } from '../shared/faults.ts'
+import type { OAuthServer } from '../shared/oauth.ts'
+import { coveredBy } from '../shared/subscriptions.ts'
+import { businessOf, feedItemOf } from './linkedData.ts'
+import type { WheraboutItem, WheraboutState } from './state.ts'
+
+const pageSize = 200
+const answerLength = 4000
+const mayUse = coveredBy('business')
+
+interface ApiParts {
+  state: WheraboutState
+  oauth: OAuthServer
+  publish: <T extends WheraboutItem>(item: T) => T
+}
+
+/** What a business's owner may read, with their key. */
+export function readingApi(api: Router, { state, oauth }: ApiParts): void {
+  api.get('/businesses', (_req, res) => {
+    const granted = (res.locals.resources as string[]).flatMap((id) => state.businesses.get(id) ?? [])
+    res.json({
+      '@context': 'https://schema.org',
+      '@type': 'ItemList',
+      itemListElement: granted.map((b) => businessOf(b, oauth.address)),
+    })
+  })
+  api.get('/businesses/:business/feed', mayUse, (req, res) => {
+    const stream = state.streams.get(String(req.params.business)) ?? []
+    const after = Math.max(0, Number(req.query.after ?? 0) || 0)
+    const items = stream.slice(after, after + pageSize)
+    const end = after + items.length
+    res.json({
+      '@context': 'https://schema.org',
+      '@type': 'DataFeed',
+      numberOfItems: stream.length,
+      dataFeedElement: items.map((i) => feedItemOf(i, oauth.address)),
+      cursor: String(end),
+      more: end < stream.length,
+    })
+  })
+}
+
+/** The owner's answers. */
+export function writingApi(api: Router, { state, oauth, publish }: ApiParts): void {
+  api.put('/businesses/:business/items/:item/answer', mayUse, express.json(), (req, res) => {
+    const business = state.businesses.get(String(req.params.business))
+    const parent = state.items.get(String(req.params.item))
+    const { text = '' } = req.body as { text?: string }
+    if (!business || !parent || parent.op === 'answer' || parent.business !== business.id)
+      return problem(res, 410, 'What this answers is gone')
+    if (!text.trim()) return problem(res, 422, 'An answer needs text')
+    if (text.length > answerLength)
+      return problem(res, 422, `An answer has at most ${answerLength} characters`)
+    const key = req.get('Idempotency-Key')
+    const { value, repeated } = state.answered.once(key, () =>
+      publish({
+        op: 'answer',
+        id: state.nextId(),
+        business: business.id,
+        parent: parent.id,
+        author: { id: business.id, name: business.name },
+        owner: true,
+        text,
+        created: new Date().toISOString(),
+        key,
+      }),
+    )
+    res.status(repeated ? 200 : 201).json(feedItemOf(value, oauth.address))
+  })
+}

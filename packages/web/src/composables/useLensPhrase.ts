@@ -1,0 +1,59 @@
+import type { LensField, LensPhrase } from '@murrabel/core/lens'
+import { useBrand } from '../stores/brand.ts'
+import { useVoices } from '../stores/voices.ts'
+import { bases } from './useLens.ts'
+import { useTexts } from './useTexts.ts'
+
+/** The kinds that somebody may wait for an answer to; together they have a shorter name. */
+const owed = bases.threads.kinds
+
+/** One part of the lens in words of the reader's language. */
+export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => string {
+  const { t, list, format, languageName, weekHour } = useTexts()
+  const voices = useVoices()
+  const brand = useBrand()
+  const local = (text: string) =>
+    format(text.length > 10 ? `${text}:00:00Z` : `${text}T00:00:00Z`, {
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+      ...(text.length > 10 ? { hour: '2-digit' } : {}),
+    })
+
+  const names: Partial<Record<LensField, (value: string | number) => string>> = {
+    kinds: (v) => t(`lens.kind.${v}`),
+    channels: (v) => t(`lens.channel.${v}`),
+    places: (v) => brand.placeName(Number(v)) || `#${v}`,
+    sentiments: (v) => t(`lens.sentiment.${v}`),
+    givenTo: (v) => brand.colleagueName(Number(v)) || `#${v}`,
+    watch: (v) => brand.nameOfWatch(Number(v)) || `#${v}`,
+    languages: (v) => languageName(String(v)),
+    voice: (v) => voices.nameOf(Number(v)),
+    story: (v) => String(v),
+    tags: (v) => brand.nameOfTag(Number(v)) || `#${v}`,
+  }
+
+  return function phrase({ field, message, values }: LensPhrase & { field: LensField }): string {
+    if (field === 'watch' && message === 'group')
+      return brand.nameOfGroup(Number(values[0])) || `#${values[0]}`
+    if (field === 'aspect' && values.length) {
+      const name = brand.aspects.find((a) => a.id === values[0])?.name ?? `#${values[0]}`
+      return [
+        t('lens.aspect.one', { a: name }),
+        ...(values[1] ? [t(`lens.sentiment.${values[1]}`)] : []),
+      ].join(', ')
+    }
+    if (field === 'weekHour' && values.length) return weekHour(Number(values[0]))
+    if (field === 'range') {
+      if (message === 'all') return t('lens.range.all')
+      if (message === 'last') return t('lens.range.last', { n: values[0] }, Number(values[0]))
+      return t(`lens.range.${message}`, { from: local(String(values[0])), to: local(String(values[1])) })
+    }
+    const a = list(values.map((v) => names[field]?.(v) ?? String(v)))
+    if (field === 'kinds' && values.length)
+      return owed.every((kind) => values.includes(kind)) && values.length === owed.length
+        ? t('lens.kinds.owed')
+        : a
+    return t(`lens.${field}.${message}`, { a })
+  }
+}

@@ -1,0 +1,34 @@
+import type { Ref, ShallowRef } from 'vue'
+import { limits, type EntryRow } from '@murrabel/contract'
+import { askRows, orderOf, type Pairs } from './askRows.ts'
+import { canMerge, mergeRows } from './mergeRows.ts'
+
+interface Touched {
+  query: Ref<Pairs>
+  fold: Ref<boolean>
+  rows: ShallowRef<EntryRow[]>
+  /** Looks at everything again. */
+  refresh: () => Promise<void>
+  /** Which question the rows answer; another one makes an answer void. */
+  run: () => number
+  hasMore: () => boolean
+}
+
+/**
+ * Looks again at the rows of some threads, when a list has places for single rows; else, and for too many, at all. One
+ * after the other, so that the last answer is the newest.
+ */
+export function useRowTouch({ query, fold, rows, refresh, run, hasMore }: Touched) {
+  async function touchNow(threads: readonly number[]): Promise<void> {
+    const order = orderOf(query.value)
+    if (!threads.length || threads.length > limits.threadsAsked || fold.value || !canMerge(order))
+      return refresh()
+    const mine = run()
+    const page = await askRows(query.value, { threads, limit: limits.pageRows }).catch(() => null)
+    if (mine !== run()) return
+    if (!page || page.next) return refresh()
+    rows.value = mergeRows(rows.value, page.rows, { order, threads: new Set(threads), hasMore: hasMore() })
+  }
+  let touching = Promise.resolve()
+  return (threads: readonly number[]): Promise<void> => (touching = touching.then(() => touchNow(threads)))
+}
