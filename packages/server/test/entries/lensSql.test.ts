@@ -164,9 +164,9 @@ describe('the predicate in memory and the SQL', () => {
         expect(rows.map((r) => r.id).sort((a, b) => a - b)).toEqual(expected)
         expect((await entryCount(db, { lens, context, reader })).count).toBe(expected.length)
       }),
-      { numRuns: 150 },
+      { numRuns: 120 },
     )
-  })
+  }, 90_000)
 
   test('the tide line counts what the list shows, from roll-ups or not', async () => {
     const from = now - 60 * 86_400_000
@@ -181,9 +181,9 @@ describe('the predicate in memory and the SQL', () => {
           expect(rows.reduce((sum, r) => sum + r.n, 0)).toBe(count)
         },
       ),
-      { numRuns: 200 },
+      { numRuns: 120 },
     )
-  })
+  }, 90_000)
 
   test('periods count what the list shows in each of them, from roll-ups or not', async () => {
     const starts = [50, 40, 21, 20].map((days) => now - days * 86_400_000)
@@ -202,7 +202,7 @@ describe('the predicate in memory and the SQL', () => {
           }),
         ).toEqual(counts)
       }),
-      { numRuns: 200 },
+      { numRuns: 120 },
     )
-  })
+  }, 90_000)
 })

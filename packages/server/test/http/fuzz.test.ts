@@ -141,8 +141,10 @@ describe('no input is answered by a fault', () => {
       '/api/entries/export.csv',
     ]
     let i = 0
-    for (const field of fields)
-      for (const value of values) {
+    for (const [f, field] of fields.entries())
+      for (const [v, value] of values.entries()) {
+        // Each part meets half of the values, each value half of the parts.
+        if ((f + v) % 2) continue
         const path = paths[i++ % paths.length]!
         const query = new URLSearchParams([
           ['unit', i % 2 ? 'threads' : 'entries'],
