@@ -1,3 +1,3 @@
 import { defineProject } from 'vitest/config'
 
-export default defineProject({ test: { name: 'core', include: ['test/**/*.test.ts'] } })
+export default defineProject({ test: { name: 'core', include: ['test/**/*.test.ts'], isolate: false } })

@@ -1,10 +1,9 @@
-import { createServer } from 'node:http'
-import type { AddressInfo } from 'node:net'
 import { pino } from 'pino'
 import type { Config } from './config.ts'
-import { networkHttp, RateBudget, type NetworkHttp } from './connectors/index.ts'
 import type { Context } from './context.ts'
 import { createApp } from './http/app.ts'
+import { serve } from './http/serve.ts'
+import { networkClients } from './networkClients.ts'
 import { startJobs } from './jobs/start.ts'
 import { dueWork } from './jobs/due/dueWork.ts'
 import { liveChannel, startLive } from './live/live.ts'
@@ -25,9 +24,6 @@ export interface Server {
   stop(): Promise<void>
 }
 
-/** Requests a second to one network, and how many may go at once: below what the strictest of them allows. */
-const budget = { perSecond: 50, burst: 50 }
-
 const askedContext = (context: Context, db: Database): Context => ({
   ...context,
   db,
@@ -46,23 +42,7 @@ export async function start(
   const models = defineModels(db.sequelize)
   const listener = await startListener(config.databaseUrl, [liveChannel, dueChannel], log)
   const live = startLive(db, listener)
-  const https = new Map<string, NetworkHttp>()
-  const httpFor = (network: string) => {
-    let http = https.get(network)
-    if (!http) {
-      // What is no network of the settings is an address that somebody typed.
-      const guard = config.networks.some((n) => n.network === network)
-        ? undefined
-        : { allowed: config.allowedInnerAddresses }
-      http = networkHttp({
-        budget: new RateBudget(budget.perSecond, budget.burst),
-        guard,
-        log: (message, detail) => log.info(detail, message),
-      })
-      https.set(network, http)
-    }
-    return http
-  }
+  const httpFor = networkClients(config, log)
   const textWorker = startTextWorker(config.databaseUrl)
   live.onAny(({ kind }) => {
     if (kind !== 'profiles' && kind !== 'alerts') textWorker.forget()
@@ -87,25 +67,14 @@ export async function start(
         replicaUrl: config.replicaUrl,
       })
     : null
-  const server = asked ? createServer(createApp(askedContext(context, asked))) : null
-  if (server)
-    await new Promise<void>((resolve, reject) => {
-      server.once('error', reject)
-      server.listen(config.port, config.host, resolve)
-    })
+  const web = asked ? await serve(createApp(askedContext(context, asked)), config) : null
   const jobs = config.jobs ? await startJobs(context, listener) : null
   return {
     context,
     asked,
-    address: server
-      ? `http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${(server.address() as AddressInfo).port}`
-      : null,
+    address: web?.address ?? null,
     async stop() {
-      await new Promise<void>((resolve) => {
-        if (!server) return resolve()
-        server.close(() => resolve())
-        server.closeAllConnections()
-      })
+      await web?.stop()
       await jobs?.stop()
       await listener.close()
       await Promise.all([textWorker.stop(), fileWorker.stop()])

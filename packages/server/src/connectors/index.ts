@@ -24,7 +24,8 @@ export const connectorOf = (channel: string): Connector | undefined => connector
 
 export * from './contract.ts'
 export { NetworkFailure, backoffMs, classify, type FailureKind } from './shared/outcome.ts'
-export { networkHttp, TooLargeError } from './shared/networkHttp.ts'
+export { networkHttp } from './shared/networkHttp.ts'
+export { TooLargeError } from './shared/readBody.ts'
 export { RateBudget } from './shared/rateBudget.ts'
 export { checkAddress, guardedLookup, InnerAddressError, isInnerAddress } from './shared/innerAddress.ts'
 export { FeedError, parseFeed } from './news/parseFeed.ts'

@@ -24,14 +24,52 @@ export function createApp(context: Context): Express {
   const app = express()
   const { webFolder } = context.config
   app.disable('x-powered-by')
+  logRequests(app, context)
+  setSecurityHeaders(app, context)
+  app.set('trust proxy', context.config.trustProxy)
+  app.set('etag', false)
+  healthRoutes(app, context)
+  keepNothing(app)
+  if (webFolder) tellVersion(app, webFolder)
+  compressAnswers(app)
+  hookRoutes(app, context)
+  feedRoutes(app, context)
+  app.use(sameOrigin(context))
+  app.use(readSession(context))
+  for (const routes of sections) routes(app, context)
+  app.use('/api', (_req, res) => sendProblem(res, problemOf('notFound')))
+  if (webFolder) webPages(app, webFolder)
+  app.use(problemHandler(context.log))
+  return app
+}
+
+/** What needs a session, by section. */
+const sections = [
+  sessionRoutes,
+  faultRoutes,
+  entryRoutes,
+  threadRoutes,
+  watchRoutes,
+  watchingRoutes,
+  teachingRoutes,
+  alertRoutes,
+  profileRoutes,
+  importRoutes,
+  liveRoutes,
+]
+
+function logRequests(app: Express, { log }: Context): void {
   app.use(
     pinoHttp({
-      logger: context.log,
+      logger: log,
       autoLogging: { ignore: (req) => !req.url?.startsWith('/api') },
       quietReqLogger: true,
       customSuccessMessage: () => 'answered',
     }),
   )
+}
+
+function setSecurityHeaders(app: Express, { config }: Context): void {
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -45,18 +83,20 @@ export function createApp(context: Context): Express {
           upgradeInsecureRequests: null,
         },
       },
-      strictTransportSecurity: context.config.publicAddress.startsWith('https:'),
+      strictTransportSecurity: config.publicAddress.startsWith('https:'),
     }),
   )
-  app.set('trust proxy', context.config.trustProxy)
-  app.set('etag', false)
-  healthRoutes(app, context)
+}
+
+function keepNothing(app: Express): void {
   // Answers hold what is private, and what may have changed a moment later.
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store')
     next()
   })
-  if (webFolder) tellVersion(app, webFolder)
+}
+
+function compressAnswers(app: Express): void {
   // Little time for most of the size; a stream of events must not wait for enough to compress.
   app.use(
     '/api',
@@ -67,23 +107,4 @@ export function createApp(context: Context): Express {
         compression.filter(req, res),
     }),
   )
-  hookRoutes(app, context)
-  feedRoutes(app, context)
-  app.use(sameOrigin(context))
-  app.use(readSession(context))
-  sessionRoutes(app, context)
-  faultRoutes(app, context)
-  entryRoutes(app, context)
-  threadRoutes(app, context)
-  watchRoutes(app, context)
-  watchingRoutes(app, context)
-  teachingRoutes(app, context)
-  alertRoutes(app, context)
-  profileRoutes(app, context)
-  importRoutes(app, context)
-  liveRoutes(app, context)
-  app.use('/api', (_req, res) => sendProblem(res, problemOf('notFound')))
-  if (webFolder) webPages(app, webFolder)
-  app.use(problemHandler(context.log))
-  return app
 }

@@ -1,6 +1,6 @@
 import { proposeAdditions, proposeExclusions, spreadSample, type TunerDoc } from '@murrabel/core/tuner'
 import { foldAccents, joinTitle, placedWords } from '@murrabel/core/text'
-import { compileWatches, type Term, type WatchQuery } from '@murrabel/core/watches'
+import { compileWatches, type CompiledWatches, type Term, type WatchQuery } from '@murrabel/core/watches'
 import { asWritten, type Read } from './findPhrases.ts'
 import type { TunerFound, TunerQuestion } from './textMessages.ts'
 
@@ -19,6 +19,27 @@ const measured = 20_000
 /** Other entries by which common words are known. */
 const judgedBy = 5_000
 
+interface Hit {
+  entry: EntryText
+  doc: ReturnType<typeof docOf>
+  spans: { start: number; end: number }[]
+}
+
+const hitsOf = (draft: CompiledWatches, entries: readonly EntryText[]): Hit[] =>
+  entries.flatMap((entry) => {
+    const doc = docOf(entry)
+    const [hit] = draft.match(doc)
+    return hit ? [{ entry, doc, spans: hit.spans.map(({ start, end }) => ({ start, end })) }] : []
+  })
+
+/** How many of the hits other watches hit as well. */
+function overlapOf(others: CompiledWatches, found: readonly Hit[]): Map<number, number> {
+  const overlap = new Map<number, number>()
+  for (const { doc } of found)
+    for (const { id } of others.match(doc)) overlap.set(Number(id), (overlap.get(Number(id)) ?? 0) + 1)
+  return overlap
+}
+
 /** Tries a watch over stored entries: its hits, what the marks say of them, and what would make it better. */
 export async function tuneWatch(read: Read, question: TunerQuestion): Promise<TunerFound> {
   const entries = await read<EntryText>(question.entries)
@@ -28,14 +49,8 @@ export async function tuneWatch(read: Read, question: TunerQuestion): Promise<Tu
     question.others.map((o) => ({ ...(o.query as Omit<WatchQuery, 'id'>), id: o.id })),
   )
   const marks = new Map(question.marks)
-  const found = entries.flatMap((entry) => {
-    const doc = docOf(entry)
-    const [hit] = draft.match(doc)
-    return hit ? [{ entry, doc, spans: hit.spans.map(({ start, end }) => ({ start, end })) }] : []
-  })
-  const overlap = new Map<number, number>()
-  for (const { doc } of found)
-    for (const { id } of others.match(doc)) overlap.set(Number(id), (overlap.get(Number(id)) ?? 0) + 1)
+  const found = hitsOf(draft, entries)
+  const overlap = overlapOf(others, found)
   const hitIds = new Set(found.map(({ entry }) => entry.id))
   const without = ownWords(query)
   // Those marked are measured on whatever their age.

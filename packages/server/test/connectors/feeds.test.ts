@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { FeedError, parseFeed } from '../../src/connectors/index.ts'
 import { itemOfEntry } from '../../src/connectors/news/index.ts'
 import { htmlText } from '../../src/connectors/index.ts'
-import { decodeBody } from '../../src/connectors/shared/networkHttp.ts'
+import { decodeBody } from '../../src/connectors/shared/readBody.ts'
 
 const rss = `<?xml version="1.0"?><rss version="2.0"><channel><title>Sound Courier</title>
 <item><title>A &amp; B</title><link>https://a.example/1</link><guid>g1</guid><pubDate>Tue, 24 Nov 2026 09:00:00 GMT</pubDate><description>&lt;p&gt;One&lt;/p&gt;&lt;script&gt;evil()&lt;/script&gt;&lt;p&gt;Two&lt;/p&gt;</description></item>

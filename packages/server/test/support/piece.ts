@@ -1,4 +1,4 @@
-import type { Piece } from '../../src/jobs/due/runner.ts'
+import type { Piece } from '../../src/jobs/due/piece.ts'
 
 /** A piece of work that nobody holds: to run a use case by itself. */
 export const loosePiece = (subject: string | number, more: Partial<Piece> = {}): Piece => ({

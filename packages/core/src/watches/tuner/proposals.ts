@@ -98,19 +98,24 @@ export function proposeExclusions(
     }
     if (!best) break
     const gone = best.docs
-    chosen.push({
-      words: wordsOfKey(best.key, numbers.words),
-      offTopicRemoved: gone.filter((d) => mark[d] === false).length,
-      onTopicLost: gone.filter((d) => mark[d] === true).length,
-      removed: gone.length,
-      unmarked: gone
-        .filter((d) => mark[d] === undefined)
-        .slice(0, shownUnmarked)
-        .map((d) => docs[d]!.hit.id),
-    })
+    chosen.push({ words: wordsOfKey(best.key, numbers.words), ...effectOf(gone, docs) })
     for (const d of gone) left.delete(d)
   }
   return chosen
+}
+
+/** What leaving these hits out would do. */
+function effectOf(gone: readonly number[], docs: readonly { hit: TunerDoc }[]): Omit<Exclusion, 'words'> {
+  const hits = gone.map((d) => docs[d]!.hit)
+  return {
+    offTopicRemoved: hits.filter((hit) => hit.onTopic === false).length,
+    onTopicLost: hits.filter((hit) => hit.onTopic === true).length,
+    removed: hits.length,
+    unmarked: hits
+      .filter((hit) => hit.onTopic === undefined)
+      .slice(0, shownUnmarked)
+      .map((hit) => hit.id),
+  }
 }
 
 /** Documents that hold each of these phrases. */

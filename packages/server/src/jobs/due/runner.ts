@@ -1,26 +1,19 @@
 import { randomUUID } from 'node:crypto'
 import type { Logger } from 'pino'
 import type { Database } from '../../store/database.ts'
-import * as store from '../../store/queries/jobs/dueWork.ts'
+import {
+  beat,
+  claimWork,
+  endBeat,
+  keepLeases,
+  kindsDue,
+  releaseWork,
+  type ClaimedWork,
+} from '../../store/queries/jobs/dueWork.ts'
+import { carryOut } from './carryOut.ts'
 import { workKinds, workRules, type WorkKind, type WorkRules } from './kinds.ts'
-import { nextStep, type WorkOutcome } from './next.ts'
-
-/** A piece in hand. */
-export interface Piece {
-  subject: string
-  /** The subject where it is an id. */
-  id: number
-  attempts: number
-  /** What an earlier try kept. */
-  progress: unknown
-  /** Ends when the piece is no longer ours, takes too long, or the process stops. */
-  signal: AbortSignal
-  /** Keeps how far it has come, with a transaction together with what was done. @throws when it is no longer ours */
-  keep(progress: unknown, tx?: Parameters<Database['rows']>[2]): Promise<void>
-}
-
-export type Work = (piece: Piece) => Promise<WorkOutcome>
-export type Works = Record<WorkKind, Work>
+import { startLooking } from './looking.ts'
+import { endings, type Works } from './piece.ts'
 
 export interface Runner {
   /** Looks now whether something is due. */
@@ -48,157 +41,101 @@ interface Held {
 /** How long a stopping process waits for what it has in hand. */
 const graceMs = 5_000
 
+/** How much of a kind may be taken: of what has failed before, half the places at most. */
+function placesFor(kind: WorkKind, { atOnce }: WorkRules, held: Iterable<Held>) {
+  const mine = [...held].filter((each) => each.kind === kind)
+  const half = Math.max(1, Math.floor(atOnce / 2))
+  return {
+    free: atOnce - mine.length,
+    doubtful: Math.max(0, half - mine.filter((each) => each.doubtful).length),
+  }
+}
+
 /**
  * Works on what is due: each piece by itself, under a lease that is kept alive, so that one that hangs, fails or dies is
  * nobody else's affair. Without the database it waits and goes on when that is back.
  */
-export function startRunner({
-  db,
-  works,
-  leaseSeconds,
-  log,
-  rules = workRules,
-  everyMs = 1_000,
-}: RunnerOptions): Runner {
+export function startRunner(options: RunnerOptions): Runner {
+  const { db, leaseSeconds, log, works, rules = workRules, everyMs = 1_000 } = options
   const worker = randomUUID()
   const held = new Map<string, Held>()
   let stopped = false
-  let looking = false
-  let lookAgain = false
-  let timer: NodeJS.Timeout | undefined
 
   async function take(kind: WorkKind): Promise<void> {
-    const { atOnce, perOwner, recurring = false } = rules[kind]
-    const mine = [...held.values()].filter((each) => each.kind === kind)
-    const free = atOnce - mine.length
-    if (free <= 0) return
-    const half = Math.max(1, Math.floor(atOnce / 2))
-    const doubtful = Math.max(0, half - mine.filter((each) => each.doubtful).length)
-    const claimed = await store.claimWork(db, { kind, free, doubtful, perOwner, recurring, leaseSeconds })
+    const { perOwner, recurring = false } = rules[kind]
+    const places = placesFor(kind, rules[kind], held.values())
+    if (places.free <= 0) return
+    const claimed = await claimWork(db, { kind, ...places, perOwner, recurring, leaseSeconds })
     for (const piece of claimed) hold(kind, piece)
     // There may be more of other owners, or of the same after these.
-    if (claimed.length) lookAgain = true
+    if (claimed.length) looking.lookOnceMore()
   }
-
-  function hold(kind: WorkKind, piece: store.ClaimedWork): void {
+  function hold(kind: WorkKind, piece: ClaimedWork): void {
     const stop = new AbortController()
-    const ended = carryOut(kind, piece, stop).finally(() => {
+    const ended = carryOut({ db, works, rules, log }, kind, piece, stop).finally(() => {
       held.delete(piece.lease)
-      look()
+      looking.look()
     })
     held.set(piece.lease, { kind, doubtful: piece.attempts > 1, stop, ended })
   }
-
-  async function carryOut(kind: WorkKind, claimed: store.ClaimedWork, stop: AbortController): Promise<void> {
-    const { lease, attempts } = claimed
-    const outcome = await attempt(kind, claimed, stop)
-    try {
-      // A stopping process gives its work back; whoever took over a lost lease says what becomes of it.
-      if (stop.signal.aborted && stop.signal.reason !== tooLong) return
-      const again = await store.askedAgain(db, lease)
-      if (again === null) return
-      const next = nextStep(outcome, { attempts, askedAgain: again, rules: rules[kind] }, Math.random())
-      if (next.kind === 'remove') await store.removeWork(db, lease)
-      else if (next.kind === 'later') await store.postponeWork(db, lease, next)
-      else await store.failWork(db, lease, next.error)
-    } catch (error) {
-      // The database is away: the lease ends by itself and the piece is done again.
-      log.warn({ err: error, kind, subject: claimed.subject }, 'the end of work could not be noted')
-    }
-  }
-
-  async function attempt(
-    kind: WorkKind,
-    claimed: store.ClaimedWork,
-    stop: AbortController,
-  ): Promise<WorkOutcome | { error: unknown }> {
-    const { subject, attempts, progress, lease } = claimed
-    const late = setTimeout(() => stop.abort(tooLong), rules[kind].longestMs)
-    // A process that stops lets its work come to a halt by itself; otherwise nobody waits for work that does not listen.
-    const ended = new Promise<never>((_, reject) =>
-      stop.signal.addEventListener(
-        'abort',
-        () => {
-          if (stop.signal.reason !== stopping) reject(stop.signal.reason as Error)
-        },
-        { once: true },
-      ),
-    )
-    ended.catch(() => {})
-    const piece: Piece = {
-      subject,
-      id: Number(subject),
-      attempts,
-      progress,
-      signal: stop.signal,
-      async keep(value, tx) {
-        if (!(await store.keepProgress(db, lease, value, tx))) throw lost
-      },
-    }
-    try {
-      return await Promise.race([works[kind](piece), ended])
-    } catch (error) {
-      if (!stop.signal.aborted) log.warn({ err: error, kind, subject, attempts }, 'work failed')
-      return { error }
-    } finally {
-      clearTimeout(late)
-    }
-  }
-
-  async function beat(): Promise<void> {
-    await store.beat(db, worker)
-    if (!held.size) return
-    const kept = await store.keepLeases(db, [...held.keys()], leaseSeconds)
-    for (const [lease, { stop }] of held) if (!kept.has(lease)) stop.abort(lost)
-  }
-
-  async function lookOnce(): Promise<void> {
-    for (const kind of await store.kindsDue(db))
-      if (workKinds.includes(kind as WorkKind) && !stopped) await take(kind as WorkKind)
-  }
-
-  function look(): void {
-    lookAgain = true
-    if (looking || stopped) return
-    looking = true
-    void (async () => {
-      while (lookAgain && !stopped) {
-        lookAgain = false
-        await lookOnce()
-      }
-    })()
-      .catch((error: unknown) => log.warn({ err: error }, 'looking for work failed'))
-      .finally(() => {
-        looking = false
-        if (stopped) return
-        clearTimeout(timer)
-        timer = setTimeout(look, lookAgain ? 0 : everyMs)
-      })
-  }
-
-  const quiet = (error: unknown) => log.warn({ err: error }, 'heartbeat failed')
-  const pulse = setInterval(() => void beat().catch(quiet), (leaseSeconds * 1000) / 3)
-  void beat().catch(quiet)
-  look()
-
+  const looking = startLooking(
+    async () => {
+      for (const kind of await kindsDue(db))
+        if (workKinds.includes(kind as WorkKind) && !stopped) await take(kind as WorkKind)
+    },
+    { everyMs, failed: (error) => log.warn({ err: error }, 'looking for work failed') },
+  )
+  const pulse = startPulse({ db, worker, held, leaseSeconds, log })
+  looking.look()
   return {
-    look,
+    look: looking.look,
     async stop() {
       stopped = true
-      clearTimeout(timer)
+      looking.stop()
       clearInterval(pulse)
-      const leases = [...held.keys()]
-      const all = Promise.allSettled([...held.values()].map(({ ended }) => ended))
-      for (const { kind, stop } of held.values())
-        if (rules[kind].longestMs > graceMs * 100) stop.abort(stopping)
-      await Promise.race([all, new Promise((resolve) => setTimeout(resolve, graceMs).unref())])
-      for (const { stop } of held.values()) stop.abort(stopping)
-      await store.releaseWork(db, leases).catch(() => {})
-      await store.endBeat(db, worker).catch(() => {})
+      await giveBack({ db, held, rules })
+      await endBeat(db, worker).catch(() => {})
     },
   }
 }
 
-const tooLong = new Error('it took longer than it may')
-const lost = new Error('another worker has taken over')
-const stopping = new Error('the process stops')
+/** Says that the worker lives and keeps its leases; what another worker has taken over is let go. */
+function startPulse({
+  db,
+  worker,
+  held,
+  leaseSeconds,
+  log,
+}: Pick<RunnerOptions, 'db' | 'leaseSeconds' | 'log'> & {
+  worker: string
+  held: ReadonlyMap<string, Held>
+}): NodeJS.Timeout {
+  async function beatOnce(): Promise<void> {
+    await beat(db, worker)
+    if (!held.size) return
+    const kept = await keepLeases(db, [...held.keys()], leaseSeconds)
+    for (const [lease, { stop }] of held) if (!kept.has(lease)) stop.abort(endings.lost)
+  }
+  const tell = (error: unknown) => log.warn({ err: error }, 'heartbeat failed')
+  void beatOnce().catch(tell)
+  return setInterval(() => void beatOnce().catch(tell), (leaseSeconds * 1000) / 3)
+}
+
+/** Waits a moment for what is in hand, and gives back what is left. */
+async function giveBack({
+  db,
+  held,
+  rules,
+}: {
+  db: Database
+  held: ReadonlyMap<string, Held>
+  rules: Record<WorkKind, WorkRules>
+}): Promise<void> {
+  const leases = [...held.keys()]
+  const all = Promise.allSettled([...held.values()].map(({ ended }) => ended))
+  for (const { kind, stop } of held.values())
+    if (rules[kind].longestMs > graceMs * 100) stop.abort(endings.stopping)
+  await Promise.race([all, new Promise((resolve) => setTimeout(resolve, graceMs).unref())])
+  for (const { stop } of held.values()) stop.abort(endings.stopping)
+  await releaseWork(db, leases).catch(() => {})
+}

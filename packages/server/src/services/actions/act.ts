@@ -4,7 +4,7 @@ import { connectorOf, NetworkFailure, type Sent } from '../../connectors/index.t
 import type { Context } from '../../context.ts'
 import { workRules } from '../../jobs/due/kinds.ts'
 import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
-import type { Piece } from '../../jobs/due/runner.ts'
+import type { Piece } from '../../jobs/due/piece.ts'
 import type { Tx } from '../../store/database.ts'
 import { answerIsOwed, lockAction, moveAction } from './moveAction.ts'
 import { profileOfAction } from '../../store/queries/actions/actions.ts'

@@ -6,7 +6,7 @@ import type { Context } from '../../context.ts'
 import { cleanText } from '@murrabel/core/text'
 import { workRules } from '../../jobs/due/kinds.ts'
 import { errorText, type WorkOutcome } from '../../jobs/due/next.ts'
-import type { Piece } from '../../jobs/due/runner.ts'
+import type { Piece } from '../../jobs/due/piece.ts'
 import {
   type Delivery,
   claimDelivery,

@@ -1,7 +1,7 @@
 import { compileWatches, type CompiledWatches } from '@murrabel/core/watches'
 import type { Context } from '../../context.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
-import type { Piece } from '../../jobs/due/runner.ts'
+import type { Piece } from '../../jobs/due/piece.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { docOf, hitSpans } from './watchBook.ts'
 import {

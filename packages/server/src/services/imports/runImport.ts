@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import type { Context } from '../../context.ts'
 import { errorText, type WorkOutcome } from '../../jobs/due/next.ts'
-import type { Piece } from '../../jobs/due/runner.ts'
+import type { Piece } from '../../jobs/due/piece.ts'
 import { workRules } from '../../jobs/due/kinds.ts'
 import { Refusal } from '../../problem.ts'
 import type { RowsPage, RowsQuestion } from '../../workers/fileMessages.ts'

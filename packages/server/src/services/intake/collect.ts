@@ -7,7 +7,7 @@ import {
 } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
-import type { Piece } from '../../jobs/due/runner.ts'
+import type { Piece } from '../../jobs/due/piece.ts'
 import type { Profile } from '../../store/models/index.ts'
 import { ingest } from './ingest.ts'
 import { lookAtOwn } from './lookAtProfiles.ts'

@@ -1,7 +1,7 @@
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
-import type { Piece } from '../../jobs/due/runner.ts'
+import type { Piece } from '../../jobs/due/piece.ts'
 import {
   rereadingStart,
   setRereadings,

@@ -9,7 +9,7 @@ import { lensTexts } from '../../store/queries/entries/lensTexts.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { askedWords, backgroundNeeded, phraseAnswer, phrasesOfLens } from './phrases.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
-import { addCounts, netOf, noCounts, total } from './standings.ts'
+import { addCounts, netOf, noCounts, countOfAll } from './sentimentCounts.ts'
 import { groupName } from '../../store/queries/watches/groups.ts'
 import { watchName } from '../../store/queries/watches/watches.ts'
 import { lensContext, lensOf, fillBuckets } from '../lens/index.ts'
@@ -57,7 +57,7 @@ export async function compare(
     toldOf(lensOne, front, { texts: back, total: right.total }),
     toldOf(lensTwo, back, { texts: front, total: left.total }),
   ])
-  const bunching = [left, right].map((side) => dispersionOf(side.series.map(total)))
+  const bunching = [left, right].map((side) => dispersionOf(side.series.map(countOfAll)))
   const sameSubject = lensOne.watch === lensTwo.watch && lensOne.group === lensTwo.group
   return {
     unit,
@@ -102,7 +102,7 @@ async function readSide(
   const rows = await tide(parts.db, { lens, context, reader, from: period.from, to: period.to, unit })
   const series: TideBucket[] = fillBuckets(starts, rows)
   const counts = series.reduce(addCounts, noCounts())
-  return { name, total: total(counts), days: daysOf(period), counts, net: netOf(counts), series }
+  return { name, total: countOfAll(counts), days: daysOf(period), counts, net: netOf(counts), series }
 }
 
 async function nameOf({ db }: Parts, reader: Reader, lens: Lens): Promise<string> {

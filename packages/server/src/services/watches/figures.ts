@@ -22,7 +22,8 @@ import {
 } from '../../store/queries/entries/lensSlices.ts'
 import { watchPeriods } from '../../store/queries/watches/watchPeriods.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
-import { netOf, noCounts, total, usualPeriods } from './standings.ts'
+import { usualPeriods } from './standings.ts'
+import { netOf, noCounts, countOfAll } from './sentimentCounts.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 import { peersOf } from '../../store/queries/watches/watches.ts'
 import { markCounts } from '../../store/queries/watches/marks.ts'
@@ -62,21 +63,21 @@ export async function figures(
   const previous = periods.slice(0, -1)
   const before = previous[previous.length - 1] ?? noCounts()
   const days = daysOf(period)
-  const volumes = periods.map(total)
+  const volumes = periods.map(countOfAll)
   return {
     range: printPeriod(period),
     counts,
-    total: total(counts),
+    total: countOfAll(counts),
     net: netOf(counts),
     usual: usualOf(
-      total(counts),
-      previous.map(total),
+      countOfAll(counts),
+      previous.map(countOfAll),
       knownPeriods(periodStarts(period, usualPeriods, context.zone), context.since),
     ),
-    before: { total: total(before), net: netOf(before) },
+    before: { total: countOfAll(before), net: netOf(before) },
     countChange: changeOfCount(
-      { count: total(before), days },
-      { count: total(counts), days },
+      { count: countOfAll(before), days },
+      { count: countOfAll(counts), days },
       dispersionOf(volumes.slice(0, -1)),
     ),
     netChange: changeOfNet(netOf(before), netOf(counts)),
@@ -86,7 +87,7 @@ export async function figures(
     channels: slicesOf(slices, 'channel'),
     languages: slicesOf(slices, 'language'),
     places: slicesOf(slices, 'place'),
-    hours: slices.filter((s) => s.part === 'hour').map((s) => ({ key: s.hour!, n: total(s) })),
+    hours: slices.filter((s) => s.part === 'hour').map((s) => ({ key: s.hour!, n: countOfAll(s) })),
     aspects: aspects.map((a) => ({ ...a, net: netOf(a) })),
     copies,
   }
@@ -102,7 +103,7 @@ function slicesOf(rows: readonly SliceRow[], part: 'channel' | 'language' | 'pla
       negative: row.negative,
       unread: row.unread,
     }))
-    .sort((a, b) => total(b) - total(a))
+    .sort((a, b) => countOfAll(b) - countOfAll(a))
 }
 
 /** Counts of the periods before and of this one, oldest first. */
@@ -126,7 +127,7 @@ async function weekCounts(
   const week: Period = { from: daysBefore(period.to, 7, question.context.zone), to: period.to }
   const starts = periodStarts(week, directionWeeks - 1, question.context.zone)
   const counts = await periodCounts(db, question, week, directionWeeks - 1)
-  const volumes = counts.map(total)
+  const volumes = counts.map(countOfAll)
   const nets = counts.map((c) => netOf(c)?.net ?? null)
   const first = volumes.findIndex((n) => n > 0)
   const heard = first < 0 ? [] : volumes.slice(first)
@@ -162,7 +163,7 @@ async function shareAmong(
   })
   const counted = among.map((each) => {
     const row = rows.find((r) => r.watch === each.id)
-    return { ...each, count: row ? total(row) : 0 }
+    return { ...each, count: row ? countOfAll(row) : 0 }
   })
   const found = share(
     counted[0]!.count,

@@ -8,7 +8,7 @@ import { entryCount } from '../../store/queries/entries/entryCount.ts'
 import { lensTexts } from '../../store/queries/entries/lensTexts.ts'
 import type { PhrasesFound } from '../../workers/textMessages.ts'
 import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
-import { netOf } from './standings.ts'
+import { netOf } from './sentimentCounts.ts'
 import { queriesOf } from '../../store/queries/watches/watches.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
 

@@ -39,28 +39,10 @@ export async function publicFigures(
   ])
   const byId = new Map(rows.map((row) => [row.id, row]))
   const length = daysOf(period)
-  const side = (watchId: number | null, name: string): PublicSide => {
+  const side = (watchId: number | null, name: string) => {
     const own = profiles.filter((profile) => profile.watchId === watchId)
     const seen = own.flatMap((profile) => byId.get(profile.id) ?? [])
-    const posting = own.some((profile) => profile.channel === 'pages')
-    const [posts, postsBefore] = [total(seen, 'posts'), total(seen, 'postsBefore')]
-    const stars = [0, 1, 2, 3, 4].map((i) => seen.reduce((sum, row) => sum + row.stars[i]!, 0))
-    return {
-      watchId,
-      name,
-      ours: watchId === null,
-      profiles: own,
-      stars,
-      rating: meanRating(stars),
-      ratingToOurs: null,
-      followers: audience(own, seen),
-      growth: growth(seen, 'followersAtStart', 'followers'),
-      growthBefore: growth(seen, 'followersBefore', 'followersAtStart'),
-      posts: posting ? posts : null,
-      postsChange: posting
-        ? changeOfCount({ count: postsBefore, days: length }, { count: posts, days: length })
-        : null,
-    }
+    return sideOf({ watchId, name }, own, { seen, days: length })
   }
   const ours = side(null, brandName)
   const theirs = [...names].map(([id, name]) => side(id, name))
@@ -68,6 +50,31 @@ export async function publicFigures(
     ours,
     ...theirs.map((each) => ({ ...each, ratingToOurs: changeOfRating(ours.rating, each.rating) })),
   ].filter(({ profiles: some }) => some.length)
+}
+
+/** One side's public profiles taken together. */
+function sideOf(
+  { watchId, name }: { watchId: number | null; name: string },
+  own: PublicProfile[],
+  { seen, days }: { seen: readonly PublicSums[]; days: number },
+): PublicSide {
+  const posting = own.some((profile) => profile.channel === 'pages')
+  const [posts, postsBefore] = [total(seen, 'posts'), total(seen, 'postsBefore')]
+  const stars = [0, 1, 2, 3, 4].map((i) => seen.reduce((sum, row) => sum + row.stars[i]!, 0))
+  return {
+    watchId,
+    name,
+    ours: watchId === null,
+    profiles: own,
+    stars,
+    rating: meanRating(stars),
+    ratingToOurs: null,
+    followers: audience(own, seen),
+    growth: growth(seen, 'followersAtStart', 'followers'),
+    growthBefore: growth(seen, 'followersBefore', 'followersAtStart'),
+    posts: posting ? posts : null,
+    postsChange: posting ? changeOfCount({ count: postsBefore, days }, { count: posts, days }) : null,
+  }
 }
 
 const total = (rows: readonly PublicSums[], key: 'posts' | 'postsBefore') =>

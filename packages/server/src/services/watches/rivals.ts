@@ -6,7 +6,8 @@ import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watc
 import { watchVoices } from '../../store/queries/watches/watchVoices.ts'
 import { publicFigures } from './publicFigures.ts'
 import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
-import { addCounts, netOf, noCounts, total, usualPeriods } from './standings.ts'
+import { usualPeriods } from './standings.ts'
+import { addCounts, netOf, noCounts, countOfAll } from './sentimentCounts.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 import { watchesInGroups } from '../../store/queries/watches/watches.ts'
 import { nameOfBrand } from '../../store/queries/brand/brand.ts'
@@ -32,7 +33,7 @@ export async function rivals(
   ])
   const days = daysOf(period)
   const counts = sides.map(({ id }) => periodsOf(rows, id))
-  const shares = shareOfVoice(counts.map((periods) => total(periods[usualPeriods]!)))
+  const shares = shareOfVoice(counts.map((periods) => countOfAll(periods[usualPeriods]!)))
   return {
     range: printPeriod(period),
     sides: await publicFigures(parts, reader, {
@@ -47,18 +48,18 @@ export async function rivals(
       const [current, last] = [periods[usualPeriods]!, periods[usualPeriods - 1]!]
       const heard = now.find((v) => v.watch === side.id)
       const heardBefore = before.find((v) => v.watch === side.id)?.voices ?? 0
-      const volumes = periods.map(total)
+      const volumes = periods.map(countOfAll)
       return {
         watch: { id: side.id, name: side.name },
         ours: side.ours,
-        total: total(current),
-        usual: usualOf(total(current), volumes.slice(0, -1), knownPeriods(starts, context.since)),
+        total: countOfAll(current),
+        usual: usualOf(countOfAll(current), volumes.slice(0, -1), knownPeriods(starts, context.since)),
         share: shares[i] ?? null,
         net: netOf(current),
         netChange: changeOfNet(netOf(last), netOf(current)),
         volumeChange: changeOfCount(
-          { count: total(last), days },
-          { count: total(current), days },
+          { count: countOfAll(last), days },
+          { count: countOfAll(current), days },
           dispersionOf(volumes.slice(0, -1)),
         ),
         audience: {

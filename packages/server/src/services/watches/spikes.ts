@@ -10,7 +10,7 @@ import { lensStories } from '../../store/queries/entries/lensStories.ts'
 import { lensVoices } from '../../store/queries/entries/lensVoices.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { lensAt, printPeriod, shownPeriod } from './shownRange.ts'
-import { noCounts } from './standings.ts'
+import { noCounts } from './sentimentCounts.ts'
 import { phraseAnswer, phrasesOfLens } from './phrases.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
 

@@ -1,5 +1,4 @@
-import { netSentiment } from '@murrabel/core/measures'
-import type { SentimentCounts, StandingsAnswer, WatchStanding } from '@murrabel/contract'
+import type { StandingsAnswer, WatchStanding } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
@@ -7,24 +6,10 @@ import { halfOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 import { watchIds } from '../../store/queries/watches/watches.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
+import { countOfAll, noCounts, netOf, addCounts } from './sentimentCounts.ts'
 
 /** Periods that say what is usual. */
 export const usualPeriods = 6
-
-export const total = ({ positive, neutral, negative, unread }: SentimentCounts) =>
-  positive + neutral + negative + unread
-export const noCounts = (): SentimentCounts => ({ positive: 0, neutral: 0, negative: 0, unread: 0 })
-export const netOf = ({ positive, neutral, negative }: SentimentCounts) =>
-  netSentiment(positive, neutral, negative)
-
-export function addCounts(sum: SentimentCounts, more: SentimentCounts): SentimentCounts {
-  return {
-    positive: sum.positive + more.positive,
-    neutral: sum.neutral + more.neutral,
-    negative: sum.negative + more.negative,
-    unread: sum.unread + more.unread,
-  }
-}
 
 /** How every watch stands in the time shown: its count against the usual, its net sentiment, its course. */
 export async function standings(
@@ -60,14 +45,14 @@ function standing(
   const spark = new Array<number>(halves).fill(0)
   let now = noCounts()
   for (const row of rows) {
-    spark[row.period] = total(row)
+    spark[row.period] = countOfAll(row)
     if (row.period >= halves - 2) now = addCounts(now, row)
   }
   const whole = Array.from({ length: halves / 2 }, (_, i) => spark[2 * i]! + spark[2 * i + 1]!)
   return {
     id,
-    count: total(now),
-    usual: usualOf(total(now), whole.slice(0, -1), known),
+    count: countOfAll(now),
+    usual: usualOf(countOfAll(now), whole.slice(0, -1), known),
     net: netOf(now),
     spark,
   }

@@ -21,6 +21,7 @@ import {
   removeMarks,
   putMarks,
 } from '../../store/queries/watches/marks.ts'
+import type { TunerFound } from '../../workers/textMessages.ts'
 import { record } from '../log/index.ts'
 
 const days = 90
@@ -36,6 +37,62 @@ export interface TunerQuestionDraft {
   marks?: TunerMark[]
   /** Hits that stay in the sample. */
   keep?: number[]
+}
+
+interface Shown {
+  /** Starts of the days tried, epoch milliseconds. */
+  starts: readonly number[]
+  marks: ReadonlyMap<number, boolean>
+  rows: ReadonlyMap<number, EntryRow>
+  /** Other watches by their id. */
+  names: ReadonlyMap<number, string>
+}
+
+function tunerAnswer(found: TunerFound, { starts, marks, rows, names }: Shown): TunerAnswer {
+  const rowsOf = (ids: readonly number[]): EntryRow[] => ids.flatMap((id) => rows.get(id) ?? [])
+  const precision = precisionOf(found.onTopic, found.marked)
+  return {
+    hits: found.hits,
+    searched: found.searched,
+    cut: found.searched >= readLimit,
+    days: starts.length,
+    perDay: countByDay(starts, found.times),
+    channels: found.channels.map(([key, count]) => ({ key, count })),
+    languages: found.languages.map(([key, count]) => ({ key, count })),
+    overlap: found.overlap.map(([id, both]) => ({ id, both, name: names.get(id) ?? '' })),
+    precision,
+    verdict: verdictOf({ hits: found.hits, precision, missing: found.missing }),
+    exclusions: found.exclusions.map(({ unmarked, ...rest }) => ({ ...rest, sample: rowsOf(unmarked) })),
+    additions: found.additions.map((addition) => ({ ...addition, sample: rowsOf(addition.sample) })),
+    sample: found.sample.flatMap(({ id, spans }) => {
+      const row = rows.get(id)
+      return row ? [{ ...row, hits: spans, onTopic: marks.get(id) ?? null }] : []
+    }),
+  }
+}
+
+function countByDay(starts: readonly number[], times: readonly number[]): TunerAnswer['perDay'] {
+  const perDay = starts.map((at) => ({ at: new Date(at).toISOString(), count: 0 }))
+  for (const at of times) {
+    const day = perDay[bucketIndex(starts, at)]
+    if (day) day.count++
+  }
+  return perDay
+}
+
+/** Every entry that is shown somewhere, once. */
+async function rowsShown(
+  db: Database,
+  reader: Reader,
+  { sample, exclusions, additions }: TunerFound,
+): Promise<Map<number, EntryRow>> {
+  const ids = new Set([
+    ...sample.map((s) => s.id),
+    ...exclusions.flatMap((e) => e.unmarked),
+    ...additions.flatMap((a) => a.sample),
+  ])
+  const rows = await entriesById(db, { ids: [...ids], reader })
+  return new Map(rows.map((row) => [row.id, row]))
 }
 
 /** Tries a watch on the last 90 days without saving it: what it hits, how much of that is on topic, and what would make it better. */
@@ -68,43 +125,8 @@ export async function tuneWatch(
     sample: sampleSize,
     keep,
   })
-  const perDay = starts.map((at) => ({ at: new Date(at).toISOString(), count: 0 }))
-  for (const at of found.times) {
-    const day = perDay[bucketIndex(starts, at)]
-    if (day) day.count++
-  }
-  const shown = [
-    ...found.sample.map((s) => s.id),
-    ...found.exclusions.flatMap((e) => e.unmarked),
-    ...found.additions.flatMap((a) => a.sample),
-  ]
-  const rows = new Map(
-    (await entriesById(db, { ids: [...new Set(shown)], reader })).map((row) => [row.id, row]),
-  )
-  const rowsOf = (ids: readonly number[]): EntryRow[] => ids.flatMap((id) => rows.get(id) ?? [])
-  const precision = precisionOf(found.onTopic, found.marked)
-  return {
-    hits: found.hits,
-    searched: found.searched,
-    cut: found.searched >= readLimit,
-    days: starts.length,
-    perDay,
-    channels: found.channels.map(([key, count]) => ({ key, count })),
-    languages: found.languages.map(([key, count]) => ({ key, count })),
-    overlap: found.overlap.map(([id, both]) => ({
-      id,
-      both,
-      name: others.find((o) => o.id === id)?.name ?? '',
-    })),
-    precision,
-    verdict: verdictOf({ hits: found.hits, precision, missing: found.missing }),
-    exclusions: found.exclusions.map(({ unmarked, ...rest }) => ({ ...rest, sample: rowsOf(unmarked) })),
-    additions: found.additions.map((addition) => ({ ...addition, sample: rowsOf(addition.sample) })),
-    sample: found.sample.flatMap(({ id, spans }) => {
-      const row = rows.get(id)
-      return row ? [{ ...row, hits: spans, onTopic: marks.get(id) ?? null }] : []
-    }),
-  }
+  const rows = await rowsShown(db, reader, found)
+  return tunerAnswer(found, { starts, marks, rows, names: new Map(others.map(({ id, name }) => [id, name])) })
 }
 
 /** Marks of a watch, on entries that the reader may see. */

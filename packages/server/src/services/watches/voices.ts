@@ -12,7 +12,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { lensVoices } from '../../store/queries/entries/lensVoices.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
-import { netOf } from './standings.ts'
+import { netOf } from './sentimentCounts.ts'
 import {
   watchesOfVoices,
   voiceById,

@@ -3,7 +3,7 @@ import { routes, type ThreadEntry } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
 import { useAttempt } from '../../composables/useAttempt.ts'
 import { useTexts } from '../../composables/useTexts.ts'
-import type { ThreadDesk } from './useThreadActions.ts'
+import type { ThreadDesk } from './threadDesk.ts'
 
 /** What can still be done about an answer that is on its way out. */
 export function useOutsideActions({ loadThread, putBack }: ThreadDesk) {

@@ -1,26 +1,14 @@
-import { computed, type Ref, type ShallowRef } from 'vue'
-import type { Lens } from '@murrabel/core/lens'
-import { routes, type ThreadAnswer, type ThreadChangeAnswer } from '@murrabel/contract'
+import { computed } from 'vue'
+import { routes, type ThreadChangeAnswer } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useAttempt } from '../../composables/useAttempt.ts'
-import type { useEntryList } from '../../composables/useEntryList.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
+import type { ThreadDesk } from './threadDesk.ts'
 import { useOutsideActions } from './useOutsideActions.ts'
 import { useThreadCourse } from './useThreadCourse.ts'
 import { useThreadJudging } from './useThreadJudging.ts'
-
-export interface ThreadDesk {
-  lens: Ref<Lens>
-  entries: ReturnType<typeof useEntryList>
-  thread: ShallowRef<ThreadAnswer | null>
-  threadId: Ref<number | null>
-  loadThread(): Promise<void>
-  loadTide(): Promise<void>
-  /** Gives a text that was called back to the writer. */
-  putBack(text: string): void
-}
 
 /** What can be done to the open thread, each with its way back, and where one lands afterwards. */
 export function useThreadActions(desk: ThreadDesk) {

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import type { EntryRow, ThreadChangeAnswer } from '@murrabel/contract'
-import type { ThreadDesk } from './useThreadActions.ts'
+import type { ThreadDesk } from './threadDesk.ts'
 
 /** Which thread of the list is open, and where one lands when it leaves the lens. */
 export function useThreadCourse({ lens, entries, threadId, loadThread, loadTide }: ThreadDesk) {

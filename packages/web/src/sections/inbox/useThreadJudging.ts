@@ -4,7 +4,7 @@ import { useAttempt } from '../../composables/useAttempt.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
-import type { ThreadDesk } from './useThreadActions.ts'
+import type { ThreadDesk } from './threadDesk.ts'
 
 type Judgement = 'positive' | 'neutral' | 'negative'
 
