@@ -6,7 +6,7 @@ import type { Works } from './due/piece.ts'
 import { startRunner, type Runner } from './due/runner.ts'
 import { act } from '../services/actions/index.ts'
 import { checkAlert, deliverAlert } from '../services/alerts/index.ts'
-import { createAnalysis, runWatchHistories } from '../services/analysis/index.ts'
+import { askForReadings, createAnalysis, readAgain, runWatchHistories } from '../services/analysis/index.ts'
 import { runImport } from '../services/imports/index.ts'
 import { prune } from '../services/brand/index.ts'
 import { collectProfile, lookAtPublicProfile } from '../services/intake/index.ts'
@@ -28,6 +28,7 @@ function worksOf(context: Context): Works {
     deliver: (piece) => deliverAlert(context, piece),
     watchHistory: (piece) => runWatchHistories(context, piece),
     reread: (piece) => rereadHistory(context, piece),
+    readAgain: (piece) => readAgain(context, piece),
     learn: ({ id }) => learnWhenRested(context, id),
     look: ({ id }) => lookAtPublicProfile(context, id),
     import: (piece) => runImport(context, piece),
@@ -47,6 +48,7 @@ export async function startJobs(context: Context, listener: Listener): Promise<J
   const runner: Runner = startRunner({ db, works: worksOf(context), leaseSeconds: config.leaseSeconds, log })
   listener.on(dueChannel, () => runner.look())
   listener.onReconnect(() => runner.look())
+  await askForReadings(context)
   const schedule = await startSchedule(context)
   return {
     look: () => runner.look(),

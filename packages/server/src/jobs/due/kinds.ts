@@ -8,6 +8,7 @@ export const workKinds = [
   'deliver',
   'watchHistory',
   'reread',
+  'readAgain',
   'learn',
   'look',
   'import',
@@ -68,6 +69,7 @@ export const workRules: Record<WorkKind, WorkRules> = {
   },
   watchHistory: { ...endless, atOnce: 1, perOwner: 1, longestMs: 6 * hour },
   reread: { ...endless, atOnce: 1, perOwner: 1, longestMs: 6 * hour },
+  readAgain: { ...endless, atOnce: 1, perOwner: 1, longestMs: 6 * hour },
   learn: { ...endless, atOnce: 1, perOwner: 1, longestMs: 10 * minute },
   look: {
     atOnce: 4,

@@ -36,13 +36,20 @@ export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReadin
   const whole = joinTitle(entry.title, entry.text)
   const language = detectLanguage(whole)
   const words = placedWords(whole)
-  const shared = entry.direction === 'in' && !entry.private
   return {
     ...readEntrySentiment(entry, language, teaching),
     language,
     words,
-    print: shared ? simHash((entry.title ? placedWords(entry.text) : words).map(({ word }) => word)) : null,
+    print: printOf(entry, entry.title ? undefined : words),
   }
+}
+
+/** The fingerprint by which near copies are found; null for what can be no story: short, private, or our own. */
+export function printOf(
+  { direction, private: isPrivate, text }: Pick<ReadableEntry, 'direction' | 'private' | 'text'>,
+  words: readonly PlacedWord[] = placedWords(text),
+): SimHash | null {
+  return direction === 'in' && !isPrivate ? simHash(words.map(({ word }) => word)) : null
 }
 
 /** Its sentiment: by the word lists, the brand's own words, and what its corrections have taught. */

@@ -20,7 +20,11 @@ export class StoryShelf {
   private readonly books = new Map<number, StoryBook>()
   private version = -1
 
-  constructor(private readonly brandId: number) {}
+  /** @param options.upTo the highest id that is known: what is read again in its order knows what came before */
+  constructor(
+    private readonly brandId: number,
+    private readonly options: { upTo?: () => number } = {},
+  ) {}
 
   /** The story of each entry that is a copy of another; alone it has none. */
   async place(db: Database, entries: readonly StoryCandidate[], tx: Tx): Promise<Map<number, number>> {
@@ -66,7 +70,12 @@ export class StoryShelf {
     if (known) return known
     const rows = await printsBetween(
       db,
-      { brandId: this.brandId, from: new Date(period * periodMs), to: new Date((period + 1) * periodMs) },
+      {
+        brandId: this.brandId,
+        from: new Date(period * periodMs),
+        to: new Date((period + 1) * periodMs),
+        upTo: this.options.upTo?.() ?? null,
+      },
       tx,
     )
     const book = new StoryBook()

@@ -1,6 +1,8 @@
 import type { Role } from '@murrabel/contract'
 import { hashPassword } from '../../access/password.ts'
 import type { Database } from '../../store/database.ts'
+import { setStepVersions } from '../../store/queries/analysis/readingSteps.ts'
+import { readingStepNames, readingSteps } from '../analysis/index.ts'
 import {
   brandByName,
   insertBrand,
@@ -28,6 +30,15 @@ export async function createBrand(db: Database, seed: BrandSeed): Promise<number
     const brand = await insertBrand(db, { name: seed.name, zone: seed.zone, languages: seed.languages }, tx)
     const brandId = brand!.id
     await insertTeaching(db, brandId, tx)
+    await setStepVersions(
+      db,
+      {
+        brandId,
+        steps: readingStepNames,
+        versions: readingStepNames.map((step) => readingSteps[step].version),
+      },
+      tx,
+    )
     const placeIds = new Map<string, number>()
     for (const { name, address, phone, week } of seed.places) {
       const place = await insertPlace(db, { brandId, name, address, phone, week }, tx)

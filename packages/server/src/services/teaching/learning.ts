@@ -1,7 +1,6 @@
 import type { Context } from '../../context.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Database } from '../../store/database.ts'
-import { newVersion } from './version.ts'
 import {
   latestCorrections,
   learningState,
@@ -9,7 +8,7 @@ import {
   stampOfCorrections,
   correctionAges,
 } from '../../store/queries/teaching/learning.ts'
-import { loadTeaching } from '../analysis/index.ts'
+import { loadTeaching, newTeachingVersion } from '../analysis/index.ts'
 
 /** Corrections looked at: the newest; older ones have had their say. */
 const lessonLimit = 5000
@@ -42,7 +41,7 @@ export async function learnFromCorrections(
       tx,
     )
     const inUse = (better: boolean | null) => row.wanted && better === true
-    if (inUse(figures.better) || inUse(row.better)) await newVersion({ db, due }, brandId, tx)
+    if (inUse(figures.better) || inUse(row.better)) await newTeachingVersion({ db, due }, brandId, tx)
     await live.tell(brandId, { kind: 'teaching' }, tx)
   })
   return true

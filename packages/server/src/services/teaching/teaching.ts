@@ -13,7 +13,6 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
-import { newVersion } from './version.ts'
 import {
   taughtWords,
   taughtAspects,
@@ -28,7 +27,7 @@ import {
   putAspect,
   setLearningWanted,
 } from '../../store/queries/teaching/taught.ts'
-import { loadTeaching, readEntrySentiment } from '../analysis/index.ts'
+import { loadTeaching, readEntrySentiment, newTeachingVersion } from '../analysis/index.ts'
 import { record } from '../log/index.ts'
 
 const strongestShown = 12
@@ -98,7 +97,7 @@ async function taught(
     // Whole lists are put in the place of those there are: what a colleague added meanwhile must not go with them.
     if (seen !== undefined && row?.edition !== seen) throw new Refusal('changedMeanwhile')
     await change(tx)
-    await newVersion(context, reader.brandId, tx)
+    await newTeachingVersion(context, reader.brandId, tx)
     await record(db, reader, { kind: what, on: ['brand', reader.brandId] }, tx)
     await live.tell(reader.brandId, { kind: 'teaching' }, tx)
   })

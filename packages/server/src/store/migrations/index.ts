@@ -19,6 +19,7 @@ import * as imports from './0018-imports.ts'
 import * as access from './0019-access.ts'
 import * as sentimentNames from './0020-sentiment-names.ts'
 import * as coveringIndexes from './0021-covering-indexes.ts'
+import * as readingSteps from './0022-reading-steps.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -43,4 +44,5 @@ export const migrations = [
   { name: '0019-access', ...access },
   { name: '0020-sentiment-names', ...sentimentNames },
   { name: '0021-covering-indexes', ...coveringIndexes },
+  { name: '0022-reading-steps', ...readingSteps },
 ]

@@ -26,14 +26,15 @@ export const nextStoriesVersion = (
 
 export const printsBetween = (
   db: Database,
-  { brandId, from, to }: { brandId: number; from: Date; to: Date },
+  { brandId, from, to, upTo }: { brandId: number; from: Date; to: Date; upTo: number | null },
   tx?: Tx,
 ): Promise<{ id: number; story: number | null; high: number; low: number }[]> =>
   db.rows<{ id: number; story: number | null; high: number; low: number }>(
     `SELECT id, story_id AS story, (print >> 32)::int AS high, (print & 4294967295) AS low
      FROM entries
      WHERE brand_id = $1 AND at >= $2 AND at < $3 AND print IS NOT NULL
+       AND ($4::bigint IS NULL OR id <= $4)
      ORDER BY at, id`,
-    [brandId, from, to],
+    [brandId, from, to, upTo],
     tx,
   )

@@ -303,3 +303,14 @@ export const setWatchResumed = (
     [brandId, id],
     tx,
   )
+
+/** All watches of a brand read the history again. */
+export const restartWatchHistories = async (db: Database, brandId: number, tx?: Tx): Promise<void> => {
+  await db.rows(
+    `UPDATE watches
+     SET history_done = 0, history_total = ${historySize}
+     WHERE brand_id = $1 AND deleted_at IS NULL AND paused_at IS NULL`,
+    [brandId],
+    tx,
+  )
+}

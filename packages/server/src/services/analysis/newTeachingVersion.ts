@@ -4,7 +4,7 @@ import type { Tx } from '../../store/database.ts'
 import { nextTeachingVersion } from '../../store/queries/teaching/taught.ts'
 
 /** A new version of what is taught, with which the history is read again in the background. */
-export async function newVersion(
+export async function newTeachingVersion(
   { db, due }: Pick<Context, 'db' | 'due'>,
   brandId: number,
   tx: Tx,
