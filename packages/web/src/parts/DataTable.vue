@@ -5,7 +5,7 @@ const emit = defineEmits<{ open: [key: string | number | null] }>()
 </script>
 
 <template>
-  <table>
+  <table class="figures">
     <thead>
       <tr>
         <th v-for="name in head" :key="name">{{ name }}</th>
@@ -21,24 +21,3 @@ const emit = defineEmits<{ open: [key: string | number | null] }>()
     </tbody>
   </table>
 </template>
-
-<style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th,
-td {
-  text-align: right;
-  padding: 2px 8px;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
-thead th {
-  color: var(--ink-soft);
-}
-th:first-child {
-  text-align: left;
-}
-</style>

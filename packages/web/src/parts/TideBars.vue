@@ -60,7 +60,7 @@ function label(bucket: TideBucket, all: TideBucket | undefined): string {
 </script>
 
 <template>
-  <svg :width="width" :height="height" aria-hidden="true">
+  <svg :width="width" :height="height" class="by-sentiment" aria-hidden="true">
     <rect
       v-if="usual"
       x="0"
@@ -111,18 +111,6 @@ svg {
 }
 .usual {
   fill: var(--deep-wash);
-}
-.negative {
-  fill: var(--neg);
-}
-.neutral {
-  fill: var(--neu);
-}
-.positive {
-  fill: var(--pos);
-}
-.unread {
-  fill: var(--unread);
 }
 .pale {
   opacity: 0.32;

@@ -67,7 +67,7 @@ const titleOf = (bucket: TideBucket) =>
       </button>
     </figcaption>
     <div v-if="table" class="table">
-      <table>
+      <table class="figures">
         <thead>
           <tr>
             <th />
@@ -87,7 +87,7 @@ const titleOf = (bucket: TideBucket) =>
       </table>
     </div>
     <div v-else ref="box" class="box">
-      <svg :width="width" :height="height">
+      <svg :width="width" :height="height" class="by-sentiment">
         <g v-for="tick in ticks" :key="tick">
           <line :x1="left" :x2="width" :y1="y(tick)" :y2="y(tick)" class="grid" />
           <text :x="left - 6" :y="y(tick) + 4" class="axis end">{{ tick }}</text>
@@ -169,35 +169,8 @@ figcaption {
 .bar:hover .hand {
   fill: var(--deep-wash);
 }
-.negative {
-  fill: var(--neg);
-}
-.neutral {
-  fill: var(--neu);
-}
-.positive {
-  fill: var(--pos);
-}
-.unread {
-  fill: var(--unread);
-}
 .table {
   max-height: 150px;
   overflow-y: auto;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th,
-td {
-  text-align: right;
-  padding: 2px 8px;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
-th:first-child {
-  text-align: left;
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { routes, type ImportState, type StartImportDraft } from '@murrabel/contract'
-import { call, CallProblem } from '../../api/call.ts'
+import { call } from '../../api/call.ts'
+import { useBusy } from '../../composables/useBusy.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
@@ -11,13 +12,12 @@ import ImportResult from './ImportResult.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 
 /** Bringing in a file: chosen, looked at, then taken in in the background; one may leave meanwhile. */
+const { busy, problem, run: guard } = useBusy()
 const { t, number } = useTexts()
 const brand = useBrand()
 const kind = ref<ImportState['kind']>('reviews')
 const state = ref<ImportState | null>(null)
 const earlier = ref<ImportState[]>([])
-const busy = ref(false)
-const problem = ref<CallProblem | null>(null)
 const may = computed(() => brand.mayCall('importDocument'))
 
 /** Text in UTF-8, or in Latin-1 where it is not valid UTF-8, as older spreadsheets write it. */
@@ -27,18 +27,6 @@ async function readText(blob: File): Promise<string> {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   } catch {
     return new TextDecoder('windows-1252').decode(bytes)
-  }
-}
-async function guard(work: () => Promise<void>): Promise<void> {
-  busy.value = true
-  problem.value = null
-  try {
-    await work()
-  } catch (error) {
-    if (!(error instanceof CallProblem)) throw error
-    problem.value = error
-  } finally {
-    busy.value = false
   }
 }
 async function choose(event: Event): Promise<void> {

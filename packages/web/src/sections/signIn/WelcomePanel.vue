@@ -44,6 +44,7 @@ onMounted(async () => {
     <p class="tagline">{{ t('signIn.tagline') }}</p>
     <figure v-if="demo" data-test="welcome">
       <svg
+        class="by-sentiment"
         :viewBox="`0 0 ${demo.days.length * step} ${height}`"
         preserveAspectRatio="none"
         aria-hidden="true"
@@ -113,18 +114,6 @@ svg:not(.mark) {
   width: 100%;
   height: 72px;
   border-bottom: 1px solid var(--band-soft);
-}
-.positive {
-  fill: var(--pos);
-}
-.negative {
-  fill: var(--neg);
-}
-.neutral {
-  fill: var(--neu);
-}
-.unread {
-  fill: var(--unread);
 }
 figcaption,
 cite {

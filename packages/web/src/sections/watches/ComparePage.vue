@@ -18,6 +18,7 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
 import NetFigure from './NetFigure.vue'
+import SubjectSelect from './SubjectSelect.vue'
 import WatchFrame from './WatchFrame.vue'
 import { leaning, points, times, totalOfCounts } from './watchFigures.ts'
 import RowShapes from '../../parts/RowShapes.vue'
@@ -121,20 +122,12 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
   <WatchFrame :title="t('watch.compareTitle')">
     <template #head>
       <span>{{ t('watch.comparing.with') }}</span>
-      <el-select
+      <SubjectSelect
         :model-value="other"
-        :aria-label="t('watch.comparing.with')"
-        filterable
-        class="with"
-        @update:model-value="(value: string) => router.replace({ query: { ...route.query, with: value } })"
-      >
-        <el-option
-          v-for="choice in choices"
-          :key="choice.value"
-          :value="choice.value"
-          :label="choice.label"
-        />
-      </el-select>
+        :label="t('watch.comparing.with')"
+        :choices="choices"
+        @update:model-value="(value) => router.replace({ query: { ...route.query, with: value } })"
+      />
     </template>
     <ProblemNote v-if="asked.problem.value" :problem="asked.problem.value" @again="asked.load" />
     <RowShapes v-if="asked.loading.value && !asked.answer.value" :rows="4" :height="120" />
@@ -204,9 +197,6 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
 </template>
 
 <style scoped>
-.with {
-  width: 280px;
-}
 .sums {
   display: grid;
   grid-template-columns: 1fr 1fr 1fr;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { groupKinds, routes, type GroupKind, type WatchGroupAnswer } from '@murrabel/contract'
-import { call, CallProblem } from '../../api/call.ts'
+import { call } from '../../api/call.ts'
+import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -10,6 +11,7 @@ import { useUndo } from '../../stores/undo.ts'
 const shown = defineModel<boolean>({ required: true })
 const { editing = null } = defineProps<{ editing?: WatchGroupAnswer | null }>()
 const emit = defineEmits<{ changed: [] }>()
+const { busy, problem, run } = useBusy()
 const { t } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
@@ -18,8 +20,6 @@ const draft = reactive<{ name: string; kind: GroupKind; parentId: number | null 
   kind: 'other',
   parentId: null,
 })
-const problem = ref<CallProblem | null>(null)
-const busy = ref(false)
 /** The list knows no null: 0 is the top. */
 const parent = computed({
   get: () => draft.parentId ?? 0,
@@ -40,28 +40,21 @@ watch(
   },
   { immediate: true },
 )
-async function run(work: () => Promise<unknown>): Promise<void> {
-  busy.value = true
-  try {
+const attempt = (work: () => Promise<unknown>) =>
+  run(async () => {
     await work()
     await brand.reloadWatches()
     shown.value = false
     emit('changed')
-  } catch (error) {
-    if (!(error instanceof CallProblem)) throw error
-    problem.value = error
-  } finally {
-    busy.value = false
-  }
-}
+  })
 const save = () =>
-  run(() =>
+  attempt(() =>
     editing
       ? call(routes.updateGroup, { params: { id: editing.id }, body: { ...draft, edition: editing.edition } })
       : call(routes.createGroup, { body: { ...draft } }),
   )
 const remove = (id: number) =>
-  run(async () => {
+  attempt(async () => {
     await call(routes.deleteGroup, { params: { id } })
     undo.tell({ text: t('watch.group.deleted') })
   })

@@ -67,7 +67,7 @@ const title = (phrase: PhraseAnswer) =>
       </span>
     </figcaption>
     <div v-if="table && answer" class="table">
-      <table>
+      <table class="figures">
         <thead>
           <tr>
             <th>{{ t('watch.map.phrase') }}</th>
@@ -204,25 +204,10 @@ figcaption {
   height: 206px;
   overflow-y: auto;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th,
-td {
-  text-align: right;
-  padding: 2px 8px;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
 thead th {
   position: sticky;
   top: 0;
   background: var(--sheet);
   color: var(--ink-soft);
-}
-th:first-child {
-  text-align: left;
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { routes, type PublicProfile, type PublicSide, type RivalRow } from '@murrabel/contract'
-import { call, CallProblem } from '../../api/call.ts'
+import { call } from '../../api/call.ts'
+import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
@@ -12,13 +13,12 @@ import { useUndo } from '../../stores/undo.ts'
 /** What public profiles show: ours, and those of rivals; and where to add one. */
 const { sides, rows } = defineProps<{ sides: PublicSide[]; rows: RivalRow[] }>()
 const emit = defineEmits<{ changed: [] }>()
+const { busy, problem, run } = useBusy()
 const { t, number, when } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
 const address = ref('')
 const watch = ref<number | null>(null)
-const problem = ref<CallProblem | null>(null)
-const busy = ref(false)
 
 const grown = (part: number) =>
   `${part < 0 ? '−' : '+'}${Math.abs(part * 100).toLocaleString(undefined, { maximumFractionDigits: 1 })}%`
@@ -48,19 +48,11 @@ function sentence(side: PublicSide): string {
   return `${side.name}: ${said}.`
 }
 
-async function attempt(work: () => Promise<unknown>): Promise<void> {
-  busy.value = true
-  problem.value = null
-  try {
+const attempt = (work: () => Promise<unknown>) =>
+  run(async () => {
     await work()
     emit('changed')
-  } catch (error) {
-    if (!(error instanceof CallProblem)) throw error
-    problem.value = error
-  } finally {
-    busy.value = false
-  }
-}
+  })
 const add = () =>
   attempt(async () => {
     await call(routes.addPublicProfile, { body: { address: address.value, watchId: watch.value! } })

@@ -5,6 +5,7 @@ import { X } from '@lucide/vue'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import { useBrand } from '../../stores/brand.ts'
+import SubjectSelect from './SubjectSelect.vue'
 import WatchColumn from './WatchColumn.vue'
 import WatchFrame from './WatchFrame.vue'
 
@@ -37,22 +38,13 @@ const put = (next: string[]) =>
 <template>
   <WatchFrame :title="t('watch.side.title')">
     <template #head>
-      <el-select
+      <SubjectSelect
         :model-value="''"
-        :placeholder="t('watch.side.add')"
-        :aria-label="t('watch.side.add')"
+        :label="t('watch.side.add')"
+        :choices="choices"
         :disabled="columns.length >= most"
-        filterable
-        class="add"
-        @update:model-value="(value: string) => put([...columns, value])"
-      >
-        <el-option
-          v-for="choice in choices"
-          :key="choice.value"
-          :value="choice.value"
-          :label="choice.label"
-        />
-      </el-select>
+        @update:model-value="(value) => put([...columns, value])"
+      />
     </template>
     <EmptyPlace v-if="!columns.length" :title="t('watch.side.choose')" :text="t('watch.side.none')" />
     <div
@@ -79,9 +71,6 @@ const put = (next: string[]) =>
 </template>
 
 <style scoped>
-.add {
-  width: 240px;
-}
 .columns {
   display: grid;
   overflow-x: auto;

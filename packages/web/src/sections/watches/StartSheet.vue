@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
 import { routes, type ProposedWatch } from '@murrabel/contract'
-import { call, CallProblem } from '../../api/call.ts'
+import { call } from '../../api/call.ts'
+import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -9,6 +10,7 @@ import TermList from '../../parts/TermList.vue'
 
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ saved: [] }>()
+const { busy, problem, run } = useBusy()
 const { t } = useTexts()
 const brand = useBrand()
 const parts = ['nicknames', 'people', 'products', 'rivals', 'links'] as const
@@ -21,21 +23,7 @@ const lists = reactive<Record<(typeof parts)[number], { text: string }[]>>({
 })
 const proposed = ref<ProposedWatch[] | null>(null)
 const chosen = ref<number[]>([])
-const problem = ref<CallProblem | null>(null)
-const busy = ref(false)
 
-async function run(work: () => Promise<void>): Promise<void> {
-  busy.value = true
-  problem.value = null
-  try {
-    await work()
-  } catch (error) {
-    if (!(error instanceof CallProblem)) throw error
-    problem.value = error
-  } finally {
-    busy.value = false
-  }
-}
 const propose = () =>
   run(async () => {
     const texts = (part: (typeof parts)[number]) => lists[part].map(({ text }) => text)
