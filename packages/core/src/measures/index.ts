@@ -8,7 +8,7 @@ export {
   type UsualVerdict,
 } from './usualRange.ts'
 export { netMinimum, netSentiment, type NetSentiment } from './netSentiment.ts'
-export { betaQuantile, betaShare, gammaPoissonTail, logGamma, normalTail } from './distributions.ts'
+export { betaQuantile, betaShare, gammaPoissonTail, normalTail } from './distributions.ts'
 export { changeOfRating, meanRating, type RatingMean } from './rating.ts'
 export { share, shareOfVoice, type Share } from './shareOfVoice.ts'
 export { direction, directionMinimum, type Direction, type DirectionVerdict } from './direction.ts'

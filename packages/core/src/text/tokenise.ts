@@ -1,3 +1,4 @@
+import { isBareHost } from './bareLink.ts'
 import { CharClass, charClassAt, unitsAt } from './charClass.ts'
 
 export type TokenKind =
@@ -13,8 +14,9 @@ export interface Token {
 // Sticky and with bounded repeats (RFC 5321 allows 64 and 255 octets), so that no input makes the scan quadratic.
 const email = /[\p{L}\p{N}._%+-]{1,64}@[\p{L}\p{N}-]{1,63}(?:\.[\p{L}\p{N}-]{1,63}){1,8}/uy
 const link = /(?:https?:\/\/|www\.)[^\s<>"“”«»]+/iy
-const bareLink =
-  /[a-z0-9-]{1,63}(?:\.[a-z0-9-]{1,63}){0,5}\.(?:example|test|com|org|net|info|blog|news|io|co|eu|uk|fr|de|es)(?![\p{L}\p{N}.])(?:\/[^\s<>"“”«»]*)?/iuy
+/** A name with dots, which may end a sentence, and what follows it. */
+const dotted = /[a-z0-9-]{1,63}(?:\.[a-z0-9-]{1,63}){0,6}\.[a-z]{2,24}(?![\p{L}\p{N}@-]|\.[\p{L}\p{N}])/iuy
+const path = /\/[^\s<>"“”«»]*/y
 const emoticon =
   /(?:[:;=8][-'^o]?[)(\]D[PpOo/\\|*3]{1,3}|[xX]D{1,3}|<\/?3+|[)(\]][-']?[:;=]|\^_?\^|:'\(|>:\(|-_+-|o_O|O_o)(?![\p{L}\p{N}])/uy
 const linkTail = /[.,;:!?)\]}'’…]+$/
@@ -78,6 +80,17 @@ function linkEnd(text: string, at: number, end: number): number {
   return tail ? end - tail[0].length : end
 }
 
+/** End of a web address without a scheme; -1 when what stands there is none. */
+function bareLinkEnd(text: string, at: number): number {
+  const end = stickyEnd(dotted, text, at)
+  if (end < 0) return -1
+  if (text[end] === '/') return isBareHost(text.slice(at, end), true) ? stickyEnd(path, text, end) : -1
+  // "orrin.example.Then": the sentence that begins there is no part of it.
+  for (let host = text.slice(at, end); host.includes('.'); host = host.slice(0, host.lastIndexOf('.')))
+    if (isBareHost(host, false)) return at + host.length
+  return -1
+}
+
 function nameEnd(text: string, at: number): number {
   let i = at
   while (i < text.length && (isWordClass(charClassAt(text, i)) || text.charCodeAt(i) === 0x5f))
@@ -128,7 +141,7 @@ function wordToken(scan: Scan, at: number): Token {
   }
   if (mayBeLink(scan, at)) {
     let end = stickyEnd(link, text, at)
-    if (end < 0) end = stickyEnd(bareLink, text, at)
+    if (end < 0) end = bareLinkEnd(text, at)
     if (end > 0) return { kind: 'link', start: at, end: linkEnd(text, at, end) }
   }
   const { end, digitsOnly } = wordEnd(text, at)

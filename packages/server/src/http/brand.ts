@@ -1,3 +1,4 @@
+import { parse } from 'cookie'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import { routes, signInSchema, type SignIn } from '@murrabel/contract'
 import { closeSession, hashOf, readerOf, sessionDays } from '../access/sessions.ts'
@@ -11,8 +12,7 @@ const cookieName = 'murrabel_session'
 
 /** The session's token; none for a cookie that is broken or can be none of ours. */
 export function tokenOf(req: Request): string | null {
-  const pair = (req.headers.cookie ?? '').split(/;\s*/).find((part) => part.startsWith(`${cookieName}=`))
-  const token = pair?.slice(cookieName.length + 1) ?? ''
+  const token = parse(req.headers.cookie ?? '')[cookieName] ?? ''
   return /^[\w-]{20,100}$/.test(token) ? token : null
 }
 

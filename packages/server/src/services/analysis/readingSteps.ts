@@ -4,10 +4,10 @@
  */
 export const readingSteps = {
   language: { version: 1, then: ['sentiment', 'watches'] },
-  words: { version: 1, then: [] },
-  sentiment: { version: 1, then: [] },
-  stories: { version: 1, then: [] },
-  watches: { version: 1, then: [] },
+  words: { version: 2, then: [] },
+  sentiment: { version: 2, then: [] },
+  stories: { version: 2, then: [] },
+  watches: { version: 2, then: [] },
 } as const satisfies Record<string, { version: number; then: readonly string[] }>
 
 export type ReadingStep = keyof typeof readingSteps
