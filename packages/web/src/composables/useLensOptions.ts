@@ -20,7 +20,7 @@ const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 
 /** What each phrase of the lens could be instead, in the reader's words. */
 export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOption[] {
-  const { t, languageName } = useTexts()
+  const { t, called, languageName } = useTexts()
   const brand = useBrand()
   return (field: LensField): LensOption[] => {
     switch (field) {
@@ -29,7 +29,10 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
       case 'kinds':
         return lensKinds.map((value) => ({ value, label: t(`lens.kind.${value}`) }))
       case 'channels':
-        return (brand.answer?.channels ?? []).map((value) => ({ value, label: t(`lens.channel.${value}`) }))
+        return (brand.answer?.channels ?? []).map((value) => ({
+          value,
+          label: called('lens.channel', value),
+        }))
       case 'places':
         return brand.places.map(({ id, name }) => ({ value: id, label: name }))
       case 'sentiments':

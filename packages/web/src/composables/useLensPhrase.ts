@@ -9,7 +9,7 @@ const owed = bases.threads.kinds
 
 /** One part of the lens in words of the reader's language. */
 export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => string {
-  const { t, list, format, languageName, weekHour } = useTexts()
+  const { t, called, list, format, languageName, weekHour } = useTexts()
   const voices = useVoices()
   const brand = useBrand()
   const local = (text: string) =>
@@ -21,10 +21,10 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
     })
 
   const names: Partial<Record<LensField, (value: string | number) => string>> = {
-    kinds: (v) => t(`lens.kind.${v}`),
-    channels: (v) => t(`lens.channel.${v}`),
+    kinds: (v) => called('lens.kind', v),
+    channels: (v) => called('lens.channel', v),
     places: (v) => brand.placeName(Number(v)) || `#${v}`,
-    sentiments: (v) => t(`lens.sentiment.${v}`),
+    sentiments: (v) => called('lens.sentiment', v),
     givenTo: (v) => brand.colleagueName(Number(v)) || `#${v}`,
     watch: (v) => brand.nameOfWatch(Number(v)) || `#${v}`,
     languages: (v) => languageName(String(v)),
@@ -40,20 +40,20 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
       const name = brand.aspects.find((a) => a.id === values[0])?.name ?? `#${values[0]}`
       return [
         t('lens.aspect.one', { a: name }),
-        ...(values[1] ? [t(`lens.sentiment.${values[1]}`)] : []),
+        ...(values[1] ? [called('lens.sentiment', values[1])] : []),
       ].join(', ')
     }
     if (field === 'weekHour' && values.length) return weekHour(Number(values[0]))
     if (field === 'range') {
       if (message === 'all') return t('lens.range.all')
       if (message === 'last') return t('lens.range.last', { n: values[0] }, Number(values[0]))
-      return t(`lens.range.${message}`, { from: local(String(values[0])), to: local(String(values[1])) })
+      return called('lens.range', message, { from: local(String(values[0])), to: local(String(values[1])) })
     }
     const a = list(values.map((v) => names[field]?.(v) ?? String(v)))
     if (field === 'kinds' && values.length)
       return owed.every((kind) => values.includes(kind)) && values.length === owed.length
         ? t('lens.kinds.owed')
         : a
-    return t(`lens.${field}.${message}`, { a })
+    return called('lens', `${field}.${message}`, { a })
   }
 }

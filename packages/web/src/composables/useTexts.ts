@@ -1,11 +1,13 @@
 import { useI18n } from 'vue-i18n'
 import { daysBefore } from '@murrabel/core/measures'
+import { useT } from './useT.ts'
 import { useBrand } from '../stores/brand.ts'
 import { dateFormat, languageNames, listFormat, numberFormat } from './formats.ts'
 
 /** Dates in the reader's language and the brand's zone, and how far off a due time is. */
 export function useTexts() {
-  const { t, tm: messages, locale } = useI18n()
+  const { tm: messages, locale } = useI18n()
+  const { t, called } = useT()
   /** A list of short texts. */
   const tm = (key: string) => messages(key) as string[]
   const brand = useBrand()
@@ -59,5 +61,21 @@ export function useTexts() {
       minute: '2-digit',
     }).format(monday + hour * 3_600_000)
   }
-  return { languageName, weekHour, t, tm, locale, clock, day, exact, when, span, due, list, number, format }
+  return {
+    languageName,
+    weekHour,
+    t,
+    called,
+    tm,
+    locale,
+    clock,
+    day,
+    exact,
+    when,
+    span,
+    due,
+    list,
+    number,
+    format,
+  }
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 
 /** A chart with its title, and its figures as a table one button away. */
 defineProps<{ title: string; note?: string }>()
 defineSlots<{ default(): unknown; table(): unknown }>()
-const { t } = useI18n()
+const { t } = useT()
 const table = ref(false)
 </script>
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import { blankLens, type Lens, type LensField } from '@murrabel/core/lens'
 import type { LensOption } from '../composables/useLensOptions.ts'
 
 const { field, lens, options } = defineProps<{ field: LensField; lens: Lens; options: LensOption[] }>()
 const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
-const { t } = useI18n()
+const { t, called } = useT()
 
 const many = computed(() =>
   ['kinds', 'channels', 'places', 'sentiments', 'languages', 'tags'].includes(field),
@@ -57,9 +57,15 @@ function applyDates(value: [string, string] | null): void {
     class="panel"
     @submit.prevent="typed ? emit('change', { [field]: words.trim() }) : emit('change', { [field]: chosen })"
   >
-    <h4>{{ t(`lens.field.${field}`) }}</h4>
+    <h4>{{ called('lens.field', field) }}</h4>
     <template v-if="typed">
-      <el-input v-model="words" :aria-label="t(`lens.field.${field}`)" maxlength="200" clearable autofocus />
+      <el-input
+        v-model="words"
+        :aria-label="called('lens.field', field)"
+        maxlength="200"
+        clearable
+        autofocus
+      />
       <p v-if="field === 'words'" class="soft hint">{{ t('lens.wordsHint') }}</p>
       <div class="row">
         <button class="button primary" type="submit">{{ t('lens.apply') }}</button>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 
 defineProps<{ what: string }>()
 const emit = defineEmits<{ reset: [] }>()
-const { t } = useI18n()
+const { t } = useT()
 </script>
 
 <template>

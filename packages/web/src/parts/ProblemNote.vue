@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import type { CallProblem } from '../api/call.ts'
 import { useProblemTexts } from '../composables/useProblemTexts.ts'
 
 const { problem } = defineProps<{ problem: CallProblem }>()
 const emit = defineEmits<{ again: [] }>()
-const { t } = useI18n()
+const { t } = useT()
 const texts = useProblemTexts()
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 
 defineProps<{ rating: number }>()
-const { t } = useI18n()
+const { t } = useT()
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import type { Sentiment } from '@murrabel/core/lens'
 
 defineProps<{ sentiment: Sentiment }>()
-const { t } = useI18n()
+const { t } = useT()
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import { useBrand } from '../stores/brand.ts'
 import TermList from './TermList.vue'
 
@@ -13,7 +13,7 @@ const { tags, count } = defineProps<{
   count: number
 }>()
 const emit = defineEmits<{ save: [change: { add: string[]; remove: number[] }] }>()
-const { t } = useI18n()
+const { t } = useT()
 const brand = useBrand()
 const chosen = ref<{ text: string }[]>([])
 const form = useTemplateRef<HTMLFormElement>('form')

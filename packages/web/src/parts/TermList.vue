@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import { X } from '@lucide/vue'
 
 interface TermDraft {
@@ -22,7 +22,7 @@ const {
   /** Plain words without options of their own. */
   bare?: boolean
 }>()
-const { t } = useI18n()
+const { t } = useT()
 const typed = ref('')
 const switches = ['prefix', 'exactCase', 'slack'] as const
 const id = `terms-${Math.random().toString(36).slice(2)}`

@@ -2,6 +2,7 @@
 import { ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import BellMenu from '../sections/alerts/BellMenu.vue'
 import { useFocusReturn } from '../composables/useFocusReturn.ts'
 import { useBrand } from '../stores/brand.ts'
@@ -17,7 +18,8 @@ const counts = useCounts()
 const shortcuts = useShortcutKeys()
 const router = useRouter()
 const route = useRoute()
-const { t, locale, setLocaleMessage } = useI18n()
+const { locale, setLocaleMessage } = useI18n()
+const { t } = useT()
 const emit = defineEmits<{ keys: [] }>()
 const words = ref('')
 const find = useTemplateRef<HTMLInputElement>('find')

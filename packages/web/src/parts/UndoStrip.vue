@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import KeyHint from './KeyHint.vue'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import { useUndo } from '../stores/undo.ts'
 
 const undo = useUndo()
-const { t } = useI18n()
+const { t } = useT()
 </script>
 
 <template>

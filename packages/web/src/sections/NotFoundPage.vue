@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useT } from '../composables/useT.ts'
 import EmptyPlace from '../parts/EmptyPlace.vue'
 
-const { t } = useI18n()
+const { t } = useT()
 </script>
 
 <template>

@@ -8,7 +8,7 @@ import ImportProblems from './ImportProblems.vue'
 /** What a chosen file holds, and how it is to be taken. */
 const { state, busy } = defineProps<{ state: ImportState; busy: boolean }>()
 const emit = defineEmits<{ start: [draft: StartImportDraft] }>()
-const { t, number, when } = useTexts()
+const { t, called, number, when } = useTexts()
 const fieldNames = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url'] as const
 const mapping = ref(
   state.asked?.mapping ??
@@ -34,7 +34,7 @@ const send = (anyway: boolean) =>
         {{
           t(
             'import.rows',
-            { n: number(state.reviews.rows), s: t(`import.separator.${state.reviews.separator}`) },
+            { n: number(state.reviews.rows), s: called('import.separator', state.reviews.separator) },
             state.reviews.rows,
           )
         }}

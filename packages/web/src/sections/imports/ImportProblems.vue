@@ -6,7 +6,7 @@ import FileRows from './FileRows.vue'
 
 /** Rows that were refused or changed, with why. */
 const { problems, of } = defineProps<{ problems: RowProblem[]; of: number }>()
-const { t, number } = useTexts()
+const { t, called, number } = useTexts()
 const { row } = useProblemTexts()
 </script>
 
@@ -18,7 +18,7 @@ const { row } = useProblemTexts()
     :rows="
       problems.map((problem) => [
         number(problem.line),
-        problem.field ? t(`import.field.${problem.field}`) : '',
+        problem.field ? called('import.field', problem.field) : '',
         row(problem),
         problem.value,
       ])

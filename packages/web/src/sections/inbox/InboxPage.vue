@@ -29,7 +29,7 @@ import RowShapes from '../../parts/RowShapes.vue'
 const TagSheet = onDemand(() => import('../../parts/TagSheet.vue'))
 const route = useRoute()
 const brand = useBrand()
-const { t, list: joined } = useTexts()
+const { t, called, list: joined } = useTexts()
 const { lens, problems, query, change, reset } = useLens('threads')
 provideSearch(lens)
 const entries = useEntryList(query)
@@ -217,7 +217,9 @@ watch(rows, () => {
           <ThreadActions ref="actions" :thread="thread" @event="event" @give="give" @tags="tagSheet = true" />
         </ReplyBox>
         <div v-else class="no-reply">
-          <span class="soft">{{ thread.reply.reason ? t(`inbox.noReply.${thread.reply.reason}`) : '' }}</span>
+          <span class="soft">{{
+            thread.reply.reason ? called('inbox.noReply', thread.reply.reason) : ''
+          }}</span>
           <ThreadActions
             v-if="mayAnswer"
             ref="actions"

@@ -7,7 +7,7 @@ import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
 const { thread } = defineProps<{ thread: ThreadAnswer }>()
-const { t, when, day, span, exact, number } = useTexts()
+const { t, called, when, day, span, exact, number } = useTexts()
 
 function partText({ name, amount }: UrgencyPart): string {
   const isTime = name === 'pastDue' || name === 'nearDue'
@@ -16,7 +16,7 @@ function partText({ name, amount }: UrgencyPart): string {
 /** What did not go out stands before everything that points could weigh. */
 const notSent = computed(() => thread.urgency?.parts.some(({ name }) => name === 'notSent') ?? false)
 const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
-  [t(`inbox.event.${kind}`), by, when(at)].filter(Boolean).join(', ')
+  [called('inbox.event', kind), by, when(at)].filter(Boolean).join(', ')
 </script>
 
 <template>

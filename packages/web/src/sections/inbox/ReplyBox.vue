@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../../composables/useT.ts'
 import { routes, type ThreadAnswer, type ThreadChangeAnswer } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
 import { useFocusReturn } from '../../composables/useFocusReturn.ts'
@@ -9,7 +9,7 @@ import { keepDraft, readDraft } from './replyDrafts.ts'
 
 const { thread } = defineProps<{ thread: ThreadAnswer }>()
 const emit = defineEmits<{ sent: [answer: ThreadChangeAnswer, finished: boolean]; changed: [] }>()
-const { t } = useI18n()
+const { t } = useT()
 
 const text = ref(readDraft(thread.id))
 const key = ref(crypto.randomUUID())

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../../composables/useT.ts'
 import type { DropdownInstance } from 'element-plus'
 import type { ThreadAnswer } from '@murrabel/contract'
 import KeyHint from '../../parts/KeyHint.vue'
@@ -13,7 +13,7 @@ const emit = defineEmits<{
   give: [to: number | null]
   tags: []
 }>()
-const { t } = useI18n()
+const { t } = useT()
 const brand = useBrand()
 const giveMenu = useTemplateRef<DropdownInstance>('giveMenu')
 const asideMenu = useTemplateRef<DropdownInstance>('asideMenu')

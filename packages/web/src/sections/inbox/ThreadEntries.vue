@@ -19,7 +19,7 @@ const emit = defineEmits<{
   retry: [id: number]
   callBack: [entry: ThreadEntry]
 }>()
-const { t, when, exact } = useTexts()
+const { t, called, when, exact } = useTexts()
 
 const lead = computed(() => thread.entries.findLast((e) => e.direction === 'in')?.id)
 const places = useSearchPlaces()
@@ -77,7 +77,7 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
           >, {{ t('inbox.tries', { n: entry.action.attempts }) }}</template
         >
         <template v-if="entry.action.error && entry.action.state !== 'sent'"
-          >. {{ failureText(entry.action.error, t) }}.</template
+          >. {{ failureText(entry.action.error, called) }}.</template
         >
         <span v-if="entry.action.uncertain" class="uncertain">{{ t('inbox.uncertain') }}</span>
         <template v-if="may && (entry.action.state === 'failed' || entry.action.state === 'waiting')">

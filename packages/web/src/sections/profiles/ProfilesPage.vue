@@ -21,7 +21,7 @@ import SetUpFrame from '../../parts/SetUpFrame.vue'
 import RowShapes from '../../parts/RowShapes.vue'
 
 const ApartSheet = onDemand(() => import('./ApartSheet.vue'))
-const { t, number, when, exact } = useTexts()
+const { t, called, number, when, exact } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
 const route = useRoute()
@@ -209,7 +209,7 @@ const share = (profile: ProfileAnswer) =>
           <td>
             <b>{{ profile.name }}</b>
             <small class="soft"
-              >{{ t(`lens.channel.${profile.channel}`)
+              >{{ called('lens.channel', profile.channel)
               }}<template v-if="profile.network !== 'file'">
                 · {{ profile.capabilities.live ? t('profiles.live') : t('profiles.polled') }}</template
               ></small

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useI18n } from 'vue-i18n'
+import { useT } from '../../composables/useT.ts'
 import { ValidationError } from 'yup'
 import { signInSchema } from '@murrabel/contract'
 import { CallProblem } from '../../api/call.ts'
@@ -12,7 +12,7 @@ import { loadPage } from '../../loadPage.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useCounts } from '../../stores/counts.ts'
 
-const { t } = useI18n()
+const { t } = useT()
 const { field } = useProblemTexts()
 const brand = useBrand()
 const counts = useCounts()

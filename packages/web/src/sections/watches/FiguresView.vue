@@ -18,10 +18,10 @@ import { percent, points, times, totalOfCounts } from './watchFigures.ts'
 const { figures, chart } = defineProps<{ figures: FiguresAnswer; chart: TideAnswer | null }>()
 /** Opens entries: a narrower lens, read in the list of mentions. */
 const emit = defineEmits<{ open: [part: Partial<Lens>] }>()
-const { t, number, languageName } = useTexts()
+const { t, called, number, languageName } = useTexts()
 const brand = useBrand()
 
-const channelName = (key: Slice['key']) => t(`lens.channel.${key}`)
+const channelName = (key: Slice['key']) => called('lens.channel', key ?? '')
 const placeName = (key: Slice['key']) => brand.placeName(Number(key)) || t('watch.figures.noPlace')
 const weekRange = (index: number) => {
   const from = new Date(figures.direction.starts[index]!)

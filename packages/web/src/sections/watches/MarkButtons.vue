@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useT } from '../../composables/useT.ts'
 
 /** Whether a hit is on topic; pressed again, the mark is taken back. */
 const { marked } = defineProps<{ marked: boolean | null }>()
 const emit = defineEmits<{ mark: [onTopic: boolean | null] }>()
-const { t } = useI18n()
+const { t } = useT()
 const press = (onTopic: boolean) => emit('mark', marked === onTopic ? null : onTopic)
 </script>
 

@@ -18,7 +18,7 @@ const emit = defineEmits<{
   exclude: [term: string]
   ask: [term: string]
 }>()
-const { t, number, day, languageName } = useTexts()
+const { t, called, number, day, languageName } = useTexts()
 const selected = ref(0)
 const looked = ref<string | null>(null)
 const marksNeeded = 10
@@ -114,7 +114,7 @@ function select(index: number): void {
       </svg>
       <dl class="parts">
         <dt>{{ t('watch.tuner.channels') }}</dt>
-        <dd>{{ list(tuned.channels.map((c) => ({ name: t(`lens.channel.${c.key}`), n: c.count }))) }}</dd>
+        <dd>{{ list(tuned.channels.map((c) => ({ name: called('lens.channel', c.key), n: c.count }))) }}</dd>
         <dt>{{ t('watch.tuner.languages') }}</dt>
         <dd>{{ list(tuned.languages.map((c) => ({ name: languageName(c.key), n: c.count }))) }}</dd>
         <dt>{{ t('watch.tuner.overlap') }}</dt>

@@ -26,7 +26,7 @@ import RowShapes from '../../parts/RowShapes.vue'
 
 const { query } = defineProps<{ query: [string, string][] }>()
 const emit = defineEmits<{ open: [part: Partial<Lens>] }>()
-const { t, number, day, exact } = useTexts()
+const { t, called, number, day, exact } = useTexts()
 const brand = useBrand()
 const names = useVoices()
 const undo = useUndo()
@@ -142,7 +142,7 @@ const leaningText = (voice: VoiceAnswer) =>
             <button type="button" class="plain" @click="emit('open', { voice: voice.id })">
               {{ voice.name }}
             </button>
-            <span class="soft"> {{ t(`lens.channel.${voice.channel}`) }}</span>
+            <span class="soft"> {{ called('lens.channel', voice.channel) }}</span>
           </td>
           <td class="n">{{ number(voice.entries) }}</td>
           <td class="n">{{ number(voice.reach) }}</td>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useT } from '../../composables/useT.ts'
 
 /** The ways to look at watches other than one at a time. */
-const { t } = useI18n()
+const { t } = useT()
 const places = [
   { name: 'sideBySide', path: '/watch/side-by-side' },
   { name: 'rivals', path: '/watch/rivals' },
