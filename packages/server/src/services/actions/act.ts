@@ -11,7 +11,7 @@ import { profileOfAction } from '../../store/queries/actions/actions.ts'
 import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
 import { withProfileKey } from '../connections/index.ts'
-import { positionOf, readThread, writeChange, hoursOf, refreshThreads } from '../inbox/index.ts'
+import { positionOf, readThread, writeChange, businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** How long an action waits for a person to renew the key; renewed, it goes at once. */
 const keyWaitMs = 300_000
@@ -137,7 +137,7 @@ export async function owedAgain(
     { kind: why, next: moved?.changed ? moved.next : undefined, detail, final: true },
     tx,
   )
-  await refreshThreads(db, [thread.id], await hoursOf(db, action.brandId, tx), now(), tx)
+  await refreshThreads(db, [thread.id], await businessHoursOf(db, action.brandId, tx), now(), tx)
 }
 
 /** The entry takes its id on the network; when the network's own copy came in first, that copy makes way. */
@@ -161,7 +161,7 @@ async function confirm({ db, live, now }: Context, { id }: OutsideAction, sent: 
     if (!moved.changed || action.threadId === null) return
     // Somebody called it back, or another worker gave it up, while the network took it.
     if (before === 'failed' || before === 'cancelled')
-      await refreshThreads(db, [action.threadId], await hoursOf(db, action.brandId, tx), now(), tx)
+      await refreshThreads(db, [action.threadId], await businessHoursOf(db, action.brandId, tx), now(), tx)
     await live.tell(action.brandId, { kind: 'thread', threads: [action.threadId] }, tx)
   })
 }

@@ -4,7 +4,7 @@ import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { lockAction, moveAction } from './moveAction.ts'
 import { actionsByKey } from '../../store/queries/actions/actions.ts'
 import { removeTwin, confirmOutsideId } from '../../store/queries/actions/ownEntries.ts'
-import { hoursOf, refreshThreads } from '../inbox/index.ts'
+import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** What came in from a network that may be an answer of ours. */
 export interface ComingBack {
@@ -52,6 +52,6 @@ export async function confirmOwn(
     )
     own.add(item.outsideId)
   }
-  if (back.length) await refreshThreads(db, back, await hoursOf(db, profile.brandId, tx), now(), tx)
+  if (back.length) await refreshThreads(db, back, await businessHoursOf(db, profile.brandId, tx), now(), tx)
   return own
 }

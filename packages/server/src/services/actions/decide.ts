@@ -7,7 +7,7 @@ import { owedAgain } from './act.ts'
 import { lockAction, moveAction } from './moveAction.ts'
 import { threadOfAction } from '../../store/queries/actions/actions.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
-import { lockThread, positionOf, writeChange, hoursOf, refreshThreads } from '../inbox/index.ts'
+import { lockThread, positionOf, writeChange, businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** The action, locked, of a thread that the reader may see. @throws Refusal notFound */
 async function readersAction(
@@ -53,7 +53,7 @@ export async function retryAction(context: Context, reader: Reader, id: number):
       },
       tx,
     )
-    await refreshThreads(db, [thread.id], await hoursOf(db, reader.brandId, tx), now(), tx)
+    await refreshThreads(db, [thread.id], await businessHoursOf(db, reader.brandId, tx), now(), tx)
     await due.drop('act', [id], tx)
     await due.ask({ kind: 'act', subject: id, owner: profileOwner(action.profileId) }, tx)
   })

@@ -86,7 +86,7 @@ export async function tryAlert(
   }
 }
 
-async function check(context: Context, reader: Reader, draft: AlertDraft): Promise<void> {
+async function refuseWrongDraft(context: Context, reader: Reader, draft: AlertDraft): Promise<void> {
   if (draft.webhook) checkWebhook(context, draft.webhook)
   if (draft.emails.length && !context.config.smtpUrl)
     throw new Refusal('invalid', {
@@ -179,7 +179,7 @@ export async function saveAlert(
 ): Promise<AlertAnswer> {
   const { db, config, live, due } = context
   if (id !== null) await alertAnswer(context, reader, id)
-  await check(context, reader, draft)
+  await refuseWrongDraft(context, reader, draft)
   const saved = await db.inTransaction(async (tx) => {
     if (id !== null) await checkEdition({ db }, 'alerts', { id, brandId: reader.brandId }, draft.edition, tx)
     const row =

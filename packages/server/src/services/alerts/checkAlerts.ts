@@ -50,7 +50,7 @@ export function checkAlert(context: Context, id: number): Promise<WorkOutcome> {
     const telling = tellsOfEntries(alert.condition)
       ? await lookAtEntries(context, reader, alert, alert.condition, tx)
       : await lookAtHours(context, reader, alert, tx)
-    if (telling) await store(context, reader, alert, telling, tx)
+    if (telling) await storeTelling(context, reader, alert, telling, tx)
     return again
   })
 }
@@ -107,7 +107,7 @@ async function lookAtEntries(
   return { kind: 'begin', at: now, count: told.length, expected: null, net: null, entries: told }
 }
 
-async function store(
+async function storeTelling(
   context: Context,
   reader: Reader,
   alert: DueAlert,
@@ -137,7 +137,7 @@ const receiverOf = (target: string): string =>
   URL.canParse(target) ? new URL(target).host : (target.split('@').pop() ?? target)
 
 /** Hours of entries that a telling leads to. */
-function hoursOf({ condition }: DueAlert, { kind }: Telling): number {
+function hoursTold({ condition }: DueAlert, { kind }: Telling): number {
   if (condition.kind === 'more') return condition.hours
   if (condition.kind === 'net') return condition.days * 24
   return kind === 'end' ? 72 : 24
@@ -151,7 +151,7 @@ async function detailOf(
 ): Promise<EventDetail> {
   const phrase = tellingPhrase(alert.condition, telling)
   const inner = await lensContext(context, reader)
-  const period = { from: telling.at - hoursOf(alert, telling) * hour, to: telling.at }
+  const period = { from: telling.at - hoursTold(alert, telling) * hour, to: telling.at }
   const lens: Lens = lensAt(alertLens(alert.lens), period, inner.zone)
   const pairs = printLens(lens, { ...blankLens, unit: 'entries' })
   const wantsPhrases = telling.kind === 'begin' && !tellsOfEntries(alert.condition)

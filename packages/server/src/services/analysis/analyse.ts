@@ -16,7 +16,7 @@ import {
 import { removeAspectReadings, addAspectReadings } from '../../store/queries/analysis/aspects.ts'
 import { holdMentions } from '../../store/queries/analysis/mentions.ts'
 import { setApart } from '../intake/index.ts'
-import { hoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
+import { businessHoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
 
 interface Read extends EntryReading {
   entry: Pending
@@ -113,7 +113,7 @@ async function leaveUnread(
       ],
       tx,
     )
-    await refreshThreads(db, [entry.threadId], await hoursOf(db, brandId, tx), now(), tx)
+    await refreshThreads(db, [entry.threadId], await businessHoursOf(db, brandId, tx), now(), tx)
     await live.tell(brandId, { kind: 'profiles' }, tx)
     await live.tell(brandId, { kind: 'entries', threads: [entry.threadId], count: 1 }, tx)
   })
@@ -138,7 +138,7 @@ async function readBrand(
     tx,
   )
   const reads = readings.map((read) => ({ ...read, story: stories.get(read.entry.id) ?? null }))
-  await store(db, reads, new Date(now()), tx)
+  await storeReadings(db, reads, new Date(now()), tx)
   await storeAspects(db, reads, tx)
   const book = books.watches.get(brandId) ?? new WatchBook(brandId)
   books.watches.set(brandId, book)
@@ -149,11 +149,11 @@ async function readBrand(
     tx,
   )
   const threads = [...new Set(pending.map((p) => p.threadId))]
-  await refreshThreads(db, threads, await hoursOf(db, brandId, tx), now(), tx)
+  await refreshThreads(db, threads, await businessHoursOf(db, brandId, tx), now(), tx)
   await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
 }
 
-async function store(db: Database, reads: readonly Read[], at: Date, tx: Tx): Promise<void> {
+async function storeReadings(db: Database, reads: readonly Read[], at: Date, tx: Tx): Promise<void> {
   const readings = reads.map((r) => ({
     id: r.entry.id,
     language: r.language,

@@ -11,7 +11,7 @@ import { brandOwner } from '../../jobs/due/dueWork.ts'
 import { holdMentions } from '../../store/queries/analysis/mentions.ts'
 import { recordAll } from '../log/index.ts'
 import { learnAfterMs } from '../teaching/index.ts'
-import { hoursOf, refreshThreads } from '../inbox/index.ts'
+import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** Puts a person's judgement over the machine's; null gives the entry back to the machine. */
 export async function correctSentiment(
@@ -42,7 +42,7 @@ export async function correctMany(
     await keepCorrections(db, judgement, tx)
     await setJudgement(db, judgement, tx)
     const threads = [...new Set(entries.map((e) => e.threadId))]
-    await refreshThreads(db, threads, await hoursOf(db, reader.brandId, tx), now(), tx)
+    await refreshThreads(db, threads, await businessHoursOf(db, reader.brandId, tx), now(), tx)
     await recordAll(
       db,
       reader,

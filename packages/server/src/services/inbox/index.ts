@@ -9,7 +9,7 @@ export {
   wakeThread,
   writeChange,
 } from './change.ts'
-export { hoursOf, leadsOf, refreshThreads } from './refresh.ts'
+export { businessHoursOf, leadsOf, refreshThreads } from './refresh.ts'
 export { seenBy } from './seenBy.ts'
 export { keepEntries, listTags, tagThreads } from './tags.ts'
 export { threadAnswer } from './threadAnswer.ts'

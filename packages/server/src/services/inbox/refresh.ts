@@ -29,7 +29,7 @@ export interface HoursTable {
   withoutPlace: BusinessHours
 }
 
-export async function hoursOf(db: Database, brandId: number, tx?: Tx): Promise<HoursTable> {
+export async function businessHoursOf(db: Database, brandId: number, tx?: Tx): Promise<HoursTable> {
   const brand = await duePolicyOf(db, brandId, tx)
   const places = await placeHours(db, brandId, tx)
   const zone = brand?.zone ?? 'UTC'

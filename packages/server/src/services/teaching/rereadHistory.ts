@@ -19,7 +19,7 @@ import {
   loadTeaching,
   type Teaching,
 } from '../analysis/index.ts'
-import { hoursOf, refreshThreads } from '../inbox/index.ts'
+import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 const step = 1000
 
@@ -76,7 +76,7 @@ function readStep(
     const entries = await entriesBelow(db, { brandId, below, limit: step }, tx)
     const finished = entries.length < step
     const reads = entries.flatMap((entry) => sentimentOf(entry, teaching))
-    await store(db, brandId, reads, now(), tx)
+    await storeRereadings(db, brandId, reads, now(), tx)
     const next = { version, total, below: entries[entries.length - 1]?.id ?? 0, done: done + entries.length }
     await setHistoryDone(
       db,
@@ -100,7 +100,7 @@ function sentimentOf(entry: Stored, teaching: Teaching): (EntrySentiment & { ent
   }
 }
 
-async function store(
+async function storeRereadings(
   db: Database,
   brandId: number,
   reads: (EntrySentiment & { entry: Stored })[],
@@ -124,7 +124,7 @@ async function store(
     await refreshThreads(
       db,
       [...new Set(moved.map((r) => r.entry.threadId))],
-      await hoursOf(db, brandId, tx),
+      await businessHoursOf(db, brandId, tx),
       now,
       tx,
     )

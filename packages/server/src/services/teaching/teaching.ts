@@ -84,7 +84,7 @@ function strongestOf(model: Model | null): TeachingAnswer['learning']['strongest
 }
 
 /** A change of what is taught: a new version, with which the whole history is read again in the background. */
-async function taught(
+async function changeTeaching(
   context: Context,
   reader: Reader,
   what: string,
@@ -111,7 +111,7 @@ export const saveWords = (
   words: readonly BrandWord[],
   edition?: number,
 ): Promise<TeachingAnswer> =>
-  taught(
+  changeTeaching(
     context,
     reader,
     'saveWords',
@@ -140,7 +140,7 @@ export const saveAspects = (
   edition?: number,
 ): Promise<TeachingAnswer> => {
   checkAspects(aspects)
-  return taught(
+  return changeTeaching(
     context,
     reader,
     'saveAspects',
@@ -176,7 +176,7 @@ function checkAspects(aspects: readonly AspectDraft[]): void {
 }
 
 export const wantLearning = (context: Context, reader: Reader, wanted: boolean): Promise<TeachingAnswer> =>
-  taught(context, reader, wanted ? 'useLearning' : 'stopLearning', async (tx) => {
+  changeTeaching(context, reader, wanted ? 'useLearning' : 'stopLearning', async (tx) => {
     await setLearningWanted(context.db, { brandId: reader.brandId, wanted }, tx)
   })
 

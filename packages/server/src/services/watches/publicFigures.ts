@@ -59,7 +59,7 @@ function sideOf(
   { seen, days }: { seen: readonly PublicSums[]; days: number },
 ): PublicSide {
   const posting = own.some((profile) => profile.channel === 'pages')
-  const [posts, postsBefore] = [total(seen, 'posts'), total(seen, 'postsBefore')]
+  const [posts, postsBefore] = [sumOf(seen, 'posts'), sumOf(seen, 'postsBefore')]
   const stars = [0, 1, 2, 3, 4].map((i) => seen.reduce((sum, row) => sum + row.stars[i]!, 0))
   return {
     watchId,
@@ -77,7 +77,7 @@ function sideOf(
   }
 }
 
-const total = (rows: readonly PublicSums[], key: 'posts' | 'postsBefore') =>
+const sumOf = (rows: readonly PublicSums[], key: 'posts' | 'postsBefore') =>
   rows.reduce((sum, row) => sum + row[key], 0)
 
 function audience(profiles: readonly PublicProfile[], rows: readonly PublicSums[]): number | null {

@@ -40,7 +40,7 @@ async function watchAnswer(parts: Pick<Context, 'db'>, reader: Reader, id: numbe
   return watch
 }
 
-function check(draft: WatchDraft): void {
+function refuseWrongQuery(draft: WatchDraft): void {
   const fields = watchProblems(draft.query)
   if (fields.length) throw new Refusal('invalid', { fields })
 }
@@ -100,7 +100,7 @@ export async function createWatches(
 }
 
 export async function createWatch(context: Context, reader: Reader, draft: WatchDraft): Promise<WatchAnswer> {
-  check(draft)
+  refuseWrongQuery(draft)
   const [id] = await context.db.inTransaction(async (tx) => {
     await checkGroup(context, reader, draft.groupId, tx)
     return createWatches(context, reader, [draft], tx)
@@ -114,7 +114,7 @@ export async function updateWatch(
   id: number,
   draft: WatchDraft,
 ): Promise<WatchAnswer> {
-  check(draft)
+  refuseWrongQuery(draft)
   const { db, live } = context
   await db.inTransaction(async (tx) => {
     await checkEdition({ db }, 'watches', { id, brandId: reader.brandId }, draft.edition, tx)

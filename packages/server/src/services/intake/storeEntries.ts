@@ -1,0 +1,139 @@
+import type { Database, Tx } from '../../store/database.ts'
+import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
+import { type CleanItem } from './cleanItem.ts'
+import { joinOrphans, resolveThreads, threadIds } from './ingestThreads.ts'
+import {
+  keepRawItems,
+  type KnownEntry,
+  entriesByOutsideId,
+  insertEntries,
+  updateEntries,
+  knownAccounts,
+  putAccounts,
+} from '../../store/queries/intake/ingest.ts'
+
+export async function keepRaw(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<void> {
+  await keepRawItems(
+    db,
+    {
+      profileId: profile.id,
+      outsideIds: items.map((i) => i.outsideId),
+      payloads: items.map((i) => i.kept ?? 'null'),
+    },
+    tx,
+  )
+}
+
+export async function knownEntries(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<Map<string, KnownEntry>> {
+  const rows = await entriesByOutsideId(
+    db,
+    { profileId: profile.id, outsideIds: items.map((i) => i.outsideId) },
+    tx,
+  )
+  return new Map(rows.map((r) => [r.outsideId, r]))
+}
+
+/** Whether a person changed what they wrote; what the network leaves out stays as it was. */
+export const isChanged = (item: CleanItem, known: KnownEntry | undefined): boolean =>
+  known !== undefined &&
+  (item.text !== known.text ||
+    (item.title ?? known.title) !== known.title ||
+    (item.rating !== undefined && Math.fround(item.rating) !== Math.fround(known.rating ?? 0)))
+
+export async function changeEntries(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<void> {
+  await updateEntries(
+    db,
+    {
+      profileId: profile.id,
+      outsideIds: items.map((i) => i.outsideId),
+      texts: items.map((i) => i.text),
+      titles: items.map((i) => i.title ?? null),
+      ratings: items.map((i) => i.rating ?? null),
+    },
+    tx,
+  )
+}
+
+export async function addEntries(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<void> {
+  const accounts = await accountIds(db, profile, items, tx)
+  const resolved = await resolveThreads(db, profile, items, tx)
+  const { threadNames } = resolved
+  const threads = await threadIds(db, profile, items, resolved, tx)
+  await insertEntries(
+    db,
+    profile,
+    items.map((item) => ({
+      threadId: threads.get(threadNames.get(item.outsideId)!),
+      accountId: accounts.get(item.author.outsideId) ?? null,
+      outsideId: item.outsideId,
+      direction: item.direction,
+      kind: item.kind,
+      title: item.title ?? null,
+      text: item.text,
+      rating: item.rating ?? null,
+      at: new Date(item.at),
+      url: item.url ?? null,
+      reach: item.reach ?? 0,
+      isPrivate: item.private ?? false,
+      paid: item.paid ?? false,
+      undated: item.undated,
+    })),
+    tx,
+  )
+  await joinOrphans(db, profile, resolved.orphans, tx)
+}
+
+async function accountIds(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<Map<string, number>> {
+  const authors = new Map(items.map((i) => [i.author.outsideId, i.author]))
+  const known = await knownAccounts(
+    db,
+    { brandId: profile.brandId, network: profile.network, outsideIds: [...authors.keys()] },
+    tx,
+  )
+  const ids = new Map(known.map((r) => [r.outsideId, r.id]))
+  const named = new Map(known.map((r) => [r.outsideId, r.name]))
+  // Most are known and as they were: only what is new or renamed is written, in one order for all.
+  const fresh = [...authors.values()]
+    .filter((a) => named.get(a.outsideId) !== a.name)
+    .sort((a, b) => (a.outsideId < b.outsideId ? -1 : 1))
+  if (!fresh.length) return ids
+  const rows = await putAccounts(
+    db,
+    {
+      brandId: profile.brandId,
+      network: profile.network,
+      outsideIds: fresh.map((a) => a.outsideId),
+      names: fresh.map((a) => a.name),
+      handles: fresh.map((a) => a.handle ?? null),
+      urls: fresh.map((a) => a.url ?? null),
+    },
+    tx,
+  )
+  for (const row of rows) ids.set(row.outsideId, row.id)
+  return ids
+}
