@@ -21,10 +21,10 @@ interface Standin {
  * @param twoUrl a database for the same with a second process that works on jobs
  */
 export async function collectingFigures(databaseUrl: string, twoUrl: string): Promise<Figure[]> {
-  return [await collect(databaseUrl, { workers: 1 }), await collect(twoUrl, { workers: 2 })]
+  return [await collectOnce(databaseUrl, { workers: 1 }), await collectOnce(twoUrl, { workers: 2 })]
 }
 
-async function collect(databaseUrl: string, { workers }: { workers: number }): Promise<Figure> {
+export async function collectOnce(databaseUrl: string, { workers }: { workers: number }): Promise<Figure> {
   const standin = fork(fileURLToPath(new URL('lib/standinProcess.ts', import.meta.url)), [String(entries)])
   const [lanternpage] = (await once(standin, 'message')) as [Standin]
   const networks = [

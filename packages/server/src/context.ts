@@ -5,6 +5,7 @@ import type { DueWork } from './jobs/due/dueWork.ts'
 import type { Live } from './live/live.ts'
 import type { Database } from './store/database.ts'
 import type { FileWorker } from './workers/startFileWorker.ts'
+import type { ReadingWorker } from './workers/startReadingWorker.ts'
 import type { TextWorker } from './workers/startTextWorker.ts'
 import type { Models } from './store/models/index.ts'
 
@@ -19,6 +20,8 @@ export interface Context {
   log: Logger
   /** Counts texts beside the server's own thread. */
   textWorker: TextWorker
+  /** Reads entries beside the server's own thread. */
+  readingWorker: ReadingWorker
   /** Reads outside documents beside the server's own thread. */
   fileWorker: FileWorker
   /** Requests to a network or feed, one budget for each. */

@@ -13,6 +13,7 @@ import { openDatabase, type Database } from './store/database.ts'
 import { migrate } from './store/migrate.ts'
 import { defineModels } from './store/models/index.ts'
 import { startFileWorker } from './workers/startFileWorker.ts'
+import { startReadingWorker } from './workers/startReadingWorker.ts'
 import { startTextWorker } from './workers/startTextWorker.ts'
 
 export interface Server {
@@ -48,6 +49,7 @@ export async function start(
     if (kind !== 'profiles' && kind !== 'alerts') textWorker.forget()
   })
   const fileWorker = startFileWorker(config.databaseUrl)
+  const readingWorker = startReadingWorker()
   const context: Context = {
     config,
     db,
@@ -57,6 +59,7 @@ export async function start(
     log,
     textWorker,
     fileWorker,
+    readingWorker,
     httpFor,
     now,
   }
@@ -77,7 +80,7 @@ export async function start(
       await web?.stop()
       await jobs?.stop()
       await listener.close()
-      await Promise.all([textWorker.stop(), fileWorker.stop()])
+      await Promise.all([textWorker.stop(), fileWorker.stop(), readingWorker.stop()])
       await asked?.close()
       await db.close()
     },

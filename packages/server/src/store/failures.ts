@@ -1,7 +1,14 @@
 /** Classes of SQLSTATE that say something of the moment and nothing of the data: connection, transaction, resources, locks, the server. */
 const passing = ['08', '25', '40', '53', '55', '57', '58', 'XX']
 const passingNames = /^Sequelize(Connection|HostNotFound|HostNotReachable|AccessDenied|InvalidConnection)/
-const passingCodes = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND'])
+const passingCodes = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOTFOUND',
+  'WORKER_ENDED',
+])
 
 /** Whether a failure comes from what was to be stored, so that doing it again would fail again. */
 export function isOfTheData(error: unknown): boolean {

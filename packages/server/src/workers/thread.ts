@@ -17,8 +17,17 @@ export interface Thread {
   stop(): Promise<void>
 }
 
-/** A thread of its own with a connection of its own, started with the first question; one that breaks is started again with the next. */
-export function thread(file: URL, databaseUrl: string): Thread {
+/** The thread broke or was stopped: what it was asked can be asked again. */
+export class WorkerEnded extends Error {
+  override readonly name = 'WorkerEnded'
+  readonly code = 'WORKER_ENDED'
+}
+
+/**
+ * A thread of its own, with a connection of its own where it asks the database, started with the first question; one that
+ * breaks is started again with the next.
+ */
+export function thread(file: URL, databaseUrl: string | null): Thread {
   const waiting = new Map<number, { resolve(answer: unknown): void; reject(error: Error): void }>()
   let worker: Worker | null = null
   let last = 0
@@ -40,8 +49,8 @@ export function thread(file: URL, databaseUrl: string): Thread {
     if (worker) return worker
     const fresh = new Worker(file, { workerData: databaseUrl, execArgv: [] })
     fresh.on('message', settle)
-    fresh.on('error', (error: Error) => failAll(fresh, error))
-    fresh.on('exit', () => failAll(fresh, new Error('the worker has ended')))
+    fresh.on('error', (error: Error) => failAll(fresh, new WorkerEnded(error.message, { cause: error })))
+    fresh.on('exit', () => failAll(fresh, new WorkerEnded('the worker has ended')))
     fresh.unref()
     return (worker = fresh)
   }

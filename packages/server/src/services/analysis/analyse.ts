@@ -1,8 +1,7 @@
-import { loadLanguages } from '@murrabel/core/text'
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { isOfTheData } from '../../store/failures.ts'
-import { readEntry, storedSpans, tsvectorText, type EntryReading } from './readEntry.ts'
+import type { EntrySentiment, StoredReading } from './readEntry.ts'
 import { storedPrint, StoryShelf } from './storyShelf.ts'
 import { TeachingBook } from './teachingBook.ts'
 import { WatchBook } from './watchBook.ts'
@@ -18,7 +17,7 @@ import { holdMentions } from '../../store/queries/analysis/mentions.ts'
 import { setApart } from '../intake/index.ts'
 import { businessHoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
 
-interface Read extends EntryReading {
+interface Read extends StoredReading {
   entry: Pending
   story: number | null
 }
@@ -32,7 +31,7 @@ interface Books {
   teaching: TeachingBook
 }
 
-type Parts = Pick<Context, 'db' | 'live' | 'now'>
+type Parts = Pick<Context, 'db' | 'live' | 'now' | 'readingWorker'>
 
 /** Reads everything of one brand that has not been read yet. */
 export type Analysis = (brandId: number, signal?: AbortSignal) => Promise<void>
@@ -45,7 +44,6 @@ export type Analysis = (brandId: number, signal?: AbortSignal) => Promise<void>
 export function createAnalysis(context: Parts): Analysis {
   const books: Books = { watches: new Map(), stories: new Map(), teaching: new TeachingBook() }
   return async (brandId, signal) => {
-    await loadLanguages()
     for (;;) {
       signal?.throwIfAborted()
       const ids = await unreadIds(context.db, brandId)
@@ -120,7 +118,7 @@ async function leaveUnread(
 }
 
 async function readBrand(
-  { db, live, now }: Parts,
+  { db, live, now, readingWorker }: Parts,
   books: Books,
   brandId: number,
   pending: readonly Pending[],
@@ -129,7 +127,8 @@ async function readBrand(
   // First of all: who reads the history again passes over what is not read yet, so that must be read with what is taught now.
   await holdMentions(db, brandId, tx)
   const teaching = await books.teaching.of(db, brandId, tx)
-  const readings = pending.map((entry) => ({ ...readEntry(entry, teaching), entry }))
+  const answers = await readingWorker.read({ brandId, teaching, entries: pending.map(readableOf) })
+  const readings = answers.map((reading, i) => ({ ...reading, entry: pending[i]! }))
   const shelf = books.stories.get(brandId) ?? new StoryShelf(brandId)
   books.stories.set(brandId, shelf)
   const stories = await shelf.place(
@@ -153,17 +152,20 @@ async function readBrand(
   await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
 }
 
+/** What is read of an entry; the rest need not cross to another thread. */
+const readableOf = ({ direction, title, text, rating, private: isPrivate }: Pending) => ({
+  direction,
+  title,
+  text,
+  rating,
+  private: isPrivate,
+})
+
 async function storeReadings(db: Database, reads: readonly Read[], at: Date, tx: Tx): Promise<void> {
-  const readings = reads.map((r) => ({
-    id: r.entry.id,
-    language: r.language,
-    sentiment: r.sentiment,
-    score: r.reading.score,
-    confidence: r.reading.confidence,
-    spans: storedSpans(r.reading),
-    search: tsvectorText(r.words),
-    print: storedPrint(r.print),
-    story: r.story,
+  const readings = reads.map(({ entry, print, ...read }) => ({
+    ...read,
+    id: entry.id,
+    print: storedPrint(print),
   }))
   const leads = await leadsOf(db, [...new Set(reads.map((r) => r.entry.threadId))], tx)
   await setReadings(db, { readings, leads, at }, tx)
@@ -172,7 +174,7 @@ async function storeReadings(db: Database, reads: readonly Read[], at: Date, tx:
 /** Puts the aspects of entries in the place of those known before. */
 export async function storeAspects(
   db: Database,
-  reads: readonly { entry: { id: number }; aspects: EntryReading['aspects'] }[],
+  reads: readonly { entry: { id: number }; aspects: EntrySentiment['aspects'] }[],
   tx: Tx,
 ): Promise<void> {
   await removeAspectReadings(

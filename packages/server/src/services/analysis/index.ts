@@ -1,6 +1,7 @@
 export { createAnalysis, storeAspects } from './analyse.ts'
 export { type EntrySentiment, readEntrySentiment, storedSpans } from './readEntry.ts'
-export { type Teaching, loadTeaching } from './teachingBook.ts'
+export type { Teaching } from './teaching.ts'
+export { loadTeaching } from './teachingBook.ts'
 export { runWatchHistories } from './watchHistory.ts'
 export { newTeachingVersion } from './newTeachingVersion.ts'
 export { askForReadings, readAgain } from './readAgain.ts'

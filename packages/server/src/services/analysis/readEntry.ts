@@ -8,7 +8,7 @@ import {
 import { applyModel } from '@murrabel/core/learning'
 import { simHash, type SimHash } from '@murrabel/core/stories'
 import { detectLanguage, joinTitle, placedWords, type PlacedWord } from '@murrabel/core/text'
-import type { Teaching } from './teachingBook.ts'
+import type { Teaching } from './teaching.ts'
 
 export interface ReadableEntry {
   direction: 'in' | 'out'
@@ -30,6 +30,38 @@ export interface EntryReading extends EntrySentiment {
   /** Null for what can be no story: short, private, or our own. */
   print: SimHash | null
 }
+
+/** What is kept of a reading, as the database takes it. */
+export interface StoredReading {
+  language: string
+  sentiment: Sentiment
+  score: number
+  confidence: number
+  /** JSON text. */
+  spans: string
+  /** A tsvector as text. */
+  search: string
+  print: SimHash | null
+  aspects: EntrySentiment['aspects']
+}
+
+export const storedReading = ({
+  language,
+  sentiment,
+  reading,
+  words,
+  print,
+  aspects,
+}: EntryReading): StoredReading => ({
+  language,
+  sentiment,
+  score: reading.score,
+  confidence: reading.confidence,
+  spans: storedSpans(reading),
+  search: tsvectorText(words),
+  print,
+  aspects,
+})
 
 /** Everything a text tells by itself. */
 export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReading {

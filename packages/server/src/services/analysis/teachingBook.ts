@@ -1,41 +1,34 @@
-import { compileAspects, type CompiledAspects, type OwnWord } from '@murrabel/core/sentiment'
-import type { Model } from '@murrabel/core/learning'
 import type { Database, Tx } from '../../store/database.ts'
-import { teachingVersion, ownWords, aspectTerms, learntModel } from '../../store/queries/teaching/taught.ts'
-
-export interface Teaching {
-  version: number
-  ownWords: OwnWord[]
-  aspects: CompiledAspects
-  /** Null when nothing was learnt, or it is no better, or nobody wants it. */
-  model: Model | null
-}
+import { aspectTerms, learntModel, ownWords, teachingVersion } from '../../store/queries/teaching/taught.ts'
+import { compileTeaching, type Teaching, type TeachingSource } from './teaching.ts'
 
 /** What each brand has taught, read again when it changes. */
 export class TeachingBook {
-  private readonly known = new Map<number, Teaching>()
+  private readonly known = new Map<number, TeachingSource>()
 
-  async of(db: Database, brandId: number, tx?: Tx): Promise<Teaching> {
+  async of(db: Database, brandId: number, tx?: Tx): Promise<TeachingSource> {
     const stamp = await teachingVersion(db, brandId, tx)
     const version = stamp?.version ?? 0
     const known = this.known.get(brandId)
     if (known?.version === version) return known
-    const fresh = await loadTeaching(db, brandId, version, tx)
+    const fresh = await loadSource(db, brandId, version, tx)
     this.known.set(brandId, fresh)
     return fresh
   }
 }
 
-export async function loadTeaching(
+async function loadSource(db: Database, brandId: number, version: number, tx?: Tx): Promise<TeachingSource> {
+  // One after the other: they may share a transaction.
+  const words = await ownWords(db, brandId, tx)
+  const terms = await aspectTerms(db, brandId, tx)
+  const learnt = await learntModel(db, brandId, tx)
+  return { version, ownWords: words, aspectTerms: terms, model: learnt?.model ?? null }
+}
+
+/** What a brand has taught now, made ready for reading. */
+export const loadTeaching = async (
   db: Database,
   brandId: number,
   version: number,
   tx?: Tx,
-): Promise<Teaching> {
-  const [words, aspects, learnt] = [
-    await ownWords(db, brandId, tx),
-    await aspectTerms(db, brandId, tx),
-    await learntModel(db, brandId, tx),
-  ]
-  return { version, ownWords: words, aspects: compileAspects(aspects), model: learnt?.model ?? null }
-}
+): Promise<Teaching> => compileTeaching(await loadSource(db, brandId, version, tx))
