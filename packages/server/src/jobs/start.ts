@@ -49,6 +49,8 @@ export async function startJobs(context: Context, listener: Listener): Promise<J
   listener.on(dueChannel, () => runner.look())
   listener.onReconnect(() => runner.look())
   await askForReadings(context)
+  // It has much to load: nothing that comes in waits for that.
+  void context.readingWorker.warm()
   const schedule = await startSchedule(context)
   return {
     look: () => runner.look(),

@@ -4,11 +4,22 @@ import { thread } from './thread.ts'
 export interface ReadingWorker {
   /** @throws WorkerEnded when the thread broke; any other error comes from an entry that cannot be read */
   read(question: ReadingQuestion): Promise<ReadingAnswer>
+  /** Starts before the first question. */
+  warm(): Promise<void>
   stop(): Promise<void>
 }
 
 /** Reads entries beside the server's own thread; starts with the first question. */
 export function startReadingWorker(): ReadingWorker {
   const { send, stop } = thread(new URL('./readingThread.mjs', import.meta.url), null)
-  return { read: (question) => send(question) as Promise<ReadingAnswer>, stop }
+  const read = (question: ReadingQuestion) => send(question) as Promise<ReadingAnswer>
+  return {
+    read,
+    async warm() {
+      const teaching = { version: -1, ownWords: [], aspectTerms: [], model: null }
+      // What breaks is met by who asks.
+      await read({ brandId: 0, teaching, entries: [] }).catch(() => {})
+    },
+    stop,
+  }
 }

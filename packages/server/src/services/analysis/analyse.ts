@@ -2,6 +2,7 @@ import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { isOfTheData } from '../../store/failures.ts'
 import type { EntrySentiment, StoredReading } from './readEntry.ts'
+import { beginAhead, readingsOf, type ReadingsAhead } from './readingsAhead.ts'
 import { storedPrint, StoryShelf } from './storyShelf.ts'
 import { TeachingBook } from './teachingBook.ts'
 import { WatchBook } from './watchBook.ts'
@@ -44,45 +45,58 @@ export type Analysis = (brandId: number, signal?: AbortSignal) => Promise<void>
 export function createAnalysis(context: Parts): Analysis {
   const books: Books = { watches: new Map(), stories: new Map(), teaching: new TeachingBook() }
   return async (brandId, signal) => {
+    const parts: Reading = { ...context, books, brandId, ahead: null }
     for (;;) {
       signal?.throwIfAborted()
       const ids = await unreadIds(context.db, brandId)
       if (!ids.length) return
-      await readHalves(context, books, brandId, ids)
+      // The next batch is read while this one is stored; where that fails, it is read when it is its turn.
+      const next = aheadOf(parts, ids.slice(analysisBatch)).catch(() => null)
+      await readHalves(parts, ids.slice(0, analysisBatch))
+      parts.ahead = await next
     }
   }
 }
 
+/** A batch of a brand in hand. */
+interface Reading extends Parts {
+  books: Books
+  brandId: number
+  ahead: ReadingsAhead | null
+}
+
+const aheadOf = async (
+  { books, brandId, ...parts }: Reading,
+  ids: readonly number[],
+): Promise<ReadingsAhead | null> =>
+  beginAhead(parts, ids, { brandId, teaching: await books.teaching.of(parts.db, brandId) })
+
 async function unreadIds(db: Database, brandId: number): Promise<number[]> {
-  const rows = await unreadEntries(db, { brandId, limit: analysisBatch })
+  const rows = await unreadEntries(db, { brandId, limit: 2 * analysisBatch })
   return rows.map(({ id }) => id)
 }
 
-async function readHalves(
-  parts: Parts,
-  books: Books,
-  brandId: number,
-  ids: readonly number[],
-): Promise<void> {
+async function readHalves(reading: Reading, ids: readonly number[]): Promise<void> {
+  const { books, brandId } = reading
   try {
-    await readBatch(parts, books, brandId, ids)
+    await readBatch(reading, ids)
   } catch (error) {
     // What was kept in memory may know of what was rolled back.
     books.watches.delete(brandId)
     books.stories.delete(brandId)
     if (!isOfTheData(error)) throw error
-    if (ids.length === 1) return leaveUnread(parts, brandId, ids[0]!, error)
+    if (ids.length === 1) return leaveUnread(reading, brandId, ids[0]!, error)
     const middle = ids.length >> 1
-    await readHalves(parts, books, brandId, ids.slice(0, middle))
-    await readHalves(parts, books, brandId, ids.slice(middle))
+    await readHalves(reading, ids.slice(0, middle))
+    await readHalves(reading, ids.slice(middle))
   }
 }
 
-function readBatch(parts: Parts, books: Books, brandId: number, ids: readonly number[]): Promise<void> {
-  const { db } = parts
+function readBatch(reading: Reading, ids: readonly number[]): Promise<void> {
+  const { db } = reading
   return db.inTransaction(async (tx) => {
     const pending = await lockUnread(db, ids, tx)
-    if (pending.length) await readBrand(parts, books, brandId, pending, tx)
+    if (pending.length) await readBrand(reading, pending, tx)
   })
 }
 
@@ -118,16 +132,14 @@ async function leaveUnread(
 }
 
 async function readBrand(
-  { db, live, now, readingWorker }: Parts,
-  books: Books,
-  brandId: number,
+  { db, live, now, readingWorker, books, brandId, ahead }: Reading,
   pending: readonly Pending[],
   tx: Tx,
 ): Promise<void> {
   // First of all: who reads the history again passes over what is not read yet, so that must be read with what is taught now.
   await holdMentions(db, brandId, tx)
   const teaching = await books.teaching.of(db, brandId, tx)
-  const answers = await readingWorker.read({ brandId, teaching, entries: pending.map(readableOf) })
+  const answers = await readingsOf({ readingWorker }, pending, { brandId, teaching, ahead })
   const readings = answers.map((reading, i) => ({ ...reading, entry: pending[i]! }))
   const shelf = books.stories.get(brandId) ?? new StoryShelf(brandId)
   books.stories.set(brandId, shelf)
@@ -151,15 +163,6 @@ async function readBrand(
   await refreshThreads(db, threads, await businessHoursOf(db, brandId, tx), now(), tx)
   await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
 }
-
-/** What is read of an entry; the rest need not cross to another thread. */
-const readableOf = ({ direction, title, text, rating, private: isPrivate }: Pending) => ({
-  direction,
-  title,
-  text,
-  rating,
-  private: isPrivate,
-})
 
 async function storeReadings(db: Database, reads: readonly Read[], at: Date, tx: Tx): Promise<void> {
   const readings = reads.map(({ entry, print, ...read }) => ({

@@ -20,6 +20,7 @@ import * as access from './0019-access.ts'
 import * as sentimentNames from './0020-sentiment-names.ts'
 import * as coveringIndexes from './0021-covering-indexes.ts'
 import * as readingSteps from './0022-reading-steps.ts'
+import * as mentionsFollow from './0023-mentions-follow.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -45,4 +46,5 @@ export const migrations = [
   { name: '0020-sentiment-names', ...sentimentNames },
   { name: '0021-covering-indexes', ...coveringIndexes },
   { name: '0022-reading-steps', ...readingSteps },
+  { name: '0023-mentions-follow', ...mentionsFollow },
 ]

@@ -28,6 +28,19 @@ export const unreadEntries = (
     [brandId, limit],
   )
 
+/** What is read of entries, without holding them. */
+export const entriesToRead = (
+  db: Database,
+  ids: readonly number[],
+): Promise<Pick<Pending, 'id' | 'direction' | 'title' | 'text' | 'rating' | 'private'>[]> =>
+  db.rows<Pick<Pending, 'id' | 'direction' | 'title' | 'text' | 'rating' | 'private'>>(
+    `SELECT id, direction, title, text, rating, private
+     FROM entries
+     WHERE id = ANY($1::bigint[])
+     ORDER BY id`,
+    [ids],
+  )
+
 /** Materialised: a plan that asked the picking query more than once would lock more each time. */
 export const lockUnread = (db: Database, ids: readonly number[], tx?: Tx): Promise<Pending[]> =>
   db.rows<Pending>(
