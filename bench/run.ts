@@ -3,6 +3,7 @@ import { cpus, totalmem } from 'node:os'
 import { collectingFigures } from './collecting.ts'
 import { httpFigures } from './http.ts'
 import { lensFigures } from './lenses.ts'
+import { liveFigures } from './live.ts'
 import type { Figure } from './lib/measure.ts'
 import { matcherFigures } from './matcher.ts'
 import { screenFigures } from './screen.ts'
@@ -21,6 +22,7 @@ const sections: [string, () => Measured | Promise<Measured>][] = [
   ['Screen', () => screenFigures(given('ADDRESS'))],
   ['Lenses', () => lensFigures(given('LENSES'))],
   ['HTTP', () => httpFigures(given('HTTP'))],
+  ['Live', () => liveFigures(given('LIVE'))],
   ['Watching', () => watchingFigures(given('WATCHING'))],
 ]
 

@@ -17,6 +17,9 @@ const calls = 40
 export interface Desk {
   server: Server
   db: Database
+  address: string
+  /** Of who is signed in. */
+  cookie: string
   get(path: string): Promise<unknown>
   post(path: string, body: unknown): Promise<unknown>
   /** Times many calls and keeps the figure, held against an empty answer. */
@@ -89,6 +92,8 @@ export async function openDesk(
   return {
     server,
     db,
+    address,
+    cookie,
     get,
     post: async (path, body) => (await send('POST', path, body, cookie)).json() as Promise<unknown>,
     async tell(name, aim, call, times = calls) {

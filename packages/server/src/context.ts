@@ -7,6 +7,7 @@ import type { Database } from './store/database.ts'
 import type { FileWorker } from './workers/startFileWorker.ts'
 import type { ReadingWorker } from './workers/startReadingWorker.ts'
 import type { TextWorker } from './workers/startTextWorker.ts'
+import type { SharedRuns } from './services/lens/index.ts'
 import type { Models } from './store/models/index.ts'
 
 /** What every use case may reach for. */
@@ -24,6 +25,8 @@ export interface Context {
   readingWorker: ReadingWorker
   /** Reads outside documents beside the server's own thread. */
   fileWorker: FileWorker
+  /** The same question of several readers is asked once. */
+  sharedRuns: SharedRuns
   /** Requests to a network or feed, one budget for each. */
   httpFor(network: string): NetworkHttp
   now(): number

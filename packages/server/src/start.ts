@@ -10,6 +10,7 @@ import { liveChannel, startLive } from './live/live.ts'
 import { startListener } from './store/listener.ts'
 import { dueChannel } from './store/queries/jobs/dueWork.ts'
 import { openDatabase, type Database } from './store/database.ts'
+import { SharedRuns } from './services/lens/index.ts'
 import { migrate } from './store/migrate.ts'
 import { defineModels } from './store/models/index.ts'
 import { startFileWorker } from './workers/startFileWorker.ts'
@@ -60,6 +61,7 @@ export async function start(
     textWorker,
     fileWorker,
     readingWorker,
+    sharedRuns: new SharedRuns(),
     httpFor,
     now,
   }

@@ -14,7 +14,7 @@ import { entryCount } from '../../store/queries/entries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entries/entryPage.ts'
 import { foldPage } from '../../store/queries/entries/foldPage.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
-import { lensContext, lensOf, fillBuckets } from '../lens/index.ts'
+import { lensContext, lensOf, fillBuckets, questionKey } from '../lens/index.ts'
 import { idsPart, wholePart, wrongPart } from '../lens/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
@@ -39,11 +39,14 @@ export async function listEntries(
 }
 
 export async function countEntries(
-  parts: Parts,
+  parts: Parts & Pick<Context, 'sharedRuns'>,
   reader: Reader,
   query: Record<string, unknown>,
 ): Promise<CountAnswer> {
-  return entryCount(parts.db, { lens: lensOf(query), context: await lensContext(parts, reader), reader })
+  const lens = lensOf(query)
+  return parts.sharedRuns.ask(questionKey('count', reader, { lens, query }), async () =>
+    entryCount(parts.db, { lens, context: await lensContext(parts, reader), reader }),
+  )
 }
 
 /** Days the tide line looks back, whatever the lens's own range is. */
@@ -55,13 +58,23 @@ const tideDaysOfAll = 370
  * the strip has at most about a hundred bars. The usual range is that of the six periods before the lens's own.
  */
 export async function tideOf(
-  parts: Parts,
+  parts: Parts & Pick<Context, 'sharedRuns'>,
   reader: Reader,
   query: Record<string, unknown>,
 ): Promise<TideAnswer> {
   const lens = lensOf(query)
+  return parts.sharedRuns.ask(questionKey('tide', reader, { lens, query }), () =>
+    answerTide(parts, reader, { lens, rangeOnly: query.span === 'range' }),
+  )
+}
+
+async function answerTide(
+  parts: Parts,
+  reader: Reader,
+  { lens, rangeOnly }: { lens: Lens; rangeOnly: boolean },
+): Promise<TideAnswer> {
   const context = await lensContext(parts, reader)
-  const window = tideWindow(lens, context, query.span === 'range')
+  const window = tideWindow(lens, context, rangeOnly)
   const starts = bucketStarts({ ...window, zone: context.zone })
   const rows = await tide(parts.db, {
     lens,
