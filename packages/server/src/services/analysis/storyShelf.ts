@@ -1,10 +1,18 @@
 import { StoryBook, type SimHash } from '@murrabel/core/stories'
 import type { Database, Tx } from '../../store/database.ts'
-import { setOriginals, nextStoriesVersion, printsBetween } from '../../store/queries/analysis/stories.ts'
+import {
+  keepStoryChanges,
+  nextStoriesVersion,
+  printsBetween,
+  setOriginals,
+  storyChangesBetween,
+} from '../../store/queries/analysis/stories.ts'
 
 /** Copies of one text are looked for this far around it. */
 const periodDays = 30
 const periodMs = periodDays * 86_400_000
+
+const periodOf = (at: Date) => Math.floor(at.getTime() / periodMs)
 
 export interface StoryCandidate {
   id: number
@@ -14,7 +22,8 @@ export interface StoryCandidate {
 
 /**
  * Puts near copies of one text under one story. Fingerprints of a brand are kept in memory by stretches of a month, read
- * when a month is first met and dropped when another process has written; called under the lock of the brand's mentions.
+ * when a month is first met; what another process has placed meanwhile is added. Called under the lock of the brand's
+ * mentions.
  */
 export class StoryShelf {
   private readonly books = new Map<number, StoryBook>()
@@ -34,7 +43,7 @@ export class StoryShelf {
     await this.sync(db, tx)
     const originals = new Set<number>()
     for (const { id, at, print } of candidates) {
-      const period = Math.floor(at.getTime() / periodMs)
+      const period = periodOf(at)
       const story = await this.find(db, period, print!, tx)
       // Read again, an entry meets its own fingerprint.
       if (story !== null && story !== id) {
@@ -44,6 +53,17 @@ export class StoryShelf {
       ;(await this.book(db, period, tx)).add(print!, story ?? id)
     }
     await setOriginals(db, [...originals], tx)
+    await keepStoryChanges(
+      db,
+      {
+        brandId: this.brandId,
+        version: this.version,
+        at: candidates.map(({ at }) => at),
+        prints: candidates.map(({ print }) => storedPrint(print)),
+        stories: candidates.map(({ id }) => placed.get(id) ?? id),
+      },
+      tx,
+    )
     // A story's first copy may stand in this very batch, which is stored after this.
     for (const story of originals) if (candidates.some(({ id }) => id === story)) placed.set(story, story)
     return placed
@@ -57,12 +77,32 @@ export class StoryShelf {
     return null
   }
 
+  /** Takes over what other processes have placed since; what is too long ago is read anew. */
   private async sync(db: Database, tx: Tx): Promise<void> {
     const row = await nextStoriesVersion(db, this.brandId, tx)
     const version = row?.version ?? 0
-    // More than one step on: another process wrote, or our own last batch was rolled back.
-    if (version !== this.version + 1) this.books.clear()
+    const steps = version - this.version - 1
+    // A version that was met already: our own last batch was rolled back.
+    if (steps < 0 || (steps > 0 && !(await this.follow(db, { version, steps }, tx)))) this.books.clear()
     this.version = version
+  }
+
+  /** Whether every step of the others was there to be followed. */
+  private async follow(
+    db: Database,
+    { version, steps }: { version: number; steps: number },
+    tx: Tx,
+  ): Promise<boolean> {
+    if (!this.books.size) return true
+    const placed = await storyChangesBetween(
+      db,
+      { brandId: this.brandId, after: this.version, before: version },
+      tx,
+    )
+    if (new Set(placed.map((each) => each.version)).size !== steps) return false
+    for (const { at, high, low, story } of placed)
+      this.books.get(periodOf(at))?.add({ high: high >>> 0, low: low >>> 0 }, story)
+    return true
   }
 
   private async book(db: Database, period: number, tx: Tx): Promise<StoryBook> {

@@ -1,8 +1,8 @@
 import { joinTitle } from '@murrabel/core/text'
-import { compileWatches, type CompiledWatches, type WatchHit } from '@murrabel/core/watches'
+import { compileWatches, type CompiledWatches, type WatchHit, type WatchQuery } from '@murrabel/core/watches'
 import type { Database, Tx } from '../../store/database.ts'
 import { removeMentionsOf, addMentions } from '../../store/queries/analysis/mentions.ts'
-import { watchesInUse } from '../../store/queries/watches/watches.ts'
+import { queriesOf, watchVersions } from '../../store/queries/watches/watches.ts'
 import type { MarkedEntry } from '../../store/queries/analysis/watchHistory.ts'
 
 export const hitSpans = (hit: WatchHit) => hit.spans.map(({ start, end }) => ({ start, end }))
@@ -13,7 +13,7 @@ export function docOf({ title, text, language, channel, voice }: Omit<MarkedEntr
 
 /** The watches of a brand, compiled once and again when one of them changes. */
 export class WatchBook {
-  private stamp = ''
+  private known = new Map<number, { version: number; query: Omit<WatchQuery, 'id'> }>()
   private compiled: CompiledWatches = compileWatches([])
 
   constructor(private readonly brandId: number) {}
@@ -39,11 +39,20 @@ export class WatchBook {
     await addMentions(db, { watchIds: watch, entryIds: entry, at, spans }, tx)
   }
 
+  /** Queries are fetched where they changed; the automaton is one, and made anew with any of them. */
   private async load(db: Database, tx: Tx): Promise<void> {
-    const rows = await watchesInUse(db, this.brandId, tx)
-    const stamp = rows.map((r) => `${r.id}.${r.version}`).join(',')
-    if (stamp === this.stamp) return
-    this.compiled = compileWatches(rows.map(({ id, query }) => ({ ...query, id })))
-    this.stamp = stamp
+    const rows = await watchVersions(db, this.brandId, tx)
+    const changed = rows.filter(({ id, version }) => this.known.get(id)?.version !== version)
+    if (!changed.length && rows.length === this.known.size) return
+    const fresh = await queriesOf(
+      db,
+      changed.map(({ id }) => id),
+      tx,
+    )
+    const queries = new Map(fresh.map(({ id, query }) => [id, query]))
+    this.known = new Map(
+      rows.map(({ id, version }) => [id, { version, query: queries.get(id) ?? this.known.get(id)!.query }]),
+    )
+    this.compiled = compileWatches([...this.known].map(([id, { query }]) => ({ ...query, id })))
   }
 }

@@ -21,6 +21,7 @@ import * as sentimentNames from './0020-sentiment-names.ts'
 import * as coveringIndexes from './0021-covering-indexes.ts'
 import * as readingSteps from './0022-reading-steps.ts'
 import * as mentionsFollow from './0023-mentions-follow.ts'
+import * as storyChanges from './0024-story-changes.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -47,4 +48,5 @@ export const migrations = [
   { name: '0021-covering-indexes', ...coveringIndexes },
   { name: '0022-reading-steps', ...readingSteps },
   { name: '0023-mentions-follow', ...mentionsFollow },
+  { name: '0024-story-changes', ...storyChanges },
 ]

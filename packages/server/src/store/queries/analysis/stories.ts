@@ -38,3 +38,61 @@ export const printsBetween = (
     [brandId, from, to, upTo],
     tx,
   )
+
+/** How many steps of others can be followed; whoever is further behind reads the prints anew. */
+const stepsKept = 200
+
+/** Says what a step has placed, for other processes. A story of its own has the entry's id. */
+export const keepStoryChanges = async (
+  db: Database,
+  {
+    brandId,
+    version,
+    at,
+    prints,
+    stories,
+  }: {
+    brandId: number
+    version: number
+    at: readonly Date[]
+    prints: readonly (string | null)[]
+    stories: readonly number[]
+  },
+  tx?: Tx,
+): Promise<void> => {
+  await db.rows(
+    `INSERT INTO story_changes (brand_id, version, at, prints, stories)
+     VALUES ($1, $2, $3::timestamptz[], $4::bigint[], $5::bigint[])`,
+    [brandId, version, at, prints, stories],
+    tx,
+  )
+  await db.rows(
+    'DELETE FROM story_changes WHERE brand_id = $1 AND version <= $2',
+    [brandId, version - stepsKept],
+    tx,
+  )
+}
+
+export interface PlacedPrint {
+  version: number
+  at: Date
+  high: number
+  low: number
+  story: number
+}
+
+/** What others have placed after one version and before another, in their order. */
+export const storyChangesBetween = (
+  db: Database,
+  { brandId, after, before }: { brandId: number; after: number; before: number },
+  tx?: Tx,
+): Promise<PlacedPrint[]> =>
+  db.rows<PlacedPrint>(
+    `SELECT c.version, n.at, (n.print >> 32)::int AS high, (n.print & 4294967295) AS low, n.story
+     FROM story_changes c
+     CROSS JOIN unnest(c.at, c.prints, c.stories) AS n (at, print, story)
+     WHERE c.brand_id = $1 AND c.version > $2 AND c.version < $3
+     ORDER BY c.version`,
+    [brandId, after, before],
+    tx,
+  )

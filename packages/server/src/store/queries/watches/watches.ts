@@ -23,12 +23,17 @@ export const queriesInUse = (db: Database, brandId: number): Promise<{ query: Wa
     [brandId],
   )
 
-export const queriesOf = (db: Database, ids: readonly number[]): Promise<{ query: WatchQueryDraft }[]> =>
-  db.rows<{ query: WatchQueryDraft }>(
-    `SELECT query
+export const queriesOf = (
+  db: Database,
+  ids: readonly number[],
+  tx?: Tx,
+): Promise<{ id: number; query: WatchQueryDraft }[]> =>
+  db.rows<{ id: number; query: WatchQueryDraft }>(
+    `SELECT id, query
      FROM watches
      WHERE id = ANY($1::int[])`,
     [ids],
+    tx,
   )
 
 export const watchIds = (db: Database, brandId: number): Promise<{ id: number }[]> =>
@@ -206,13 +211,13 @@ export const peersOf = (
     [watchId, brandId],
   )
 
-export const watchesInUse = (
+export const watchVersions = (
   db: Database,
   brandId: number,
   tx?: Tx,
-): Promise<{ id: number; version: number; query: Omit<WatchQuery, 'id'> }[]> =>
-  db.rows<{ id: number; version: number; query: Omit<WatchQuery, 'id'> }>(
-    `SELECT id, version, query
+): Promise<{ id: number; version: number }[]> =>
+  db.rows<{ id: number; version: number }>(
+    `SELECT id, version
      FROM watches
      WHERE brand_id = $1 AND deleted_at IS NULL AND paused_at IS NULL
      ORDER BY id`,
