@@ -44,7 +44,7 @@ export async function start(
   const models = defineModels(db.sequelize)
   const listener = await startListener(config.databaseUrl, [liveChannel, dueChannel], log)
   const live = startLive(db, listener)
-  const httpFor = networkClients(config, log)
+  const clients = networkClients(config, log)
   const textWorker = startTextWorker(config.databaseUrl)
   live.onAny(({ kind }) => {
     if (kind !== 'profiles' && kind !== 'alerts') textWorker.forget()
@@ -62,7 +62,7 @@ export async function start(
     fileWorker,
     readingWorker,
     sharedRuns: new SharedRuns(),
-    httpFor,
+    httpFor: clients.httpFor,
     now,
   }
   // Browsers do not wait for ever: what they ask has connections of its own, whose statements end in time.
@@ -73,7 +73,7 @@ export async function start(
       })
     : null
   const web = asked ? await serve(createApp(askedContext(context, asked)), config) : null
-  const jobs = config.jobs ? await startJobs(context, listener) : null
+  const jobs = config.jobs ? await startJobs(context, listener, { onWorkers: clients.shareAmong }) : null
   return {
     context,
     asked,

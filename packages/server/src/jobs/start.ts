@@ -43,9 +43,19 @@ export interface JobsProcess {
 }
 
 /** Begins to work on what is due; told by PostgreSQL when something is, and looking by itself in case that was not heard. */
-export async function startJobs(context: Context, listener: Listener): Promise<JobsProcess> {
+export async function startJobs(
+  context: Context,
+  listener: Listener,
+  { onWorkers }: { onWorkers?: (workers: number) => void } = {},
+): Promise<JobsProcess> {
   const { db, log, config } = context
-  const runner: Runner = startRunner({ db, works: worksOf(context), leaseSeconds: config.leaseSeconds, log })
+  const runner: Runner = startRunner({
+    db,
+    works: worksOf(context),
+    leaseSeconds: config.leaseSeconds,
+    log,
+    onWorkers,
+  })
   listener.on(dueChannel, () => runner.look())
   listener.onReconnect(() => runner.look())
   await askForReadings(context)

@@ -61,6 +61,12 @@ test('a budget lets a burst go and then spaces requests out', () => {
   expect(budget.reserve()).toBe(5000)
 })
 
+test('processes that share a budget have a part of it each', () => {
+  const budget = new RateBudget(10, 1, () => 0)
+  budget.shareAmong(2)
+  expect([budget.reserve(), budget.reserve(), budget.reserve()]).toEqual([0, 200, 400])
+})
+
 test.each([
   '127.0.0.1',
   '10.1.2.3',

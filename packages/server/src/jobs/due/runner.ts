@@ -8,6 +8,7 @@ import {
   keepLeases,
   kindsDue,
   releaseWork,
+  workersAlive,
   type ClaimedWork,
 } from '../../store/queries/jobs/dueWork.ts'
 import { carryOut } from './carryOut.ts'
@@ -29,6 +30,8 @@ export interface RunnerOptions {
   rules?: Record<WorkKind, WorkRules>
   /** How often it looks without being told. */
   everyMs?: number
+  /** Told with every heartbeat how many processes work, this one among them. */
+  onWorkers?: (workers: number) => void
 }
 
 interface Held {
@@ -56,7 +59,7 @@ function placesFor(kind: WorkKind, { atOnce }: WorkRules, held: Iterable<Held>) 
  * nobody else's affair. Without the database it waits and goes on when that is back.
  */
 export function startRunner(options: RunnerOptions): Runner {
-  const { db, leaseSeconds, log, works, rules = workRules, everyMs = 1_000 } = options
+  const { db, leaseSeconds, log, works, rules = workRules, everyMs = 1_000, onWorkers } = options
   const worker = randomUUID()
   const held = new Map<string, Held>()
   let stopped = false
@@ -85,7 +88,7 @@ export function startRunner(options: RunnerOptions): Runner {
     },
     { everyMs, failed: (error) => log.warn({ err: error }, 'looking for work failed') },
   )
-  const pulse = startPulse({ db, worker, held, leaseSeconds, log })
+  const pulse = startPulse({ db, worker, held, leaseSeconds, log, onWorkers })
   looking.look()
   return {
     look: looking.look,
@@ -106,12 +109,14 @@ function startPulse({
   held,
   leaseSeconds,
   log,
-}: Pick<RunnerOptions, 'db' | 'leaseSeconds' | 'log'> & {
+  onWorkers,
+}: Pick<RunnerOptions, 'db' | 'leaseSeconds' | 'log' | 'onWorkers'> & {
   worker: string
   held: ReadonlyMap<string, Held>
 }): NodeJS.Timeout {
   async function beatOnce(): Promise<void> {
     await beat(db, worker)
+    onWorkers?.(await workersAlive(db))
     if (!held.size) return
     const kept = await keepLeases(db, [...held.keys()], leaseSeconds)
     for (const [lease, { stop }] of held) if (!kept.has(lease)) stop.abort(endings.lost)
