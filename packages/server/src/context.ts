@@ -7,7 +7,7 @@ import type { Database } from './store/database.ts'
 import type { FileWorker } from './workers/startFileWorker.ts'
 import type { ReadingWorker } from './workers/startReadingWorker.ts'
 import type { TextWorker } from './workers/startTextWorker.ts'
-import type { SharedRuns } from './services/lens/index.ts'
+import type { SharedRuns } from './sharedRuns.ts'
 import type { Models } from './store/models/index.ts'
 
 /** What every use case may reach for. */

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { blankLens } from '@murrabel/core/lens'
 import type { Reader } from '../../src/access/reader.ts'
-import { questionKey, SharedRuns } from '../../src/services/lens/index.ts'
+import { questionKey } from '../../src/services/lens/index.ts'
+import { SharedRuns } from '../../src/sharedRuns.ts'
 
 /** Work whose end is in our hands. */
 function held() {

@@ -3,7 +3,6 @@ import { isLimited, type Reader } from '../../../access/reader.ts'
 import { Where } from '../shared/where.ts'
 import type { Database, Tx } from '../../database.ts'
 import type { WatchQueryDraft, WatchDraft } from '@murrabel/contract'
-import type { WatchQuery } from '@murrabel/core/watches'
 
 export interface Side {
   id: number

@@ -1,6 +1,3 @@
-import type { Lens } from '@murrabel/core/lens'
-import type { Reader } from '../../access/reader.ts'
-
 interface Run {
   current: Promise<unknown>
   next: Promise<unknown> | null
@@ -30,15 +27,4 @@ export class SharedRuns {
     current.then(ended, ended)
     return current
   }
-}
-
-/** Readers who see the same, and ask the same, have one key. */
-export function questionKey(
-  what: string,
-  { brandId, colleagueId, placeIds, profileIds }: Reader,
-  { lens, query }: { lens: Lens; query: Record<string, unknown> },
-): string {
-  const asksOfMe = lens.givenTo === 'me' || lens.givenTo === 'meOrNobody'
-  const asked = Object.entries(query).sort(([a], [b]) => (a < b ? -1 : 1))
-  return JSON.stringify([what, brandId, placeIds, profileIds, asksOfMe ? colleagueId : null, asked])
 }
