@@ -11,6 +11,8 @@ import {
 /** Copies of one text are looked for this far around it. */
 const periodDays = 30
 const periodMs = periodDays * 86_400_000
+/** Stretches of a brand that stay in memory: what comes in now meets three, a history that comes in meets one after the other. */
+const periodsKept = 4
 
 const periodOf = (at: Date) => Math.floor(at.getTime() / periodMs)
 
@@ -107,7 +109,12 @@ export class StoryShelf {
 
   private async book(db: Database, period: number, tx: Tx): Promise<StoryBook> {
     const known = this.books.get(period)
-    if (known) return known
+    if (known) {
+      // The last used stands last.
+      this.books.delete(period)
+      this.books.set(period, known)
+      return known
+    }
     const rows = await printsBetween(
       db,
       {
@@ -121,6 +128,7 @@ export class StoryShelf {
     const book = new StoryBook()
     for (const { id, story, high, low } of rows) book.add({ high: high >>> 0, low: low >>> 0 }, story ?? id)
     this.books.set(period, book)
+    for (const oldest of this.books.keys()) if (this.books.size > periodsKept) this.books.delete(oldest)
     return book
   }
 }
