@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import {
+  blankLens,
   lensKinds,
   lensPredicate,
   lensSentiments,
@@ -16,6 +17,7 @@ import type { Reader } from '../../src/access/reader.ts'
 import { entryCount } from '../../src/store/queries/entries/entryCount.ts'
 import { entryPage } from '../../src/store/queries/entries/entryPage.ts'
 import { lensPeriods } from '../../src/store/queries/entries/lensSlices.ts'
+import { rollupWhere } from '../../src/store/queries/entries/rollupWhere.ts'
 import { tide } from '../../src/store/queries/entries/tide.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 
@@ -205,4 +207,31 @@ describe('the predicate in memory and the SQL', () => {
       { numRuns: 120 },
     )
   }, 90_000)
+})
+
+test('where hours begin at half past, days are counted from roll-ups as well, and rightly', async () => {
+  const zone = 'Asia/Kolkata'
+  await db.rows('UPDATE brands SET zone = $1', [zone])
+  const there = { ...context, zone }
+  const [from, to] = [now - 60 * 86_400_000, now + 1]
+  for (const lens of [
+    { ...blankLens, unit: 'entries' as const },
+    { ...blankLens, unit: 'entries' as const, watch: 1 },
+  ]) {
+    expect(rollupWhere(lens, there, owner, { from, to })).not.toBeNull()
+    for (const unit of ['hour', 'day', 'week'] as const) {
+      const rows = await tide(db, { lens, context: there, reader: owner, from, to, unit })
+      const full = await db.rows<{ at: Date; n: number }>(
+        `SELECT date_trunc($1, e.at, $2) AS at, count(*)::int AS n
+         FROM entries e
+         WHERE e.direction = 'in' AND ($3::int IS NULL OR EXISTS (SELECT 1 FROM mentions m WHERE m.entry_id = e.id AND m.watch_id = $3))
+         GROUP BY 1
+         ORDER BY 1`,
+        [unit, zone, lens.watch],
+      )
+      const byStart = new Map<number, number>()
+      for (const { at, n } of rows) byStart.set(at, (byStart.get(at) ?? 0) + n)
+      expect([...byStart]).toEqual(full.map(({ at, n }) => [at.getTime(), n]))
+    }
+  }
 })

@@ -22,6 +22,7 @@ import * as coveringIndexes from './0021-covering-indexes.ts'
 import * as readingSteps from './0022-reading-steps.ts'
 import * as mentionsFollow from './0023-mentions-follow.ts'
 import * as storyChanges from './0024-story-changes.ts'
+import * as rollupsLocalHours from './0025-rollups-local-hours.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -49,4 +50,5 @@ export const migrations = [
   { name: '0022-reading-steps', ...readingSteps },
   { name: '0023-mentions-follow', ...mentionsFollow },
   { name: '0024-story-changes', ...storyChanges },
+  { name: '0025-rollups-local-hours', ...rollupsLocalHours },
 ]

@@ -2,16 +2,11 @@ import { askingParts, type Instants, type Lens, type LensContext } from '@murrab
 import type { Reader } from '../../../access/reader.ts'
 import { Where } from '../shared/where.ts'
 
-/** Zones whose hours all begin with an hour of UTC can be answered from hourly roll-ups. */
-function wholeHours(zone: string, at: number): boolean {
-  const minutes = new Intl.DateTimeFormat('en', { timeZone: zone, minute: '2-digit' }).format(at)
-  return Number(minutes) === new Date(at).getUTCMinutes()
-}
-
 /**
- * A lens as SQL over hourly roll-ups r and their profiles p, between two instants; the lens's own time is left aside.
+ * A lens as SQL over hourly roll-ups r and their profiles p, between two instants
+ * that begin an hour of the brand's clock; the lens's own time is left aside.
  *
- * @returns null when the roll-ups do not tell apart what the lens asks for, or its hours
+ * @returns null when the roll-ups do not tell apart what the lens asks for
  */
 export function rollupWhere(
   lens: Lens,
@@ -19,7 +14,7 @@ export function rollupWhere(
   reader: Reader,
   between: Instants | null,
 ): { table: 'rollups' | 'mention_rollups'; where: Where } | null {
-  if (lens.unit !== 'entries' || !wholeHours(context.zone, between?.from ?? context.now)) return null
+  if (lens.unit !== 'entries') return null
   const of = lens.watch === null ? 'entries' : 'mentions'
   const where = new Where()
   where.add(`p.brand_id = ${where.bind(reader.brandId)}`)

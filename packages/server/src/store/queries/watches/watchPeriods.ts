@@ -44,20 +44,22 @@ export async function watchPeriods(db: Database, question: WatchPeriodsQuestion)
 
 const instants = (where: Where, list: readonly number[]) =>
   `${where.bind(list.map((at) => new Date(at)))}::timestamptz[]`
+const beginsHour = (at: number, zone: string) =>
+  DateTime.fromMillis(at, { zone }).startOf('hour').toMillis() === at
 /** Where parts of days are counted: the roll-ups, unless an edge divides an hour of theirs. */
-const parts = (edges: readonly number[]) =>
-  edges.every((at) => at % 3_600_000 === 0)
+const parts = (edges: readonly number[], zone: string) =>
+  edges.every((at) => beginsHour(at, zone))
     ? '(SELECT watch_id, hour AS at, profile_id, sentiment, n FROM mention_rollups)'
     : '(SELECT watch_id, at, profile_id, sentiment, 1 AS n FROM mentions)'
 
 /** For readers of some profiles or places. */
-function hours(where: Where, { reader, starts, end }: WatchPeriodsQuestion): string {
+function hours(where: Where, { reader, starts, end, zone }: WatchPeriodsQuestion): string {
   const only = [
     ...(reader.profileIds ? [`AND h.profile_id = ANY(${where.bind(reader.profileIds)}::int[])`] : []),
     ...(reader.placeIds ? [`AND p.place_id = ANY(${where.bind(reader.placeIds)}::int[])`] : []),
   ].join(' ')
   return `SELECT h.watch_id, width_bucket(h.at, ${instants(where, starts)}) - 1 AS period, ${bySentiment}
-    FROM ${parts([...starts, end])} h JOIN asked ON asked.id = h.watch_id JOIN profiles p ON p.id = h.profile_id
+    FROM ${parts([...starts, end], zone)} h JOIN asked ON asked.id = h.watch_id JOIN profiles p ON p.id = h.profile_id
     WHERE h.at >= ${where.bind(new Date(starts[0]!))} AND h.at < ${where.bind(new Date(end))} ${only}`
 }
 
@@ -76,7 +78,7 @@ function days(where: Where, { starts, end, zone }: WatchPeriodsQuestion): string
   return `${whole} UNION ALL
     SELECT asked.id, width_bucket(h.at, ${instants(where, starts)}) - 1, ${bySentiment}
     FROM asked CROSS JOIN (SELECT DISTINCT * FROM unnest(${instants(where, begins)}, ${instants(where, ends)}) AS t (begin, stop)) part
-    CROSS JOIN LATERAL (SELECT * FROM ${parts([...starts, end, ...begins, ...ends])} r
+    CROSS JOIN LATERAL (SELECT * FROM ${parts([...starts, end, ...begins, ...ends], zone)} r
       WHERE r.watch_id = asked.id AND r.at >= part.begin AND r.at < part.stop
       AND r.at >= ${where.bind(new Date(starts[0]!))} AND r.at < ${where.bind(new Date(end))} OFFSET 0) h`
 }
