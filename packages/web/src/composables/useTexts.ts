@@ -1,50 +1,16 @@
 import { useI18n } from 'vue-i18n'
-import { daysBefore } from '@murrabel/core/measures'
-import { useT } from './useT.ts'
-import { useBrand } from '../stores/brand.ts'
 import { dateFormat, languageNames, listFormat, numberFormat } from './formats.ts'
+import { regionOf, useDates } from './useDates.ts'
+import { useT } from './useT.ts'
 
-/** Dates in the reader's language and the brand's zone, and how far off a due time is. */
+/** Texts, lists, figures and dates in the reader's language. */
 export function useTexts() {
   const { tm: messages, locale } = useI18n()
   const { t, called } = useT()
   /** A list of short texts. */
   const tm = (key: string) => messages(key) as string[]
-  const brand = useBrand()
-  const region = () => (locale.value === 'en' ? 'en-GB' : locale.value)
-  const format = (at: string | number | Date, options: Intl.DateTimeFormatOptions) =>
-    dateFormat(region(), { timeZone: brand.zone, ...options }).format(new Date(at))
-
-  const clock = (at: string) => format(at, { hour: '2-digit', minute: '2-digit' })
-  const yearOf = (at: string | number) => format(at, { year: 'numeric' })
-  /** A day; with its year when that is not this one. */
-  const day = (at: string | number) =>
-    format(at, {
-      day: 'numeric',
-      month: 'short',
-      ...(yearOf(at) === yearOf(Date.now()) ? {} : { year: 'numeric' }),
-    })
-  const exact = (at: string) => format(at, { dateStyle: 'full', timeStyle: 'short' })
-  const dayKey = (at: string | number | Date) =>
-    format(at, { year: 'numeric', month: '2-digit', day: '2-digit' })
-
-  const when = (at: string): string => `${day(at)}, ${clock(at)}`
-  function span(minutes: number): string {
-    if (minutes < 60) return `${Math.max(1, Math.round(minutes))} min`
-    if (minutes < 48 * 60) return `${Math.round(minutes / 60)} h`
-    return `${Math.round(minutes / 1440)} d`
-  }
-  function due(at: string | null, now = Date.now()): { text: string; past: boolean } {
-    if (!at) return { text: t('time.noDue'), past: false }
-    const minutes = (now - Date.parse(at)) / 60_000
-    if (minutes > 0) return { text: t('time.pastDue', { t: span(minutes) }), past: true }
-    const today = dayKey(now)
-    if (dayKey(at) === today) return { text: t('time.due', { t: clock(at) }), past: false }
-    if (dayKey(daysBefore(Date.parse(at), 1, brand.zone)) === today)
-      return { text: t('time.dueTomorrow', { t: clock(at) }), past: false }
-    return { text: t('time.dueOn', { d: day(at) }), past: false }
-  }
-  const list = (items: readonly string[]) => listFormat(region(), { type: 'conjunction' }).format(items)
+  const list = (items: readonly string[]) =>
+    listFormat(regionOf(locale.value), { type: 'conjunction' }).format(items)
   const number = (value: number) => numberFormat(locale.value).format(value)
   /** A language in the reader's own: "fr" is "French". */
   function languageName(code: string): string {
@@ -54,28 +20,12 @@ export function useTexts() {
   /** An hour of the local week, 0 (Monday, midnight) to 167, in words. */
   function weekHour(hour: number): string {
     const monday = Date.UTC(2026, 10, 23)
-    return dateFormat(region(), {
+    return dateFormat(regionOf(locale.value), {
       timeZone: 'UTC',
       weekday: 'long',
       hour: '2-digit',
       minute: '2-digit',
     }).format(monday + hour * 3_600_000)
   }
-  return {
-    languageName,
-    weekHour,
-    t,
-    called,
-    tm,
-    locale,
-    clock,
-    day,
-    exact,
-    when,
-    span,
-    due,
-    list,
-    number,
-    format,
-  }
+  return { ...useDates(), languageName, weekHour, t, called, tm, locale, list, number }
 }

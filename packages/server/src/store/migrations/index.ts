@@ -23,6 +23,7 @@ import * as readingSteps from './0022-reading-steps.ts'
 import * as mentionsFollow from './0023-mentions-follow.ts'
 import * as storyChanges from './0024-story-changes.ts'
 import * as rollupsLocalHours from './0025-rollups-local-hours.ts'
+import * as reachIndex from './0026-reach-index.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -51,4 +52,5 @@ export const migrations = [
   { name: '0023-mentions-follow', ...mentionsFollow },
   { name: '0024-story-changes', ...storyChanges },
   { name: '0025-rollups-local-hours', ...rollupsLocalHours },
+  { name: '0026-reach-index', ...reachIndex },
 ]
