@@ -66,5 +66,10 @@ export function actionTransition(from: ActionPosition, event: ActionEvent): Acti
   }
 }
 
-/** Whether an answer in this state answers anybody: one that failed or was called back does not. */
+/**
+ * Whether an answer in this state answers anybody: one that failed or was called back does not.
+ *
+ * @example stands('sent') // true
+ * @example stands('failed') // false
+ */
 export const stands = (state: ActionState): boolean => state !== 'failed' && state !== 'cancelled'

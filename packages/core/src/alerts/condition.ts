@@ -11,7 +11,11 @@ export type AlertCondition =
   /** Net sentiment of so many days under this, -1 to 1. */
   | { kind: 'net'; below: number; days: number }
 
-/** Conditions that tell of single entries; the others begin and end. */
+/**
+ * Conditions that tell of single entries; the others begin and end.
+ *
+ * @example tellsOfEntries({ kind: 'reach', above: 1000 }) // true
+ */
 export const tellsOfEntries = (
   condition: AlertCondition,
 ): condition is Extract<AlertCondition, { kind: 'any' | 'reach' }> =>

@@ -32,6 +32,7 @@ function spansOn(day: DateTime, { week, closedDays }: BusinessHours): { from: nu
  * @param from epoch milliseconds
  * @param minutes of opening time, 0 or more
  * @returns epoch milliseconds; the plain sum when the place opens at no time within the next 400 days
+ * @example addBusinessMinutes(0, 90, { week: null, closedDays: [], zone: 'UTC' }) // 5400000
  */
 export function addBusinessMinutes(from: number, minutes: number, hours: BusinessHours): number {
   if (!hours.week && !hours.closedDays.length) return from + minutes * minute
@@ -49,7 +50,11 @@ export function addBusinessMinutes(from: number, minutes: number, hours: Busines
   return from + minutes * minute
 }
 
-/** Opening minutes between two instants; 0 when the second is not later. */
+/**
+ * Opening minutes between two instants; 0 when the second is not later.
+ *
+ * @example businessMinutesBetween(0, 3_600_000, { week: null, closedDays: [], zone: 'UTC' }) // 60
+ */
 export function businessMinutesBetween(from: number, to: number, hours: BusinessHours): number {
   let sum = 0
   let day = DateTime.fromMillis(from, { zone: hours.zone }).startOf('day')

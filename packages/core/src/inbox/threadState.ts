@@ -39,6 +39,8 @@ const unless = (here: boolean, there: Transition): Transition =>
  * The states of a thread: open, waiting (for the customer), aside (until a time) and done. A new incoming entry always
  * opens it again. Names the next state or says why there is none; whoever calls records it. There is no other way in which
  * a thread changes its state.
+ *
+ * @example transition({ state: 'open', setAsideUntil: null }, { kind: 'finish' }, 0).next // {"state":"done","setAsideUntil":null}
  */
 export function transition(from: ThreadPosition, event: ThreadEvent, now: number): Transition {
   switch (event.kind) {

@@ -31,6 +31,8 @@ export const lensNames: readonly string[] = [
 /**
  * Reads a lens from the pairs of an address, on top of `base`. What cannot be read is named in `problems` and keeps the
  * base's value; names that are not the lens's are left alone.
+ *
+ * @example parseLens([['sentiment', 'negative']], blankLens).lens.sentiments // ["negative"]
  */
 export function parseLens(
   pairs: Iterable<readonly [string, string]>,

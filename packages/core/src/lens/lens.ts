@@ -32,6 +32,10 @@ export const blankLens: Lens = Object.freeze({
   ...Object.fromEntries(entryParts.map(({ field, blank }) => [field, blank])),
 }) as Lens
 
-/** Whether a lens asks for nothing beyond these parts. */
+/**
+ * Whether a lens asks for nothing beyond these parts.
+ *
+ * @example isBlankBut({ ...blankLens, words: 'late' }, ['words']) // true
+ */
 export const isBlankBut = (lens: Lens, fields: readonly LensField[]): boolean =>
   askingParts(lens).every(({ part }) => (fields as readonly string[]).includes(part.field))

@@ -13,6 +13,8 @@ export interface Instants {
 /**
  * The instants a range covers. "Last 14 days" are 14 local calendar days, today included; a day is from midnight to
  * midnight of the brand's zone, also on days when the clock changes.
+ *
+ * @example instantsOf({ from: '2026-11-20', to: '2026-11-20' }, { now: Date.UTC(2026, 10, 26), zone: 'UTC' }) // {"from":1795132800000,"to":1795219200000}
  */
 export function instantsOf(
   range: LensRange | null,

@@ -1,6 +1,10 @@
 import { phrasePlaces, placedWords } from '../text/index.ts'
 
-/** The different words of a text by which it can be found, folded. Kept beside the entry, so that the predicate in memory and the index in the database agree to the letter. */
+/**
+ * The different words of a text by which it can be found, folded. Kept beside the entry, so that the predicate in memory and the index in the database agree to the letter.
+ *
+ * @example searchWords('Cafés, late!') // ["cafes","late"]
+ */
 export function searchWords(text: string): string[] {
   return [...new Set(placedWords(text).map(({ word }) => word))]
 }
@@ -20,7 +24,11 @@ export function foundByPhrase(
   )
 }
 
-/** Whether every word of `wanted` starts one of `words`. */
+/**
+ * Whether every word of `wanted` starts one of `words`.
+ *
+ * @example foundByWords(['the', 'late', 'ferry'], ['late']) // true
+ */
 export function foundByWords(words: readonly string[], wanted: readonly string[]): boolean {
   return wanted.every((want) => words.some((word) => word.startsWith(want)))
 }

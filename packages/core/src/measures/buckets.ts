@@ -41,11 +41,16 @@ export function bucketStarts({
  *
  * @param at epoch milliseconds
  * @returns epoch milliseconds
+ * @example daysBefore(Date.UTC(2026, 10, 26, 15), 1, 'UTC') // 1795618800000
  */
 export const daysBefore = (at: number, days: number, zone: string): number =>
   DateTime.fromMillis(at, { zone }).minus({ days }).toMillis()
 
-/** Index of the bucket that holds an instant, -1 when it lies before the first. Binary search; `starts` ascending. */
+/**
+ * Index of the bucket that holds an instant, -1 when it lies before the first. Binary search; `starts` ascending.
+ *
+ * @example bucketIndex([0, 10, 20], 15) // 1
+ */
 export function bucketIndex(starts: readonly number[], at: number): number {
   let low = 0
   let high = starts.length

@@ -21,12 +21,18 @@ const changeOf = (difference: number, low: number, high: number): Change => ({
 /**
  * From one net sentiment to a later one, independent samples: half-widths add as squares, each side with its own (as in
  * Newcombe 1998, method 10). Null when either is missing.
+ *
+ * @example changeOfNet(netSentiment(10, 0, 10), netSentiment(19, 0, 1))?.sure // true
  */
 export function changeOfNet(before: NetSentiment | null, after: NetSentiment | null): Change | null {
   return between(before && { ...before, value: before.net }, after && { ...after, value: after.net })
 }
 
-/** From one share to another, each with its Wilson interval (Newcombe 1998, method 10). */
+/**
+ * From one share to another, each with its Wilson interval (Newcombe 1998, method 10).
+ *
+ * @example changeOfShare(share(10, 100), share(12, 100))?.sure // false
+ */
 export function changeOfShare(before: Share | null, after: Share | null): Change | null {
   return between(before && { ...before, value: before.share }, after && { ...after, value: after.share })
 }
@@ -57,6 +63,7 @@ export interface RateChange extends Change {
  * taken as Poisson's times `dispersion`, which the caller measures on the days (entries come in bunches).
  *
  * @param dispersion variance over mean of the daily counts, at least 1
+ * @example changeOfCount({ count: 20, days: 10 }, { count: 60, days: 10 }) // {"difference":4,"low":2.236,"high":5.764,"sure":true,"ratio":3}
  */
 export function changeOfCount(
   before: { count: number; days: number },
@@ -72,7 +79,11 @@ export function changeOfCount(
   return { ...changeOf(difference, difference - half, difference + half), ratio }
 }
 
-/** Variance over mean of counts, at least 1: how much they come in bunches. */
+/**
+ * Variance over mean of counts, at least 1: how much they come in bunches.
+ *
+ * @example dispersionOf([0, 0, 12, 0]) // 12
+ */
 export function dispersionOf(counts: readonly number[]): number {
   const n = counts.length
   const mean = counts.reduce((sum, c) => sum + c, 0) / Math.max(1, n)

@@ -25,6 +25,7 @@ const alpha = 0.05
  * much. Exact for up to ten periods without ties, otherwise by the normal approximation with the correction for ties.
  *
  * @param series values of equal periods, oldest first; holes are left out by the caller
+ * @example direction([1, 2, 3, 4, 5, 6, 7, 8, 9]).verdict // "rising"
  */
 export function direction(series: readonly number[]): Direction {
   const n = series.length

@@ -19,6 +19,7 @@ const prior = [1, 1, 1, 1, 1]
  *
  * @param stars counts of ratings of 1, 2, 3, 4 and 5
  * @returns null when there is none
+ * @example meanRating([0, 0, 0, 0, 3]) // {"mean":5,"low":2.784,"high":5,"n":3}
  */
 export function meanRating(stars: readonly number[]): RatingMean | null {
   const n = stars.reduce((sum, count) => sum + count, 0)

@@ -25,7 +25,11 @@ export function share(count: number, n: number): Share | null {
   return { share: p, low: Math.max(0, middle - half), high: Math.min(1, middle + half), count, n }
 }
 
-/** Each watch's part of the volume of a set of watches. */
+/**
+ * Each watch's part of the volume of a set of watches.
+ *
+ * @example shareOfVoice([30, 10]).map((part) => part?.share) // [0.75,0.25]
+ */
 export function shareOfVoice(counts: readonly number[]): (Share | null)[] {
   const total = counts.reduce((sum, count) => sum + count, 0)
   return counts.map((count) => share(count, total))

@@ -34,7 +34,11 @@ export function usualRange(previous: readonly number[], k = 6): UsualRange | nul
   }
 }
 
-/** Where a count stands against the usual range of the periods before it. */
+/**
+ * Where a count stands against the usual range of the periods before it.
+ *
+ * @example usualVerdict(90, [20, 22, 18, 24, 20, 21]) // "above"
+ */
 export function usualVerdict(count: number, previous: readonly number[], k = 6): UsualVerdict {
   const range = usualRange(previous, k)
   if (!range) return 'tooLittleHistory'
@@ -42,7 +46,11 @@ export function usualVerdict(count: number, previous: readonly number[], k = 6):
   return count < range.low ? 'below' : 'usual'
 }
 
-/** The middle value; of an even number, the mean of the two middle ones. NaN for none. */
+/**
+ * The middle value; of an even number, the mean of the two middle ones. NaN for none.
+ *
+ * @example median([3, 1, 2, 10]) // 2.5
+ */
 export function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b)
   const half = sorted.length >> 1

@@ -128,7 +128,11 @@ function count(
   return tally
 }
 
-/** A phrase worth showing begins and ends with a word that says something; a single letter, number or verb of saying says nothing. */
+/**
+ * A phrase worth showing begins and ends with a word that says something; a single letter, number or verb of saying says nothing.
+ *
+ * @example isTelling(['of', 'the']) // false
+ */
 export function isTelling(words: readonly string[]): boolean {
   const first = words[0]!
   const last = words[words.length - 1]!

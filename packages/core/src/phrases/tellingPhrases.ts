@@ -139,6 +139,7 @@ function rank(
  * the standard error.
  *
  * @param y count in the foreground of n; @param x count in the background of m; @param weight size of the prior
+ * @example logOdds(30, 100, 10, 1000, 5) // 10.138
  */
 export function logOdds(y: number, n: number, x: number, m: number, weight: number): number {
   const share = (x + y) / Math.max(1, n + m)

@@ -5,6 +5,7 @@ import type { SentimentReading } from './readSentiment.ts'
  * least 4 with clearly unhappy ones.
  *
  * @param rating 1 to 5
+ * @example starsContradict(5, readSentiment('Terrible, never again.')) // true
  */
 export function starsContradict(
   rating: number,

@@ -51,7 +51,11 @@ function ones(value: number): number {
   return Math.imul((v + (v >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24
 }
 
-/** Bits in which two fingerprints differ, 0 to 64. */
+/**
+ * Bits in which two fingerprints differ, 0 to 64.
+ *
+ * @example distance({ high: 1, low: 0 }, { high: 0, low: 1 }) // 2
+ */
 export const distance = (a: SimHash, b: SimHash) => ones(a.high ^ b.high) + ones(a.low ^ b.low)
 
 /** Bits that copies of one story may differ in. */

@@ -47,7 +47,11 @@ export function charClassAt(text: string, index: number): CharClass {
   return fresh
 }
 
-/** Length in UTF-16 units of the code point at `index`: 1 or 2. */
+/**
+ * Length in UTF-16 units of the code point at `index`: 1 or 2.
+ *
+ * @example unitsAt('🐦', 0) // 2
+ */
 export function unitsAt(text: string, index: number): 1 | 2 {
   const unit = text.charCodeAt(index)
   if (unit < 0xd800 || unit > 0xdbff) return 1

@@ -7,7 +7,11 @@ const lineEnds = /\r\n?|[\u000b\u000c\u0085\u2028\u2029]/g
 // Surrogates without their other half.
 const loneHalves = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
 
-/** Cuts a text to a number of UTF-16 units, never through the middle of a character. */
+/**
+ * Cuts a text to a number of UTF-16 units, never through the middle of a character.
+ *
+ * @example cutText('heron', 3) // "her"
+ */
 export function cutText(text: string, longest: number): string {
   if (text.length <= longest) return text
   const last = text.charCodeAt(longest - 1)
@@ -32,7 +36,11 @@ export function cleanText(text: string, longest: number): string {
   )
 }
 
-/** The same in one line, without spaces around it. */
+/**
+ * The same in one line, without spaces around it.
+ *
+ * @example cleanLine('  Storm \n Petrel ', 80) // "Storm Petrel"
+ */
 export const cleanLine = (text: string, longest: number): string =>
   cutText(
     cleanText(text, longest * 2)
@@ -44,7 +52,11 @@ export const cleanLine = (text: string, longest: number): string =>
 /** Characters that show nothing: spaces, fillers, joiners, marks on nothing. */
 const invisible = /^[\s\p{Cf}\p{M}\u115f\u1160\u3164\uffa0\u2800]*$/u
 
-/** Whether a text shows anything at all. */
+/**
+ * Whether a text shows anything at all.
+ *
+ * @example isBlank(' \u200b') // true
+ */
 export const isBlank = (text: string): boolean => invisible.test(text)
 
 const dayMs = 86_400_000
@@ -57,13 +69,18 @@ export const earliest = Date.UTC(1990, 0, 1)
  * @param value epoch milliseconds, or what `Date.parse` takes
  * @param now epoch milliseconds
  * @returns epoch milliseconds; null for what is undated
+ * @example cleanInstant('never', Date.UTC(2026, 10, 26)) // null
  */
 export function cleanInstant(value: unknown, now: number): number | null {
   const at = typeof value === 'number' ? value : typeof value === 'string' ? Date.parse(value) : Number.NaN
   return at >= earliest && at <= now + dayMs ? Math.round(at) : null
 }
 
-/** A number from outside within bounds; undefined for what is none. */
+/**
+ * A number from outside within bounds; undefined for what is none.
+ *
+ * @example cleanNumber(7, { least: 0, most: 10 }) // 7
+ */
 export function cleanNumber(
   value: unknown,
   { least, most, whole = false }: { least: number; most: number; whole?: boolean },
@@ -73,7 +90,11 @@ export function cleanNumber(
   return whole ? Math.round(bounded) : bounded
 }
 
-/** A web address from outside; undefined for what is none, and for what is no http: it could be a script. */
+/**
+ * A web address from outside; undefined for what is none, and for what is no http: it could be a script.
+ *
+ * @example cleanUrl('javascript:alert(1)') ?? null // null
+ */
 export function cleanUrl(value: unknown, longest = 2000): string | undefined {
   if (typeof value !== 'string' || value.length > longest) return undefined
   const text = value.trim()

@@ -3,7 +3,11 @@ const marks = /\p{M}+/gu
 // eslint-disable-next-line no-control-regex -- the ASCII range is what is meant
 const ascii = /^[\x00-\x7f]*$/
 
-/** NFKC and full case folding of a short piece of text; zero-width characters dropped, accents kept. */
+/**
+ * NFKC and full case folding of a short piece of text; zero-width characters dropped, accents kept.
+ *
+ * @example foldCase('CAFÉ') // "café"
+ */
 export function foldCase(piece: string): string {
   if (ascii.test(piece)) return piece.toLowerCase()
   return piece
@@ -20,7 +24,11 @@ const folded = new Map<string, string>()
 const foldedLimit = 20_000
 const foldedLength = 24
 
-/** `foldCase`, and accents taken off: `foldAccents('Café') === 'cafe'`. */
+/**
+ * `foldCase`, and accents taken off: `foldAccents('Café') === 'cafe'`.
+ *
+ * @example foldAccents('café') // "cafe"
+ */
 export function foldAccents(piece: string): string {
   if (piece.length > foldedLength) return withoutAccents(piece)
   const known = folded.get(piece)

@@ -21,7 +21,11 @@ const inner = /['’ʼ_]/
 const cut = (word: string) => cutText(word, wordLength)
 const ending = /[.!?;:,…()[\]"“”«»—–|]/
 
-/** The words of a text in their order, as search and phrases see them: parts at apostrophes and signs are words of their own. */
+/**
+ * The words of a text in their order, as search and phrases see them: parts at apostrophes and signs are words of their own.
+ *
+ * @example placedWords('Late again').map(({ word }) => word) // ["late","again"]
+ */
 export function placedWords(text: string): PlacedWord[] {
   const words: PlacedWord[] = []
   let broken = false
@@ -62,7 +66,11 @@ function put(
   words.push({ word: cut(word), position: last + (broken && words.length ? 2 : 1), start, end })
 }
 
-/** Offsets of each place where the words of a phrase stand side by side. */
+/**
+ * Offsets of each place where the words of a phrase stand side by side.
+ *
+ * @example phrasePlaces(placedWords('late, so late'), ['late']) // [{"start":0,"end":4},{"start":9,"end":13}]
+ */
 export function phrasePlaces(
   words: readonly PlacedWord[],
   phrase: readonly string[],

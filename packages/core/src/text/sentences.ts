@@ -46,7 +46,11 @@ function endsSentence(text: string, tokens: readonly Token[], i: number): boolea
   return !isLower || token.end - token.start === 1
 }
 
-/** Sentence boundaries over tokens already made, with the paragraph each sentence is in. */
+/**
+ * Sentence boundaries over tokens already made, with the paragraph each sentence is in.
+ *
+ * @example splitSentences('Late again. Kind crew.').length // 2
+ */
 export function splitSentences(text: string, tokens: readonly Token[] = tokenise(text)): Sentence[] {
   const sentences: Sentence[] = []
   let paragraph = 0

@@ -1,6 +1,10 @@
 const gap = '\n\n'
 
-/** Title and text as one, as they are read: a title is a paragraph of its own. Offsets of spans count in this. */
+/**
+ * Title and text as one, as they are read: a title is a paragraph of its own. Offsets of spans count in this.
+ *
+ * @example joinTitle('Fine trip', 'Kind crew.') // "Fine trip\n\nKind crew."
+ */
 export function joinTitle(title: string | null | undefined, text: string): string {
   return title ? `${title}${gap}${text}` : text
 }
@@ -10,7 +14,11 @@ interface Span {
   end: number
 }
 
-/** The spans that lie in the text behind the title, counted from its beginning. */
+/**
+ * The spans that lie in the text behind the title, counted from its beginning.
+ *
+ * @example spansOfText('Hey', [{ start: 6, end: 9 }]) // [{"start":1,"end":4}]
+ */
 export function spansOfText<T extends Span>(title: string | null | undefined, spans: readonly T[]): T[] {
   const offset = title ? title.length + gap.length : 0
   return spans

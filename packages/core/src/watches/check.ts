@@ -22,7 +22,11 @@ export interface QueryProblem {
   value?: string
 }
 
-/** Everything that keeps a watch from being saved, each with its place; empty when it is sound. */
+/**
+ * Everything that keeps a watch from being saved, each with its place; empty when it is sound.
+ *
+ * @example checkQuery({ anyOf: [{ text: '*' }] }).length // 1
+ */
 export function checkQuery(query: Omit<WatchQuery, 'id'>): QueryProblem[] {
   const { anyOf = [], allOf = [], noneOf = [], near = [], links = [] } = query
   const count = anyOf.length + allOf.length + noneOf.length + 2 * near.length

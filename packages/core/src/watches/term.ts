@@ -68,7 +68,11 @@ export function termKey(term: ParsedTerm): string {
   return `${term.kind}|${options}|${term.exactCase ? `=${term.written.join(' ')}` : term.words.join(' ')}`
 }
 
-/** The plain words of a term, as a search outside takes them: no signs, no stars; null when nothing is left. */
+/**
+ * The plain words of a term, as a search outside takes them: no signs, no stars; null when nothing is left.
+ *
+ * @example parseTermWords('#StormPetrel') // "StormPetrel"
+ */
 export function parseTermWords(text: string): string | null {
   const parsed = parseTerm(text)
   return parsed && parsed.written.join(' ').trim().slice(0, 120)

@@ -20,7 +20,11 @@ export function printRange(range: LensRange | null): string {
   return 'last' in range ? `last-${range.last}` : `${range.from}_${range.to}`
 }
 
-/** Reads a range; undefined when it is none. */
+/**
+ * Reads a range; undefined when it is none.
+ *
+ * @example parseRange('last-14') // {"last":14}
+ */
 export function parseRange(text: string): LensRange | null | undefined {
   if (text === 'all') return null
   const last = /^last-([1-9]\d{0,3})$/.exec(text)

@@ -5,7 +5,11 @@ import { onePhrase } from './shared.ts'
 
 const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 
-/** The hour of the local week an instant lies in, 0 (Monday, midnight) to 167. */
+/**
+ * The hour of the local week an instant lies in, 0 (Monday, midnight) to 167.
+ *
+ * @example weekHourOf(Date.UTC(2026, 10, 24, 9), 'UTC') // 33
+ */
 export function weekHourOf(at: number, zone: string): number {
   const local = DateTime.fromMillis(at, { zone })
   return (local.weekday - 1) * 24 + local.hour

@@ -3,6 +3,7 @@
  * sample comes back in the list's order.
  *
  * @param sourceOf what to spread over beside the order, such as the channel
+ * @example spreadSample([1, 2, 3, 4], 2, String) // [1,2]
  */
 export function spreadSample<T>(list: readonly T[], count: number, sourceOf: (item: T) => string): T[] {
   if (list.length <= count) return [...list]

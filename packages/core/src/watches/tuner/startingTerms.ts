@@ -81,7 +81,11 @@ const unique = (names: readonly string[]) => {
     })
 }
 
-/** Spellings of a name that people type by mistake and one letter off does not reach: words run together or apart, doubled letters dropped. */
+/**
+ * Spellings of a name that people type by mistake and one letter off does not reach: words run together or apart, doubled letters dropped.
+ *
+ * @example misspellings('Orrin').slice(0, 2) // ["orin"]
+ */
 export function misspellings(name: string): string[] {
   const folded = foldAccents(name.trim())
   const found = new Set<string>()
