@@ -13,7 +13,15 @@ export function useEntryList(query: Ref<Pairs>, { fold = ref(false) }: { fold?: 
   let abort = new AbortController()
 
   const put = (page: EntryPage): void => void (rows.value = page.rows)
-  const touch = useRowTouch({ query, fold, rows, refresh, run: pages.run, hasMore: pages.hasMore })
+  const touch = useRowTouch({
+    query,
+    fold,
+    rows,
+    refresh,
+    settled: pages.settled,
+    run: pages.run,
+    hasMore: pages.hasMore,
+  })
   async function load(): Promise<void> {
     pages.begin()
     abort.abort()

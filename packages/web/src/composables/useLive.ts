@@ -1,6 +1,7 @@
 import { onMounted, onUnmounted } from 'vue'
 import { tryOnScopeDispose, useDebounceFn } from '@vueuse/core'
 import { missedLimitMs, routes, type LiveEvent } from '@murrabel/contract'
+import { aheadMs } from '../api/ahead.ts'
 
 type Listener = (event: LiveEvent) => void
 const listeners = new Set<Listener>()
@@ -17,7 +18,16 @@ const missed: LiveEvent[] = [
   { kind: 'alerts' },
 ]
 
+/** What was heard lately: a page that is drawn after it shows what was asked for before it. */
+let heard: { at: number; event: LiveEvent }[] = []
+const heardLately = (): LiveEvent[] => {
+  const now = performance.now()
+  heard = heard.filter(({ at }) => now - at <= aheadMs)
+  return heard.map(({ event }) => event)
+}
 function tell(event: LiveEvent): void {
+  heardLately()
+  heard.push({ at: performance.now(), event })
   for (const listener of listeners) listener(event)
 }
 function open(): void {
@@ -49,12 +59,17 @@ function open(): void {
 function close(): void {
   source?.close()
   source = null
+  heard = []
 }
 
-/** Server-sent events of the brand; one connection however many listen. After a loss everybody looks again. */
+/**
+ * Server-sent events of the brand; one connection however many listen. After a loss everybody looks again. What was told
+ * shortly before one begins to listen is told again: its first answers were asked for ahead.
+ */
 export function useLive(on: Listener): void {
   onMounted(() => {
     listeners.add(on)
+    heardLately().forEach(on)
     open()
   })
   onUnmounted(() => {

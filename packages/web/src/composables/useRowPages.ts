@@ -9,6 +9,7 @@ export function useRowPages() {
   const problem = ref<CallProblem | null>(null)
   let next: string | null = null
   let run = 0
+  let taking = Promise.resolve()
 
   /** A new question: answers to earlier ones are void. */
   function begin({ keep = false }: { keep?: boolean } = {}): void {
@@ -16,7 +17,9 @@ export function useRowPages() {
     if (!keep) next = null
   }
   /** Puts an answer on the screen, unless a newer question was asked meanwhile. */
-  async function take(answer: Promise<EntryPage>, put: (page: EntryPage) => void): Promise<void> {
+  const take = (answer: Promise<EntryPage>, put: (page: EntryPage) => void): Promise<void> =>
+    (taking = takeNow(answer, put))
+  async function takeNow(answer: Promise<EntryPage>, put: (page: EntryPage) => void): Promise<void> {
     const mine = run
     try {
       const page = await answer
@@ -36,6 +39,8 @@ export function useRowPages() {
     problem,
     begin,
     take,
+    /** When what was asked last is on the screen. */
+    settled: () => taking,
     run: () => run,
     next: () => next,
     hasMore: () => next !== null,

@@ -9,6 +9,8 @@ interface Touched {
   rows: ShallowRef<EntryRow[]>
   /** Looks at everything again. */
   refresh: () => Promise<void>
+  /** When what was asked before is on the screen: it may be older than what is looked at now. */
+  settled: () => Promise<void>
   /** Which question the rows answer; another one makes an answer void. */
   run: () => number
   hasMore: () => boolean
@@ -18,11 +20,12 @@ interface Touched {
  * Looks again at the rows of some threads, when a list has places for single rows; else, and for too many, at all. One
  * after the other, so that the last answer is the newest.
  */
-export function useRowTouch({ query, fold, rows, refresh, run, hasMore }: Touched) {
+export function useRowTouch({ query, fold, rows, refresh, settled, run, hasMore }: Touched) {
   async function touchNow(threads: readonly number[]): Promise<void> {
     const order = orderOf(query.value)
     if (!threads.length || threads.length > limits.threadsAsked || fold.value || !canMerge(order))
       return refresh()
+    await settled()
     const mine = run()
     const page = await askRows(query.value, { threads, limit: limits.pageRows }).catch(() => null)
     if (mine !== run()) return
