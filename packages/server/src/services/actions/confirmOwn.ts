@@ -3,7 +3,7 @@ import type { Tx } from '../../store/database.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { lockAction, moveAction } from './moveAction.ts'
 import { actionsByKey } from '../../store/queries/actions/actions.ts'
-import { removeTwin, confirmOutsideId } from '../../store/queries/actions/ownEntries.ts'
+import { removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** What came in from a network that may be an answer of ours. */
@@ -45,11 +45,7 @@ export async function confirmOwn(
     if ((action.state === 'failed' || action.state === 'cancelled') && action.threadId !== null)
       back.push(action.threadId)
     await removeTwin(db, { profileId: profile.id, outsideId: item.outsideId, entryId: action.entryId }, tx)
-    await confirmOutsideId(
-      db,
-      { entryId: action.entryId, outsideId: item.outsideId, url: item.url ?? null },
-      tx,
-    )
+    await setOutsideId(db, { entryId: action.entryId, outsideId: item.outsideId, url: item.url ?? null }, tx)
     own.add(item.outsideId)
   }
   if (back.length) await refreshThreads(db, back, await businessHoursOf(db, profile.brandId, tx), now(), tx)

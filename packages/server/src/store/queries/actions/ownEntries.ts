@@ -19,6 +19,7 @@ export const removeTwin = async (
   )
 }
 
+/** A row that says so already is not written. */
 export const setOutsideId = async (
   db: Database,
   { entryId, outsideId, url }: { entryId: number; outsideId: string; url: string | null },
@@ -27,7 +28,7 @@ export const setOutsideId = async (
   await db.rows(
     `UPDATE entries
      SET outside_id = $2, url = coalesce($3, url)
-     WHERE id = $1`,
+     WHERE id = $1 AND (outside_id, url) IS DISTINCT FROM ($2, coalesce($3, url))`,
     [entryId, outsideId, url],
     tx,
   )
@@ -43,20 +44,6 @@ export const setWithdrawn = async (
      SET withdrawn = $2
      WHERE id = $1`,
     [entryId, withdrawn],
-    tx,
-  )
-}
-
-export const confirmOutsideId = async (
-  db: Database,
-  { entryId, outsideId, url }: { entryId: number; outsideId: string; url: string | null },
-  tx?: Tx,
-): Promise<void> => {
-  await db.rows(
-    `UPDATE entries
-     SET outside_id = $2, url = coalesce($3, url)
-     WHERE id = $1 AND outside_id IS DISTINCT FROM $2`,
-    [entryId, outsideId, url],
     tx,
   )
 }
