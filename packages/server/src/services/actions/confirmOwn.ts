@@ -1,8 +1,8 @@
 import type { Context } from '../../context.ts'
 import type { Tx } from '../../store/database.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
-import { lockAction, moveAction } from './moveAction.ts'
-import { actionsByKey } from '../../store/queries/actions/actions.ts'
+import { moveAction } from './moveAction.ts'
+import { lockAction, actionsByKey } from '../../store/queries/actions/actions.ts'
 import { removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 

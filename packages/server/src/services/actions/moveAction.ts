@@ -1,15 +1,7 @@
 import { actionTransition, stands, type ActionEvent, type ActionTransition } from '@murrabel/core/actions'
 import type { Database, Tx } from '../../store/database.ts'
-import {
-  type OutsideAction,
-  lockActionById,
-  setActionState,
-  isAnswerOwed,
-} from '../../store/queries/actions/actions.ts'
+import { type OutsideAction, setActionState, isAnswerOwed } from '../../store/queries/actions/actions.ts'
 import { setWithdrawn } from '../../store/queries/actions/ownEntries.ts'
-
-export const lockAction = (db: Database, id: number, tx: Tx): Promise<OutsideAction | undefined> =>
-  lockActionById(db, id, tx)
 
 /**
  * Moves a locked action as the core's state machine says, and marks its entry where that no longer answers anybody. There

@@ -3,7 +3,6 @@ import { type ReplyDraft, type ThreadChangeAnswer, fieldProblem } from '@murrabe
 import type { Reader } from '../../access/reader.ts'
 import { connectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
-import type { Database, Tx } from '../../store/database.ts'
 import { Refusal } from '../../problem.ts'
 import { profileOwner } from './decide.ts'
 import { actionByKey } from '../../store/queries/actions/actions.ts'
@@ -35,7 +34,7 @@ export async function reply(
       return unchanged(thread)
     }
     if (thread.version !== draft.version && !draft.anyway) throw new Refusal('threadChanged')
-    const answered = await answeredEntry(db, threadId, tx)
+    const answered = await entryToAnswer(db, threadId, tx)
     checkReply(answered, draft)
     const { channel, kind, outsideThread, outsideEntry } = answered
     const entry = await insertReplyEntry(
@@ -75,10 +74,6 @@ export async function reply(
     return change
   })
 }
-
-/** What is answered: the thread's latest incoming entry, by its ids on the network. */
-const answeredEntry = (db: Database, threadId: number, tx: Tx): Promise<Answered | undefined> =>
-  entryToAnswer(db, threadId, tx)
 
 function checkReply(target: Answered | undefined, draft: ReplyDraft): asserts target is Answered {
   const capabilities = target && connectorOf(target.channel)?.capabilities

@@ -68,7 +68,8 @@ export const threadOfAction = (
     tx,
   )
 
-export const lockActionById = (db: Database, id: number, tx?: Tx): Promise<OutsideAction | undefined> =>
+/** The action, held until the transaction ends. */
+export const lockAction = (db: Database, id: number, tx?: Tx): Promise<OutsideAction | undefined> =>
   db.one<OutsideAction>(
     `SELECT ${columns}
      FROM outside_actions
