@@ -18,6 +18,7 @@ export {
   type Scope,
 } from './shared/access.ts'
 export { boundProblems, knownPart } from './shared/bounds.ts'
+export { draftProblems, fieldProblemsOf } from './shared/draftProblems.ts'
 export {
   fieldProblem,
   fieldReasons,

@@ -159,7 +159,7 @@ describe('signing in', () => {
     const { calls } = fakeServer({})
     const { html } = await page()
     await fill(html as VueWrapper, 'nobody', '')
-    expect(html.findAll('.wrong').map((w) => w.text())).toEqual([
+    expect(html.findAll('.wrong li').map((w) => w.text())).toEqual([
       'enter a valid e-mail address',
       'enter your password',
     ])

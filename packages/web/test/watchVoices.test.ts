@@ -150,7 +150,7 @@ describe('the rivals', () => {
     })
     await html.find('#rival-address').setValue('http://127.0.0.1/nothing')
     await html.findComponent({ name: 'ElSelect' }).vm.$emit('update:modelValue', 7)
-    await html.find('form.add').trigger('submit')
+    await html.find('section form').trigger('submit')
     await flushPromises()
     expect(body()).toContain('Nothing public was found there.')
     expect((html.find('#rival-address').element as HTMLInputElement).value).toBe('http://127.0.0.1/nothing')
@@ -158,7 +158,7 @@ describe('the rivals', () => {
   test('without a rival it says how to make one', async () => {
     const { body, html } = await page(answer({ rows: [rival()], sides: [] }))
     expect(body()).toContain('put one watch into a group of the type “the brand”')
-    expect(html.find('form.add').exists()).toBe(false)
+    expect(html.find('section form').exists()).toBe(false)
   })
 })
 

@@ -4,10 +4,10 @@ import { ValidationError, type AnySchema } from 'yup'
 import type { Logger } from 'pino'
 import {
   boundProblems,
+  fieldProblemsOf,
   knownPart,
   problemOf,
   type ErrorCode,
-  type FieldProblem,
   type Problem,
 } from '@murrabel/contract'
 import { TooDeepError } from '../connectors/index.ts'
@@ -26,16 +26,9 @@ export async function checked<T>(schema: AnySchema, body: unknown): Promise<T> {
     return (await schema.validate(knownPart(schema, given), { abortEarly: false, stripUnknown: true })) as T
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
-    throw new Refusal('invalid', { fields: fieldsOf(error) }, { cause: error })
+    throw new Refusal('invalid', { fields: fieldProblemsOf(error) }, { cause: error })
   }
 }
-
-const fieldsOf = (error: ValidationError): FieldProblem[] =>
-  (error.inner.length ? error.inner : [error]).slice(0, 100).map(({ path, type, message }) => ({
-    field: path ?? '',
-    code: type ?? 'invalid',
-    message,
-  }))
 
 /** The last middleware: turns what was thrown into problem details; faults are logged under the number that is told. */
 export function problemHandler(log: Logger) {

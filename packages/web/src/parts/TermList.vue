@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useT } from '../composables/useT.ts'
 import { X } from '@lucide/vue'
+import FormField from './FormField.vue'
 
 interface TermDraft {
   text: string
@@ -13,12 +14,14 @@ interface TermDraft {
 const terms = defineModel<TermDraft[]>({ required: true })
 const {
   label,
+  name = '',
   hint = '',
   bare = false,
 } = defineProps<{
   label: string
+  /** As the draft that is sent calls it. */
+  name?: string
   hint?: string
-  problems?: string[]
   /** Plain words without options of their own. */
   bare?: boolean
 }>()
@@ -51,9 +54,8 @@ defineExpose({ add })
 </script>
 
 <template>
-  <div class="terms">
-    <label :for="id">{{ label }}</label>
-    <div class="box">
+  <FormField :label="label" :name="name" :for="id">
+    <div class="box terms">
       <span v-for="(term, i) in terms" :key="term.text" class="term">
         <span v-if="bare" class="name words">{{ term.text }}</span>
         <el-popover v-else trigger="click" :width="260" placement="bottom-start" :show-arrow="false">
@@ -93,20 +95,12 @@ defineExpose({ add })
         @blur="add"
       />
     </div>
-    <p v-for="problem in problems" :key="problem" class="wrong">{{ problem }}</p>
-  </div>
+  </FormField>
 </template>
 
 <style scoped>
-.terms {
-  margin-bottom: 12px;
-}
-label {
-  display: block;
-  font-weight: 600;
-  margin-bottom: 4px;
-}
 .box {
+  width: 100%;
   display: flex;
   flex-wrap: wrap;
   gap: 4px;
@@ -159,10 +153,5 @@ input:focus {
 }
 input::placeholder {
   color: var(--ink-soft);
-}
-.wrong {
-  color: var(--flare-text);
-  font-size: 13px;
-  margin-top: 4px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { lensSentiments } from '@murrabel/core/lens'
 import { useTexts } from '../../composables/useTexts.ts'
+import FormField from '../../parts/FormField.vue'
 import { useBrand } from '../../stores/brand.ts'
 import type { AlertSheetDraft } from './alertDraft.ts'
 
@@ -14,8 +15,7 @@ const quiets = [0, 15, 60, 240, 720, 1440] as const
 
 <template>
   <div class="two">
-    <div>
-      <label for="alert-watch">{{ t('alerts.form.watch') }}</label>
+    <FormField :label="t('alerts.form.watch')" name="lens">
       <el-select id="alert-watch" v-model="draft.subject" filterable>
         <el-option :value="0" :label="t('alerts.anything')" />
         <el-option v-for="item in brand.watches" :key="item.id" :value="item.id" :label="item.name" />
@@ -26,9 +26,8 @@ const quiets = [0, 15, 60, 240, 720, 1440] as const
           :label="`${t('lens.groups')}: ${group.name}`"
         />
       </el-select>
-    </div>
-    <div>
-      <label for="alert-sentiments">{{ t('alerts.form.sentiments') }}</label>
+    </FormField>
+    <FormField :label="t('alerts.form.sentiments')">
       <el-select
         id="alert-sentiments"
         v-model="draft.sentiments"
@@ -42,15 +41,13 @@ const quiets = [0, 15, 60, 240, 720, 1440] as const
           :label="t(`lens.sentiment.${sentiment}`)"
         />
       </el-select>
-    </div>
-    <div>
-      <label for="alert-kind">{{ t('alerts.form.kind') }}</label>
+    </FormField>
+    <FormField :label="t('alerts.form.kind')" name="condition.kind">
       <el-select id="alert-kind" v-model="draft.kind">
         <el-option v-for="kind in kinds" :key="kind" :value="kind" :label="t(`alerts.kind.${kind}`)" />
       </el-select>
-    </div>
-    <div>
-      <label for="alert-quiet">{{ t('alerts.form.quiet') }}</label>
+    </FormField>
+    <FormField :label="t('alerts.form.quiet')" name="quietMinutes">
       <el-select id="alert-quiet" v-model="draft.quietMinutes">
         <el-option
           v-for="minutes in quiets"
@@ -59,34 +56,25 @@ const quiets = [0, 15, 60, 240, 720, 1440] as const
           :label="t(`alerts.form.quietOf.${minutes}`)"
         />
       </el-select>
-    </div>
-    <div v-if="draft.kind === 'reach'">
-      <label for="alert-above">{{ t('alerts.form.above') }}</label>
+    </FormField>
+    <FormField v-if="draft.kind === 'reach'" :label="t('alerts.form.above')" name="condition.above">
       <el-input-number id="alert-above" v-model="draft.above" :min="1" :step="1000" />
-    </div>
-    <div v-if="draft.kind === 'more'">
-      <label for="alert-hours">{{ t('alerts.form.hours') }}</label>
+    </FormField>
+    <FormField v-if="draft.kind === 'more'" :label="t('alerts.form.hours')" name="condition.hours">
       <el-input-number id="alert-hours" v-model="draft.hours" :min="1" :max="168" />
-    </div>
+    </FormField>
     <template v-if="draft.kind === 'net'">
-      <div>
-        <label for="alert-below">{{ t('alerts.form.below') }}</label>
+      <FormField :label="t('alerts.form.below')" name="condition.below">
         <el-input-number id="alert-below" v-model="draft.below" :min="-100" :max="100" :step="5" />
-      </div>
-      <div>
-        <label for="alert-days">{{ t('alerts.form.days') }}</label>
+      </FormField>
+      <FormField :label="t('alerts.form.days')" name="condition.days">
         <el-input-number id="alert-days" v-model="draft.days" :min="1" :max="90" />
-      </div>
+      </FormField>
     </template>
   </div>
 </template>
 
 <style scoped>
-label {
-  display: block;
-  font-weight: 600;
-  margin: 10px 0 4px;
-}
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;

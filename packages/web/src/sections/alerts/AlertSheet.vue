@@ -1,12 +1,19 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { routes, type AlertAnswer, type AlertDraft, type AlertTrialAnswer } from '@murrabel/contract'
+import {
+  alertSchema,
+  draftProblems,
+  routes,
+  type AlertAnswer,
+  type AlertDraft,
+  type AlertTrialAnswer,
+} from '@murrabel/contract'
 import { call } from '../../api/call.ts'
-import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useSheetDraft } from '../../composables/useSheetDraft.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useTrial } from '../../composables/useTrial.ts'
-import ProblemNote from '../../parts/ProblemNote.vue'
+import DraftForm from '../../parts/DraftForm.vue'
+import FormField from '../../parts/FormField.vue'
 import TrialButtons from '../../parts/TrialButtons.vue'
 import { useBrand } from '../../stores/brand.ts'
 import AlertFields from './AlertFields.vue'
@@ -22,7 +29,6 @@ const { editing = null, lens = '' } = defineProps<{
 }>()
 const emit = defineEmits<{ saved: [] }>()
 const { t } = useTexts()
-const { field } = useProblemTexts()
 const brand = useBrand()
 const waysForm = useTemplateRef<InstanceType<typeof AlertWays>>('waysForm')
 const draft = ref<AlertSheetDraft>(alertDraftOf(null, ''))
@@ -40,7 +46,6 @@ const trial = useTrial<Question, AlertTrialAnswer>({
   },
 })
 const { answer, stale, busy, problem, fields } = trial
-const problemsOf = (prefix: string) => fields.value.filter((f) => f.field.startsWith(prefix)).map(field)
 const tryIt = () => trial.attempt(() => call(routes.tryAlert, { body: trial.question() }))
 
 const subjectName = computed(() => {
@@ -59,6 +64,8 @@ const save = () =>
       webhook: webhook.trim() || null,
       active: draft.value.active,
     }
+    fields.value = draftProblems(alertSchema, body)
+    if (fields.value.length) return
     if (editing)
       await call(routes.updateAlert, {
         params: { id: editing.id },
@@ -92,40 +99,36 @@ useSheetDraft({
     size="600px"
     append-to-body
   >
-    <form @submit.prevent="save">
-      <label for="alert-name">{{ t('alerts.name') }}</label>
-      <el-input id="alert-name" v-model="draft.name" maxlength="80" :placeholder="usualName" />
+    <DraftForm :problem="problem" :fields="fields" @send="save" @again="tryIt">
+      <FormField :label="t('alerts.name')" name="name">
+        <el-input id="alert-name" v-model="draft.name" maxlength="80" :placeholder="usualName" />
+      </FormField>
       <AlertFields v-model="draft" />
-      <AlertWays ref="waysForm" v-model="draft.ways" :alert="editing" :problems="problemsOf('emails')" />
+      <AlertWays ref="waysForm" v-model="draft.ways" :alert="editing" />
       <el-checkbox v-model="draft.active" class="active" :label="t('alerts.form.active')" />
-      <ProblemNote v-if="problem" :problem="problem" @again="tryIt" />
-      <TrialButtons
-        :busy="busy"
-        :tried="answer !== null"
-        :stale="stale"
-        :may-save="brand.mayCall('createAlert')"
-        :held="!answer || stale || answer.tooOften"
-        :texts="{
-          try: t('alerts.form.try'),
-          trying: t('alerts.form.trying'),
-          save: t('alerts.form.save'),
-          saving: t('alerts.form.saving'),
-          untried: t('alerts.form.untried'),
-          stale: t('alerts.form.stale'),
-        }"
-        @try="tryIt"
-      />
-    </form>
+      <template #actions
+        ><TrialButtons
+          :busy="busy"
+          :tried="answer !== null"
+          :stale="stale"
+          :may-save="brand.mayCall('createAlert')"
+          :held="!answer || stale || answer.tooOften"
+          :texts="{
+            try: t('alerts.form.try'),
+            trying: t('alerts.form.trying'),
+            save: t('alerts.form.save'),
+            saving: t('alerts.form.saving'),
+            untried: t('alerts.form.untried'),
+            stale: t('alerts.form.stale'),
+          }"
+          @try="tryIt"
+      /></template>
+    </DraftForm>
     <AlertTrial v-if="answer" :trial="answer" :stale="stale" />
   </el-drawer>
 </template>
 
 <style scoped>
-label {
-  display: block;
-  font-weight: 600;
-  margin: 10px 0 4px;
-}
 .active {
   display: flex;
   font-weight: 400;

@@ -4,6 +4,7 @@ import { routes, type AlertAnswer, type FeedAddresses as Addresses } from '@murr
 import { call, CallProblem } from '../../api/call.ts'
 import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import FormField from '../../parts/FormField.vue'
 import TermList from '../../parts/TermList.vue'
 import { useUndo } from '../../stores/undo.ts'
 import FeedAddresses from './FeedAddresses.vue'
@@ -11,7 +12,7 @@ import type { AlertWaysDraft } from './alertDraft.ts'
 
 /** The ways an alert tells: here, by mail, by webhook, and its feeds. */
 const ways = defineModel<AlertWaysDraft>({ required: true })
-const { alert = null, problems = [] } = defineProps<{ alert?: AlertAnswer | null; problems?: string[] }>()
+const { alert = null } = defineProps<{ alert?: AlertAnswer | null }>()
 const { t } = useTexts()
 const list = useTemplateRef<InstanceType<typeof TermList>>('list')
 const emails = computed({
@@ -53,17 +54,17 @@ defineExpose({ add: () => list.value?.add() })
     v-model="emails"
     :label="t('alerts.form.emails')"
     :hint="t('alerts.form.emailsHint')"
-    :problems="problems"
+    name="emails"
     bare
   />
-  <label for="alert-webhook">{{ t('alerts.form.webhook') }}</label>
-  <el-input
-    id="alert-webhook"
-    :model-value="ways.webhook"
-    placeholder="https://"
-    maxlength="2000"
-    @update:model-value="(webhook: string) => change({ webhook })"
-  />
+  <FormField :label="t('alerts.form.webhook')" name="webhook"
+    ><el-input
+      id="alert-webhook"
+      :model-value="ways.webhook"
+      placeholder="https://"
+      maxlength="2000"
+      @update:model-value="(webhook: string) => change({ webhook })"
+  /></FormField>
   <p v-if="alert?.webhookSecret" class="soft secret">
     {{ t('alerts.form.secret') }} <code>{{ alert.webhookSecret }}</code>
   </p>
@@ -78,11 +79,6 @@ defineExpose({ add: () => list.value?.add() })
 </template>
 
 <style scoped>
-label {
-  display: block;
-  font-weight: 600;
-  margin: 12px 0 4px;
-}
 label.el-checkbox {
   display: flex;
   font-weight: 400;

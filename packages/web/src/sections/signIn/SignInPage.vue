@@ -2,25 +2,22 @@
 import { onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useT } from '../../composables/useT.ts'
-import { ValidationError } from 'yup'
 import { signInSchema } from '@murrabel/contract'
-import { CallProblem } from '../../api/call.ts'
-import { useProblemTexts } from '../../composables/useProblemTexts.ts'
-import ProblemNote from '../../parts/ProblemNote.vue'
+import { useBusy } from '../../composables/useBusy.ts'
+import DraftForm from '../../parts/DraftForm.vue'
+import FormField from '../../parts/FormField.vue'
 import WelcomePanel from './WelcomePanel.vue'
 import { loadPage } from '../../loadPage.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useCounts } from '../../stores/counts.ts'
 
 const { t } = useT()
-const { field } = useProblemTexts()
 const brand = useBrand()
 const counts = useCounts()
 const route = useRoute()
 const router = useRouter()
 const email = ref('')
 const password = ref('')
-const busy = ref(false)
 /** Where one lands: what was asked for, of this application only. */
 const to =
   typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
@@ -28,56 +25,42 @@ const to =
     : '/inbox'
 // Its code comes while somebody types.
 onMounted(() => loadPage(router.resolve(to)))
-const problem = ref<CallProblem | null>(null)
-const fields = ref<Record<string, string>>({})
+const { busy, problem, fields, run, check } = useBusy()
 
 async function submit(): Promise<void> {
-  problem.value = null
-  fields.value = {}
-  busy.value = true
-  try {
-    const given = await signInSchema.validate(
-      { email: email.value, password: password.value },
-      { abortEarly: false },
-    )
+  const given = { email: email.value, password: password.value }
+  if (!check(signInSchema, given)) return
+  await run(async () => {
     await brand.signIn(given)
     void counts.load().catch(() => {})
     await router.push(to)
-  } catch (error) {
-    if (error instanceof ValidationError)
-      fields.value = Object.fromEntries(
-        error.inner.map((e) => [e.path ?? '', field({ code: e.type ?? 'invalid', message: e.message })]),
-      )
-    else if (error instanceof CallProblem) problem.value = error
-    else throw error
-  } finally {
-    busy.value = false
-  }
+  })
 }
 </script>
 
 <template>
   <main class="page">
     <WelcomePanel />
-    <form class="form" novalidate @submit.prevent="submit">
+    <DraftForm class="form" :problem="problem" :fields="fields" @send="submit" @again="submit">
       <h2>{{ t('signIn.go') }}</h2>
-      <label for="email">{{ t('signIn.email') }}</label>
-      <el-input id="email" v-model="email" type="email" autocomplete="username" autofocus />
-      <p v-if="fields.email" class="wrong">{{ fields.email }}</p>
-      <label for="password">{{ t('signIn.password') }}</label>
-      <el-input
-        id="password"
-        v-model="password"
-        type="password"
-        autocomplete="current-password"
-        show-password
-      />
-      <p v-if="fields.password" class="wrong">{{ fields.password }}</p>
-      <ProblemNote v-if="problem" :problem="problem" @again="submit" />
-      <button class="button primary go" type="submit" :disabled="busy">
-        {{ busy ? t('signIn.checking') : t('signIn.go') }}
-      </button>
-    </form>
+      <FormField :label="t('signIn.email')" name="email">
+        <el-input id="email" v-model="email" type="email" autocomplete="username" autofocus />
+      </FormField>
+      <FormField :label="t('signIn.password')" name="password">
+        <el-input
+          id="password"
+          v-model="password"
+          type="password"
+          autocomplete="current-password"
+          show-password
+        />
+      </FormField>
+      <template #actions>
+        <button class="button primary go" type="submit" :disabled="busy">
+          {{ busy ? t('signIn.checking') : t('signIn.go') }}
+        </button>
+      </template>
+    </DraftForm>
   </main>
 </template>
 
@@ -99,24 +82,15 @@ async function submit(): Promise<void> {
   border-radius: var(--corner);
   border-top: 4px solid var(--glow);
   padding: 28px 32px 32px;
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
 }
 h2 {
   font-size: 20px;
   line-height: 28px;
-}
-label {
-  font-weight: 600;
-  margin-top: 12px;
-}
-.wrong {
-  color: var(--flare-text);
-  font-size: 13px;
+  margin-bottom: 14px;
 }
 .go {
-  margin-top: 18px;
+  width: 100%;
+  margin-top: 6px;
   padding: 8px 12px;
 }
 @media (max-width: 900px) {

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
-import { groupKinds, routes, type GroupKind, type WatchGroupAnswer } from '@murrabel/contract'
+import { groupKinds, groupSchema, routes, type GroupKind, type WatchGroupAnswer } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
-import ProblemNote from '../../parts/ProblemNote.vue'
+import DraftForm from '../../parts/DraftForm.vue'
+import FormField from '../../parts/FormField.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 
 const shown = defineModel<boolean>({ required: true })
 const { editing = null } = defineProps<{ editing?: WatchGroupAnswer | null }>()
 const emit = defineEmits<{ changed: [] }>()
-const { busy, problem, run } = useBusy()
+const { busy, problem, fields, run, check, forget } = useBusy()
 const { t } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
@@ -36,7 +37,7 @@ watch(
       kind: editing?.kind ?? 'other',
       parentId: editing?.parentId ?? null,
     })
-    problem.value = null
+    forget()
   },
   { immediate: true },
 )
@@ -47,12 +48,14 @@ const attempt = (work: () => Promise<unknown>) =>
     shown.value = false
     emit('changed')
   })
-const save = () =>
-  attempt(() =>
+async function save(): Promise<void> {
+  if (!check(groupSchema, draft)) return
+  await attempt(() =>
     editing
       ? call(routes.updateGroup, { params: { id: editing.id }, body: { ...draft, edition: editing.edition } })
       : call(routes.createGroup, { body: { ...draft } }),
   )
+}
 const remove = (id: number) =>
   attempt(async () => {
     await call(routes.deleteGroup, { params: { id } })
@@ -67,40 +70,39 @@ const remove = (id: number) =>
     size="420px"
     append-to-body
   >
-    <form class="form" @submit.prevent="save">
-      <label for="group-name">{{ t('watch.group.name') }}</label>
-      <el-input id="group-name" v-model="draft.name" maxlength="80" />
-      <label for="group-kind">{{ t('watch.group.kind') }}</label>
-      <el-select id="group-kind" v-model="draft.kind">
-        <el-option
-          v-for="kind in groupKinds"
-          :key="kind"
-          :value="kind"
-          :label="t(`watch.group.kinds.${kind}`)"
-        />
-      </el-select>
-      <label for="group-parent">{{ t('watch.group.parent') }}</label>
-      <el-select id="group-parent" v-model="parent">
-        <el-option :value="0" :label="t('watch.group.top')" />
-        <el-option v-for="group in parents" :key="group.id" :value="group.id" :label="group.name" />
-      </el-select>
-      <ProblemNote v-if="problem" :problem="problem" @again="save" />
-      <div class="actions">
-        <button type="submit" class="button primary" :disabled="busy">{{ t('watch.group.save') }}</button>
-        <button v-if="editing" type="button" class="button" :disabled="busy" @click="remove(editing.id)">
-          {{ t('watch.group.delete') }}
-        </button>
-      </div>
-    </form>
+    <DraftForm :problem="problem" :fields="fields" @send="save" @again="save">
+      <FormField :label="t('watch.group.name')" name="name">
+        <el-input id="group-name" v-model="draft.name" maxlength="80" />
+      </FormField>
+      <FormField :label="t('watch.group.kind')" name="kind">
+        <el-select id="group-kind" v-model="draft.kind">
+          <el-option
+            v-for="kind in groupKinds"
+            :key="kind"
+            :value="kind"
+            :label="t(`watch.group.kinds.${kind}`)"
+          />
+        </el-select>
+      </FormField>
+      <FormField :label="t('watch.group.parent')" name="parentId">
+        <el-select id="group-parent" v-model="parent">
+          <el-option :value="0" :label="t('watch.group.top')" />
+          <el-option v-for="group in parents" :key="group.id" :value="group.id" :label="group.name" />
+        </el-select>
+      </FormField>
+      <template #actions>
+        <div class="actions">
+          <button type="submit" class="button primary" :disabled="busy">{{ t('watch.group.save') }}</button>
+          <button v-if="editing" type="button" class="button" :disabled="busy" @click="remove(editing.id)">
+            {{ t('watch.group.delete') }}
+          </button>
+        </div>
+      </template>
+    </DraftForm>
   </el-drawer>
 </template>
 
 <style scoped>
-.form label {
-  display: block;
-  font-weight: 600;
-  margin: 12px 0 4px;
-}
 .actions {
   display: flex;
   flex-wrap: wrap;

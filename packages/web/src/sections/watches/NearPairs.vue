@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import type { WatchQueryDraft } from '@murrabel/contract'
+import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import { useFieldProblems } from '../../parts/fieldProblems.ts'
 
 type Pair = WatchQueryDraft['near'][number]
 const pairs = defineModel<Pair[]>({ required: true })
-const { problems = [] } = defineProps<{ problems?: string[] }>()
 const { t } = useTexts()
+const { field } = useProblemTexts()
+const problems = useFieldProblems('query.near')
 const distances: Pair['within'][] = ['sentence', 'paragraph', 3, 5, 10, 20]
 const nameOf = (within: Pair['within']) =>
   typeof within === 'number' ? t('watch.form.words', { n: within }) : t(`watch.form.${within}`)
@@ -55,7 +58,9 @@ function change(index: number, part: Partial<Pair>): void {
         <X :size="14" />
       </button>
     </div>
-    <p v-for="problem in problems" :key="problem" class="wrong">{{ problem }}</p>
+    <p v-for="problem in problems" :key="problem.field + problem.code" class="wrong" role="alert">
+      {{ field(problem) }}
+    </p>
     <button type="button" class="plain" @click="add">{{ t('watch.form.nearAdd') }}</button>
   </fieldset>
 </template>

@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { routes, type PublicProfile, type PublicSide, type RivalRow } from '@murrabel/contract'
+import {
+  publicProfileSchema,
+  routes,
+  type PublicProfile,
+  type PublicSide,
+  type RivalRow,
+} from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
-import ProblemNote from '../../parts/ProblemNote.vue'
+import DraftForm from '../../parts/DraftForm.vue'
+import FormField from '../../parts/FormField.vue'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import { webAddress } from '../../parts/webAddress.ts'
 import { useBrand } from '../../stores/brand.ts'
@@ -13,7 +20,7 @@ import { useUndo } from '../../stores/undo.ts'
 /** What public profiles show: ours, and those of rivals; and where to add one. */
 const { sides, rows } = defineProps<{ sides: PublicSide[]; rows: RivalRow[] }>()
 const emit = defineEmits<{ changed: [] }>()
-const { busy, problem, run } = useBusy()
+const { busy, problem, fields, run, check } = useBusy()
 const { t, number, when } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
@@ -53,11 +60,14 @@ const attempt = (work: () => Promise<unknown>) =>
     await work()
     emit('changed')
   })
-const add = () =>
-  attempt(async () => {
-    await call(routes.addPublicProfile, { body: { address: address.value, watchId: watch.value! } })
+async function add(): Promise<void> {
+  const body = { address: address.value, watchId: watch.value! }
+  if (!check(publicProfileSchema, body)) return
+  await attempt(async () => {
+    await call(routes.addPublicProfile, { body })
     address.value = ''
   })
+}
 const remove = (profile: PublicProfile) =>
   attempt(async () => {
     await call(routes.removePublicProfile, { params: { id: profile.id } })
@@ -134,31 +144,32 @@ const remove = (profile: PublicProfile) =>
       </tbody>
     </table>
     <p v-else class="soft">{{ t('watch.rivals.noProfiles') }}</p>
-    <form
+    <DraftForm
       v-if="brand.mayCall('addPublicProfile') && rows.some((row) => !row.ours)"
-      class="add"
-      @submit.prevent="add"
+      :problem="problem"
+      :fields="fields"
+      @send="add"
+      @again="add"
     >
-      <div>
-        <label for="rival-address">{{ t('watch.rivals.address') }}</label>
-        <el-input id="rival-address" v-model="address" placeholder="https://" />
+      <div class="add">
+        <FormField :label="t('watch.rivals.address')" name="address">
+          <el-input id="rival-address" v-model="address" placeholder="https://" />
+        </FormField>
+        <FormField :label="t('watch.rivals.whose')" name="watchId">
+          <el-select id="rival-watch" v-model="watch">
+            <el-option
+              v-for="row in rows.filter((each) => !each.ours)"
+              :key="row.watch.id"
+              :value="row.watch.id"
+              :label="row.watch.name"
+            />
+          </el-select>
+        </FormField>
+        <button type="submit" class="button" :disabled="busy || !address.trim() || watch === null">
+          {{ t('watch.rivals.add') }}
+        </button>
       </div>
-      <div>
-        <label for="rival-watch">{{ t('watch.rivals.whose') }}</label>
-        <el-select id="rival-watch" v-model="watch">
-          <el-option
-            v-for="row in rows.filter((each) => !each.ours)"
-            :key="row.watch.id"
-            :value="row.watch.id"
-            :label="row.watch.name"
-          />
-        </el-select>
-      </div>
-      <button type="submit" class="button" :disabled="busy || !address.trim() || watch === null">
-        {{ t('watch.rivals.add') }}
-      </button>
-    </form>
-    <ProblemNote v-if="problem" :problem="problem" @again="add" />
+    </DraftForm>
   </section>
 </template>
 
@@ -190,26 +201,14 @@ th .soft {
   font-size: 12px;
 }
 .add {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
+  display: grid;
+  grid-template-columns: 380px 220px auto;
+  justify-content: start;
+  align-items: start;
   gap: 10px;
   margin-top: 16px;
 }
-.add div:first-child {
-  width: 380px;
-}
-.add div:nth-child(2) {
-  width: 220px;
-}
-.add :deep(.el-input),
-.add :deep(.el-select) {
-  width: 100%;
-}
-.add label {
-  display: block;
-  font-size: 12px;
-  color: var(--ink-soft);
-  margin-bottom: 2px;
+.add .button {
+  margin-top: 24px;
 }
 </style>

@@ -3,12 +3,13 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import type { WatchQueryDraft } from '@murrabel/contract'
 import { lensChannels } from '@murrabel/core/lens'
 import { useTexts } from '../../composables/useTexts.ts'
+import FormField from '../../parts/FormField.vue'
 import TermList from '../../parts/TermList.vue'
+import { useFieldProblems } from '../../parts/fieldProblems.ts'
 import NearPairs from './NearPairs.vue'
 
 /** What narrows a watch beyond its words: pairs, voices, channels, languages. Shown when it says something. */
 const query = defineModel<WatchQueryDraft>({ required: true })
-const { nearProblems = [] } = defineProps<{ nearProblems?: string[] }>()
 const { t, languageName } = useTexts()
 const languages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 const withoutList = useTemplateRef<InstanceType<typeof TermList>>('withoutList')
@@ -29,12 +30,10 @@ watch(
     (shown.value = [near, who.only, who.without, channels, spoken].some((list) => list.length > 0)),
   { immediate: true },
 )
-watch(
-  () => nearProblems.length,
-  (n) => {
-    if (n) shown.value = true
-  },
-)
+const nearProblems = useFieldProblems('query.near')
+watch(nearProblems, (wrong) => {
+  if (wrong.length) shown.value = true
+})
 function add(): void {
   for (const list of [withoutList.value, onlyList.value]) list?.add()
 }
@@ -46,7 +45,7 @@ defineExpose({ add })
     {{ t('watch.form.further') }}
   </button>
   <div v-show="shown">
-    <NearPairs v-model="query.near" :problems="nearProblems" />
+    <NearPairs v-model="query.near" />
     <TermList
       ref="withoutList"
       v-model="without"
@@ -56,8 +55,7 @@ defineExpose({ add })
     />
     <TermList ref="onlyList" v-model="only" :label="t('watch.form.voicesOnly')" bare />
     <div class="two">
-      <div>
-        <label for="watch-channels">{{ t('watch.form.channels') }}</label>
+      <FormField :label="t('watch.form.channels')" name="query.channels">
         <el-select
           id="watch-channels"
           v-model="query.channels"
@@ -71,9 +69,8 @@ defineExpose({ add })
             :label="t(`lens.channel.${channel}`)"
           />
         </el-select>
-      </div>
-      <div>
-        <label for="watch-languages">{{ t('watch.form.languages') }}</label>
+      </FormField>
+      <FormField :label="t('watch.form.languages')" name="query.languages">
         <el-select
           id="watch-languages"
           v-model="query.languages"
@@ -82,17 +79,12 @@ defineExpose({ add })
         >
           <el-option v-for="code in languages" :key="code" :value="code" :label="languageName(code)" />
         </el-select>
-      </div>
+      </FormField>
     </div>
   </div>
 </template>
 
 <style scoped>
-label {
-  display: block;
-  font-weight: 600;
-  margin-bottom: 4px;
-}
 .further {
   margin-bottom: 12px;
   border-bottom: 1px dotted currentcolor;
@@ -100,7 +92,6 @@ label {
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 16px;
-  margin-bottom: 12px;
+  gap: 0 16px;
 }
 </style>

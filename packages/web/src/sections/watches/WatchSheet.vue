@@ -2,11 +2,11 @@
 import { computed, reactive, useTemplateRef, watch } from 'vue'
 import { routes, watchProblems, type TunerAnswer, type WatchAnswer } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
-import { useProblemTexts } from '../../composables/useProblemTexts.ts'
 import { useSheetDraft } from '../../composables/useSheetDraft.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useTrial } from '../../composables/useTrial.ts'
-import ProblemNote from '../../parts/ProblemNote.vue'
+import DraftForm from '../../parts/DraftForm.vue'
+import FormField from '../../parts/FormField.vue'
 import TermList from '../../parts/TermList.vue'
 import TrialButtons from '../../parts/TrialButtons.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -20,7 +20,6 @@ const shown = defineModel<boolean>({ required: true })
 const { editing = null } = defineProps<{ editing?: WatchAnswer | null }>()
 const emit = defineEmits<{ saved: [watch: WatchAnswer] }>()
 const { t } = useTexts()
-const { field } = useProblemTexts()
 const brand = useBrand()
 const undo = useUndo()
 const lists = ['anyOf', 'allOf', 'noneOf'] as const
@@ -52,12 +51,7 @@ const trial = useTrial<WatchSheetDraft['query'], TunerAnswer>({
   question: () => plainQuery(draft.query),
   ready,
 })
-const { answer: tuned, stale, busy, fields } = trial
-const problem = computed(() => (fields.value.length ? null : trial.problem.value))
-const problemsOf = (prefix: string) => fields.value.filter((f) => f.field.startsWith(prefix)).map(field)
-const general = computed(() =>
-  fields.value.filter((f) => ['query', 'name', 'groupId'].includes(f.field)).map(field),
-)
+const { answer: tuned, stale, busy, fields, problem } = trial
 const hitMarks = useHitMarks({
   watchId: () => editing?.id ?? null,
   // The sample does not move under who marks it.
@@ -127,19 +121,17 @@ useSheetDraft({
     append-to-body
     class="watch-sheet"
   >
-    <form @submit.prevent="save">
+    <DraftForm :problem="problem" :fields="fields" @send="save" @again="tryIt()">
       <div class="two">
-        <div>
-          <label for="watch-name">{{ t('watch.form.name') }}</label>
+        <FormField :label="t('watch.form.name')" name="name">
           <el-input id="watch-name" v-model="draft.name" maxlength="80" />
-        </div>
-        <div>
-          <label for="watch-group">{{ t('watch.form.group') }}</label>
+        </FormField>
+        <FormField :label="t('watch.form.group')" name="groupId">
           <el-select id="watch-group" v-model="group">
             <el-option :value="0" :label="t('watch.noGroup')" />
             <el-option v-for="each in brand.groups" :key="each.id" :value="each.id" :label="each.name" />
           </el-select>
-        </div>
+        </FormField>
       </div>
       <TermList
         v-for="list in lists"
@@ -148,37 +140,37 @@ useSheetDraft({
         v-model="draft.query[list]"
         :label="t(`watch.form.${list}`)"
         :hint="list === 'anyOf' ? t('watch.form.anyOfHint') : ''"
-        :problems="problemsOf(`query.${list}`)"
+        :name="`query.${list}`"
       />
       <TermList
         ref="linkList"
         v-model="links"
         :label="t('watch.form.links')"
         :hint="t('watch.form.linksHint')"
-        :problems="problemsOf('query.links')"
+        name="query.links"
         bare
       />
-      <WatchScope ref="scope" v-model="draft.query" :near-problems="problemsOf('query.near')" />
-      <p v-for="message in general" :key="message" class="wrong" role="alert">{{ message }}</p>
-      <ProblemNote v-if="problem" :problem="problem" @again="tryIt()" />
-      <TrialButtons
-        :busy="busy"
-        :tried="tuned !== null"
-        :stale="stale"
-        :may-save="brand.mayCall('updateWatch')"
-        :texts="{
-          try: t('watch.form.try'),
-          trying: t('watch.form.trying'),
-          save: t('watch.form.save'),
-          saving: t('watch.form.saving'),
-          untried: t('watch.form.untried', { n: 90 }),
-          stale: t('watch.form.stale'),
-        }"
-        @try="tryIt()"
+      <WatchScope ref="scope" v-model="draft.query" />
+      <template #actions
+        ><TrialButtons
+          :busy="busy"
+          :tried="tuned !== null"
+          :stale="stale"
+          :may-save="brand.mayCall('updateWatch')"
+          :texts="{
+            try: t('watch.form.try'),
+            trying: t('watch.form.trying'),
+            save: t('watch.form.save'),
+            saving: t('watch.form.saving'),
+            untried: t('watch.form.untried', { n: 90 }),
+            stale: t('watch.form.stale'),
+          }"
+          @try="tryIt()"
+        >
+          <span class="soft">{{ t('watch.readOnly') }}</span>
+        </TrialButtons></template
       >
-        <span class="soft">{{ t('watch.readOnly') }}</span>
-      </TrialButtons>
-    </form>
+    </DraftForm>
     <TunerPanel
       v-if="tuned"
       :tuned="tuned"
@@ -192,18 +184,9 @@ useSheetDraft({
 </template>
 
 <style scoped>
-label {
-  display: block;
-  font-weight: 600;
-  margin-bottom: 4px;
-}
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 16px;
-  margin-bottom: 12px;
-}
-.wrong {
-  color: var(--flare-text);
+  gap: 0 16px;
 }
 </style>
