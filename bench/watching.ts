@@ -26,11 +26,11 @@ export async function watchingFigures(databaseUrl: string): Promise<Figure[]> {
     get(`/api/entries?unit=entries&watch=${id}`),
   )
   await tell(`standings of ${watches} watches, 28 days`, asked, () =>
-    get('/api/watching/standings?unit=entries&time=last-28'),
+    get('/api/watches/summaries?unit=entries&time=last-28'),
   )
   const some = (i: number) => 30 + (i % 100)
   await tell('figures of a watch, 28 days', asked, (i) =>
-    get(`/api/watching/figures?unit=entries&watch=${some(i)}&time=last-28`),
+    get(`/api/watches/figures?unit=entries&watch=${some(i)}&time=last-28`),
   )
   await tell('voices of a watch, 90 days', 'at most 500 ms', (i) =>
     get(`/api/voices?unit=entries&watch=${some(i)}&time=last-90`),
@@ -38,17 +38,17 @@ export async function watchingFigures(databaseUrl: string): Promise<Figure[]> {
   await tell(
     'spikes of a watch, 28 days',
     'at most 1 s',
-    (i) => get(`/api/watching/spikes?unit=entries&watch=${some(i)}&time=last-28`),
+    (i) => get(`/api/watches/spikes?unit=entries&watch=${some(i)}&time=last-28`),
     10,
   )
   await tell(
     'a watch against another, 28 days',
     'at most 1 s',
     (i) =>
-      get(`/api/watching/compare?unit=entries&watch=${some(i)}&time=last-28&with=watch%3D${some(i) + 1}`),
+      get(`/api/watches/compare?unit=entries&watch=${some(i)}&time=last-28&with=watch%3D${some(i) + 1}`),
     10,
   )
-  await tell('rivals, 20 watches', 'at most 1 s', () => get('/api/watching/rivals?unit=entries&time=last-28'))
+  await tell('rivals, 20 watches', 'at most 1 s', () => get('/api/watches/rivals?unit=entries&time=last-28'))
   await tell(
     'an alert tried on 90 days',
     'at most 1 s',
@@ -131,7 +131,7 @@ async function phrasesOf(desk: Desk): Promise<Figure[]> {
   const ask = async (name: string, more: number): Promise<Figure> => {
     const began = performance.now()
     const { entries, against } = (await desk.get(
-      `/api/watching/phrases?unit=entries&time=last-${days + more}`,
+      `/api/watches/phrases?unit=entries&time=last-${days + more}`,
     )) as PhrasesAnswer
     const value = `${((performance.now() - began) / 1000).toFixed(2)} s`
     return {

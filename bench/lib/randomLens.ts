@@ -40,7 +40,7 @@ export function randomLens(draw: () => number): Lens {
       givenTo: of(['meOrNobody', 'anybody', 'me', 'nobody']),
       order: of(['pressing', 'pressing', 'newest', 'oldest']),
     })
-  else lens.order = of(lensOrders.filter((order) => !['pressing', 'telling'].includes(order)))
+  else lens.order = of(lensOrders.filter((order) => !['pressing', 'distinctive'].includes(order)))
   const narrow: (() => Partial<Lens>)[] = [
     () => ({ kinds: some(lensKinds, 3) }),
     () => ({ channels: some(['pages', 'maps'], 1) }),

@@ -79,7 +79,7 @@ const watches = await call<{ id: number; name: string }[]>('GET', '/api/watches'
 for (const { name, group, query } of demoWatches)
   if (!watches.some((w) => w.name === name))
     watches.push(await call('POST', '/api/watches', { name, query, groupId: groupIds.get(group) }))
-const known = await call<{ sides: { profiles: { url: string }[] }[] }>('GET', '/api/watching/rivals')
+const known = await call<{ sides: { profiles: { url: string }[] }[] }>('GET', '/api/watches/rivals')
 const addresses = new Set(known.sides.flatMap((side) => side.profiles.map(({ url }) => url)))
 for (const { id, name } of demoRivals) {
   const watchId = watches.find((watch) => name.endsWith(watch.name))?.id

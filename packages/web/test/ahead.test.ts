@@ -40,9 +40,9 @@ const server = () =>
     'GET /api/entries': { rows: [row()], next: null },
     'GET /api/tide': tide,
     'GET /api/threads/9': thread({ id: 9 }),
-    'GET /api/watching/standings': { watches: [], groups: [], all: null },
-    'GET /api/watching/figures': figuresOf(),
-    'GET /api/watching/phrases': {
+    'GET /api/watches/summaries': { watches: [], groups: [], all: null },
+    'GET /api/watches/figures': figuresOf(),
+    'GET /api/watches/phrases': {
       phrases: [],
       entries: 0,
       against: 0,

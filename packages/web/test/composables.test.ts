@@ -318,7 +318,7 @@ describe('a list of which some threads were changed', () => {
     expect(found.rows.value.map(({ id }) => id)).toEqual([9, 1, 2, 3])
   })
   test('is asked for anew where rows are ranked against each other', async () => {
-    const found = await list([['order', 'telling']], [])
+    const found = await list([['order', 'distinctive']], [])
     await found.touch([1])
     expect(found.asked()).toEqual([])
     expect(found.rows.value).toHaveLength(3)

@@ -139,17 +139,17 @@ describe('writing an answer', () => {
   const box = async (more: Parameters<typeof thread>[0] = {}) =>
     mount(ReplyBox, { ...(await mounting()), props: { thread: thread(more) }, attachTo: document.body })
   const sent = {
-    thread: { id: 9, state: 'done', version: 4, setAsideUntil: null, givenTo: null },
+    thread: { id: 9, state: 'done', edition: 4, setAsideUntil: null, givenTo: null },
     eventId: 5,
   }
 
-  test('sends the text, the version that was seen, and a key', async () => {
+  test('sends the text, the edition that was seen, and a key', async () => {
     const { calls } = fakeServer({ 'POST /api/threads/9/replies': sent })
     const html = await box()
     await html.find('textarea').setValue('We are sorry.')
     await html.find('form').trigger('submit')
     await flushPromises()
-    expect(calls[0]!.body).toMatchObject({ text: 'We are sorry.', version: 3, finish: true, anyway: false })
+    expect(calls[0]!.body).toMatchObject({ text: 'We are sorry.', edition: 3, finish: true, anyway: false })
     expect((calls[0]!.body as { key: string }).key).toMatch(/^[0-9a-f-]{36}$/)
     expect(html.emitted('sent')).toEqual([[sent, true]])
     expect(html.find('textarea').element.value).toBe('')
@@ -178,14 +178,14 @@ describe('writing an answer', () => {
     await flushPromises()
     expect(html.find('[role="alert"]').text()).toContain('A colleague acted on this thread')
     expect(html.emitted('changed')).toHaveLength(1)
-    await html.setProps({ thread: thread({ version: 8 }) })
+    await html.setProps({ thread: thread({ edition: 8 }) })
     await html
       .findAll('button')
       .find((b) => b.text() === 'Send anyway')!
       .trigger('click')
     await flushPromises()
-    const [first, second] = calls.map((c) => c.body as { key: string; version: number; anyway: boolean })
-    expect(second).toMatchObject({ key: first!.key, version: 8, anyway: true })
+    const [first, second] = calls.map((c) => c.body as { key: string; edition: number; anyway: boolean })
+    expect(second).toMatchObject({ key: first!.key, edition: 8, anyway: true })
   })
   test('a server that is away is told, and nothing is lost', async () => {
     globalThis.fetch = () => Promise.reject(new TypeError('no network'))

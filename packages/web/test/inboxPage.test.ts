@@ -34,7 +34,7 @@ const changed = (
   state: 'open' | 'done' | 'aside' | 'waiting',
   eventId: number | null = 70,
 ): ThreadChangeAnswer => ({
-  thread: { id, state, version: 4, setAsideUntil: null, givenTo: null },
+  thread: { id, state, edition: 4, setAsideUntil: null, givenTo: null },
   eventId,
 })
 const rows = () => [

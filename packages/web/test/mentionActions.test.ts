@@ -26,7 +26,7 @@ async function use(answers: Parameters<typeof fakeServer>[0], given: EntryRow[],
   return { actions, rows: given, now: (id: number) => rows.get(id)!, sent, ...server }
 }
 const changedThread = (id: number, eventId: number | null = id + 100) => ({
-  thread: { id, state: 'done', version: 4, setAsideUntil: null, givenTo: null },
+  thread: { id, state: 'done', edition: 4, setAsideUntil: null, givenTo: null },
   eventId,
 })
 const three = () => [

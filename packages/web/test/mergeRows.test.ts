@@ -22,7 +22,7 @@ describe('rows after some threads were looked at again', () => {
     expect(mergeRows(rows, [rowOf(9)], { ...merge, hasMore: false }).map(({ id }) => id)).toEqual([1, 2, 9])
   })
   test('what is ranked against each other is asked for anew', () => {
-    expect(canMerge('telling')).toBe(false)
+    expect(canMerge('distinctive')).toBe(false)
     expect(canMerge('pressing')).toBe(true)
   })
 

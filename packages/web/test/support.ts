@@ -132,7 +132,7 @@ export const entry = (more: Partial<ThreadEntry> = {}): ThreadEntry => ({
 
 export const thread = (more: Partial<ThreadAnswer> = {}): ThreadAnswer => ({
   id: 9,
-  version: 3,
+  edition: 3,
   kind: 'review',
   title: null,
   url: null,

@@ -15,7 +15,7 @@ import { useBrand } from '../src/stores/brand.ts'
 import { useUndo } from '../src/stores/undo.ts'
 import { button, clear, keep, useStage } from './stage.ts'
 import { brandAnswer, fakeServer, mounting, row } from './support.ts'
-import { figuresOf, groupOf, phraseOf, standingsOf, tunedOf, watchOf } from './watchSupport.ts'
+import { figuresOf, groupOf, phraseOf, summariesOf, tunedOf, watchOf } from './watchSupport.ts'
 
 useStage({ sizes: true })
 afterEach(() => vi.useRealTimers())
@@ -49,7 +49,7 @@ describe('the tree of watches', () => {
 describe('the phrase map', () => {
   const measure = (text: string, size: number) => text.length * size * 0.5
   const field = { width: 900, height: 206, measure }
-  test('puts sour to the left, sweet to the right, and the most telling largest', () => {
+  test('puts sour to the left, sweet to the right, and the most distinctive largest', () => {
     const placed = placePhrases(
       [
         phraseOf('not sailing', { z: 20 }),
@@ -107,7 +107,7 @@ test('the list of watches says how each stands, and how far its history is read'
   const around = await mounting()
   useBrand().answer!.watches.push(watchOf({ id: 5, name: 'Maren', historyDone: 4000, historyTotal: 9000 }))
   const html = keep(
-    mount(WatchList, { ...around, props: { standings: standingsOf(), watch: 4, group: null } }),
+    mount(WatchList, { ...around, props: { summaries: summariesOf(), watch: 4, group: null } }),
   )
   const texts = html.findAll('.watch').map((w) => w.text().replace(/\s+/g, ' '))
   expect(texts[0]).toContain('4, above usual')
@@ -159,9 +159,9 @@ describe('the page', () => {
       'GET /api/entries/count': { count: 2, pastDue: 0 },
       'GET /api/entries': { rows, next: null },
       'GET /api/tide': tide,
-      'GET /api/watching/standings': standingsOf(),
-      'GET /api/watching/figures': figuresOf(),
-      'GET /api/watching/phrases': {
+      'GET /api/watches/summaries': summariesOf(),
+      'GET /api/watches/figures': figuresOf(),
+      'GET /api/watches/phrases': {
         phrases: [phraseOf('not sailing')],
         entries: 40,
         against: 400,
@@ -372,7 +372,7 @@ describe('the sheet of a watch', () => {
 describe('the sheet of an alert', () => {
   const open = async (trial: object) => {
     const server = fakeServer({
-      'POST /api/alerts/trial': { days: 90, tellings: [], begins: 0, aDay: 0, tooOften: false, ...trial },
+      'POST /api/alerts/trial': { days: 90, firings: [], begins: 0, aDay: 0, tooOften: false, ...trial },
       'POST /api/alerts': {},
     })
     const html = keep(
@@ -390,7 +390,7 @@ describe('the sheet of an alert', () => {
   test('cannot be saved before it was tried', async () => {
     const { html, buttonOf, calls } = await open({
       begins: 1,
-      tellings: [{ at: Date.now() - 19 * 86_400_000, text: 'A spike: 319 entries' }],
+      firings: [{ at: Date.now() - 19 * 86_400_000, text: 'A spike: 319 entries' }],
     })
     expect(buttonOf('Save alert').disabled).toBe(true)
     buttonOf('Test on past data').click()

@@ -48,7 +48,7 @@ describe('a comparison', () => {
     ...more,
   })
   const page = (given = compared(), path = '/watch/compare?watch=4&time=last-28') =>
-    open(ComparePage, { 'GET /api/watching/compare': given }, { path })
+    open(ComparePage, { 'GET /api/watches/compare': given }, { path })
   test('says what is sure, and what cannot be said', async () => {
     const { html, body } = await page()
     const sides = html.findAll('[data-test="side"]').map((s) => s.text().replace(/\s+/g, ' '))
@@ -87,7 +87,7 @@ describe('a comparison', () => {
   test('an address that names nothing to compare with asks for it', async () => {
     const { body, calls } = await page(compared(), '/watch/compare?watch=4&with=nonsense')
     expect(body()).toContain('Choose what to compare with.')
-    expect(calls.filter((c) => c.path.startsWith('/api/watching/compare'))).toHaveLength(0)
+    expect(calls.filter((c) => c.path.startsWith('/api/watches/compare'))).toHaveLength(0)
   })
 })
 
@@ -104,8 +104,8 @@ describe('the alerts', () => {
     webhookSecret: null,
     active: true,
     open: true,
-    toldAt: '2026-11-22T10:00:00Z',
-    tellings: 3,
+    firedAt: '2026-11-22T10:00:00Z',
+    firings: 3,
     edition: 1,
     atom: 'http://127.0.0.1/a',
     json: 'http://127.0.0.1/j',
@@ -140,7 +140,7 @@ describe('the alerts', () => {
       { kind: 'more', hours: 24 },
       { kind: 'spike' },
     ]
-    const { body } = await page(kinds.map((condition, id) => alert({ id, condition, toldAt: null })))
+    const { body } = await page(kinds.map((condition, id) => alert({ id, condition, firedAt: null })))
     for (const words of [
       'any mention',
       'a reach of 5,000 or more',

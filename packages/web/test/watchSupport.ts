@@ -3,7 +3,7 @@ import type { Component } from 'vue'
 import type {
   FiguresAnswer,
   PhraseAnswer,
-  StandingsAnswer,
+  SummariesAnswer,
   TunerAnswer,
   WatchAnswer,
   WatchGroupAnswer,
@@ -74,7 +74,7 @@ export const figuresOf = (more: Partial<FiguresAnswer> = {}): FiguresAnswer => (
   ...more,
 })
 
-export const standingsOf = (count = 4): StandingsAnswer => ({
+export const summariesOf = (count = 4): SummariesAnswer => ({
   range: { from: '2026-10-29T00:00:00Z', to: '2026-11-26T00:00:00Z', days: 28 },
   watches: [
     {

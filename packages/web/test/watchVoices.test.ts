@@ -87,7 +87,7 @@ describe('the rivals', () => {
     ...more,
   })
   const page = (given = answer(), more: Answers = {}, options = {}) =>
-    open(RivalsPage, { 'GET /api/watching/rivals': given, ...more }, options)
+    open(RivalsPage, { 'GET /api/watches/rivals': given, ...more }, options)
 
   test('each has its figures with intervals, and a plain sentence', async () => {
     const { html } = await page()
@@ -134,7 +134,7 @@ describe('the rivals', () => {
     await html.find('[aria-label="Stop checking Orrin Link, Inchgarth"]').trigger('click')
     await flushPromises()
     expect(sent('DELETE')).toHaveLength(1)
-    expect(sent('GET', '/api/watching/rivals')).toHaveLength(2)
+    expect(sent('GET', '/api/watches/rivals')).toHaveLength(2)
     await useUndo().undo()
     await flushPromises()
     expect(sent('POST')[0]!.body).toEqual({ address: listing.url, watchId: 7 })
@@ -189,7 +189,7 @@ describe('the spikes', () => {
   const view = (given = spikes()) =>
     open(
       SpikesView,
-      { 'GET /api/watching/spikes': given },
+      { 'GET /api/watches/spikes': given },
       {
         props: {
           query: [

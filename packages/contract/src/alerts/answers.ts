@@ -1,4 +1,4 @@
-import type { AlertCondition, Telling, TellingPhrase } from '@murrabel/core/alerts'
+import type { AlertCondition, Firing, FiringMessage } from '@murrabel/core/alerts'
 
 export interface AlertAnswer {
   id: number
@@ -13,8 +13,8 @@ export interface AlertAnswer {
   webhookSecret: string | null
   active: boolean
   open: boolean
-  toldAt: string | null
-  tellings: number
+  firedAt: string | null
+  firings: number
   /** Addresses of its feeds, secret; null when they are switched off, or for those who may not change it. */
   atom: string | null
   json: string | null
@@ -25,7 +25,7 @@ export interface AlertAnswer {
 export interface AlertTrialAnswer {
   days: number
   /** Begins only, newest last. */
-  tellings: (Telling & { phrase: TellingPhrase })[]
+  firings: (Firing & { phrase: FiringMessage })[]
   begins: number
   aDay: number
   tooOften: boolean
@@ -40,7 +40,7 @@ export interface AlertEventAnswer {
   /** In English. */
   text: string
   /** The same as figures, for the reader's language; null in events of earlier versions. */
-  phrase: TellingPhrase | null
+  phrase: FiringMessage | null
   /** Where its entries are: the path and query of a page. */
   link: string
 }

@@ -59,7 +59,7 @@ export interface ThreadEventAnswer {
 
 export interface ThreadAnswer {
   id: number
-  version: number
+  edition: number
   kind: EntryKind
   title: string | null
   url: string | null
@@ -104,7 +104,7 @@ export interface ThreadChangeAnswer {
   thread: {
     id: number
     state: ThreadState
-    version: number
+    edition: number
     setAsideUntil: string | null
     givenTo: number | null
   }

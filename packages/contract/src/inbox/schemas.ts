@@ -6,8 +6,8 @@ export const replySchema = object({
   text: lines(limits.replyLength).required('write something before sending'),
   /** Made by the browser once per reply, so that sending twice sends once. */
   key: string().uuid().lowercase().max(36).required(),
-  /** The thread's version the writer saw. */
-  version: number().integer().min(0).max(largestId).required(),
+  /** The thread's edition the writer saw. */
+  edition: number().integer().min(0).max(largestId).required(),
   /** Finish the thread with it. */
   finish: boolean().default(false),
   /** Send although a colleague has acted in between. */

@@ -18,7 +18,7 @@ export interface UsualAnswer {
 }
 
 /** A watch in the list: how it stands in the time shown. */
-export interface WatchStanding {
+export interface WatchSummary {
   id: number
   count: number
   usual: UsualAnswer
@@ -33,9 +33,9 @@ export interface ShownRange {
   days: number
 }
 
-export interface StandingsAnswer {
+export interface SummariesAnswer {
   range: ShownRange
-  watches: WatchStanding[]
+  watches: WatchSummary[]
 }
 
 /** A part of the volume under a name, by sentiment. */

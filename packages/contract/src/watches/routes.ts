@@ -1,6 +1,6 @@
 import { can } from '../shared/access.ts'
 import type { ProposedWatch, TunerAnswer, WatchAnswer, WatchGroupAnswer, WatchesFile } from './answers.ts'
-import type { CompareAnswer, FiguresAnswer, PhrasesAnswer, SpikesAnswer, StandingsAnswer } from './figures.ts'
+import type { CompareAnswer, FiguresAnswer, PhrasesAnswer, SpikesAnswer, SummariesAnswer } from './figures.ts'
 import type { PublicProfile, RivalsAnswer } from './rivals.ts'
 import type {
   GroupDraft,
@@ -41,12 +41,12 @@ export const watchesRoutes = {
   createGroup: post<GroupDraft, WatchGroupAnswer>('/api/groups', can('watch', 'brand', 'small')),
   updateGroup: put<GroupDraft, WatchGroupAnswer>('/api/groups/:id', can('watch', 'brand', 'small')),
   deleteGroup: remove<undefined>('/api/groups/:id', can('watch', 'brand')),
-  standings: get<StandingsAnswer>('/api/watching/standings', can('look', 'seen')),
-  figures: get<FiguresAnswer>('/api/watching/figures', can('look', 'seen')),
-  phrases: get<PhrasesAnswer>('/api/watching/phrases', can('look', 'seen')),
-  spikes: get<SpikesAnswer>('/api/watching/spikes', can('look', 'seen')),
-  compare: get<CompareAnswer>('/api/watching/compare', can('look', 'seen')),
-  rivals: get<RivalsAnswer>('/api/watching/rivals', can('look', 'seen')),
+  summaries: get<SummariesAnswer>('/api/watches/summaries', can('look', 'seen')),
+  figures: get<FiguresAnswer>('/api/watches/figures', can('look', 'seen')),
+  phrases: get<PhrasesAnswer>('/api/watches/phrases', can('look', 'seen')),
+  spikes: get<SpikesAnswer>('/api/watches/spikes', can('look', 'seen')),
+  compare: get<CompareAnswer>('/api/watches/compare', can('look', 'seen')),
+  rivals: get<RivalsAnswer>('/api/watches/rivals', can('look', 'seen')),
   addPublicProfile: post<PublicProfileDraft, PublicProfile>(
     '/api/public-profiles',
     can('watch', 'brand', 'small'),

@@ -14,9 +14,9 @@ export type AlertCondition =
 /**
  * Conditions that tell of single entries; the others begin and end.
  *
- * @example tellsOfEntries({ kind: 'reach', above: 1000 }) // true
+ * @example firesOnEntries({ kind: 'reach', above: 1000 }) // true
  */
-export const tellsOfEntries = (
+export const firesOnEntries = (
   condition: AlertCondition,
 ): condition is Extract<AlertCondition, { kind: 'any' | 'reach' }> =>
   condition.kind === 'any' || condition.kind === 'reach'
@@ -26,5 +26,5 @@ export const alertLimits = {
   days: [1, 90],
   quietMinutes: [0, 10_080],
   /** More begins a day than this, on average over the trial, and nobody listens any more. */
-  tellingsADay: 10,
+  firingsADay: 10,
 } as const

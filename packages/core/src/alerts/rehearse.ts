@@ -1,9 +1,9 @@
-import { tellsOfEntries, type AlertCondition } from './condition.ts'
+import { firesOnEntries, type AlertCondition } from './condition.ts'
 import { alertReader, type AlertReading } from './reading.ts'
 import { hourMs, type AlertSeries } from './series.ts'
 import { freshAlert, stepAlert, stepEntries } from './step.ts'
 
-export interface Telling {
+export interface Firing {
   kind: 'begin' | 'end'
   /** Epoch milliseconds. */
   at: number
@@ -24,8 +24,8 @@ export function rehearseAlert(
   condition: AlertCondition,
   series: AlertSeries,
   { from, quietMinutes }: { from: number; quietMinutes: number },
-): Telling[] {
-  return tellsOfEntries(condition)
+): Firing[] {
+  return firesOnEntries(condition)
     ? rehearseEntries(condition, series, { from, quietMinutes })
     : rehearseHours(condition, series, { from, quietMinutes })
 }
@@ -34,9 +34,9 @@ function rehearseHours(
   condition: AlertCondition,
   series: AlertSeries,
   { from, quietMinutes }: { from: number; quietMinutes: number },
-): Telling[] {
+): Firing[] {
   const read = alertReader(condition, series)
-  const tellings: Telling[] = []
+  const firings: Firing[] = []
   let state = freshAlert
   for (let hour = 0; hour < series.hours.length; hour++) {
     const at = series.start + (hour + 1) * hourMs
@@ -45,18 +45,18 @@ function rehearseHours(
     const step = stepAlert(state, reading, { now: at, quietMinutes })
     state = step.state
     const { count, expected, net } = reading
-    if (step.tell) tellings.push({ kind: step.tell, at, count, expected, net, entries: [] })
+    if (step.tell) firings.push({ kind: step.tell, at, count, expected, net, entries: [] })
   }
-  return tellings
+  return firings
 }
 
 function rehearseEntries(
   condition: Extract<AlertCondition, { kind: 'any' | 'reach' }>,
   { entries, start, hours }: AlertSeries,
   { from, quietMinutes }: { from: number; quietMinutes: number },
-): Telling[] {
+): Firing[] {
   const fits = entries.filter((e) => e.at >= from && (condition.kind === 'any' || e.reach >= condition.above))
-  const tellings: Telling[] = []
+  const firings: Firing[] = []
   const end = start + hours.length * hourMs
   let waiting: { id: number }[] = []
   let state = freshAlert
@@ -64,7 +64,7 @@ function rehearseEntries(
     const step = stepEntries(state, waiting, { now: at, quietMinutes })
     if (!step.told.length) return
     state = step.state
-    tellings.push({
+    firings.push({
       kind: 'begin',
       at,
       count: step.told.length,
@@ -75,14 +75,14 @@ function rehearseEntries(
     waiting = []
   }
   for (const entry of fits) {
-    const free = state.toldAt === null ? -Infinity : state.toldAt + quietMinutes * 60_000
+    const free = state.firedAt === null ? -Infinity : state.firedAt + quietMinutes * 60_000
     if (waiting.length && free <= entry.at) tell(free)
     waiting.push(entry)
     tell(entry.at)
   }
-  if (waiting.length && state.toldAt !== null) {
-    const free = state.toldAt + quietMinutes * 60_000
+  if (waiting.length && state.firedAt !== null) {
+    const free = state.firedAt + quietMinutes * 60_000
     if (free <= end) tell(free)
   }
-  return tellings
+  return firings
 }

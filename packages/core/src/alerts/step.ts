@@ -3,15 +3,15 @@ import type { AlertReading } from './reading.ts'
 export interface AlertState {
   open: boolean
   /** Epoch milliseconds: when it last told of a beginning; null when never. */
-  toldAt: number | null
+  firedAt: number | null
 }
 
-export const freshAlert: AlertState = Object.freeze({ open: false, toldAt: null })
+export const freshAlert: AlertState = Object.freeze({ open: false, firedAt: null })
 
 export type Tell = 'begin' | 'end' | null
 
-const rested = ({ toldAt }: AlertState, now: number, quietMinutes: number) =>
-  toldAt === null || now - toldAt >= quietMinutes * 60_000
+const rested = ({ firedAt }: AlertState, now: number, quietMinutes: number) =>
+  firedAt === null || now - firedAt >= quietMinutes * 60_000
 
 /** What a reading makes of an alert that begins and ends: one event is told once, and its end; within the quiet time no other begins. */
 export function stepAlert(
@@ -21,7 +21,7 @@ export function stepAlert(
 ): { state: AlertState; tell: Tell } {
   if (state.open) return on ? { state, tell: null } : { state: { ...state, open: false }, tell: 'end' }
   if (!on || !rested(state, now, quietMinutes)) return { state, tell: null }
-  return { state: { ...state, open: true, toldAt: now }, tell: 'begin' }
+  return { state: { ...state, open: true, firedAt: now }, tell: 'begin' }
 }
 
 /**
@@ -35,5 +35,5 @@ export function stepEntries(
   { now, quietMinutes }: { now: number; quietMinutes: number },
 ): { state: AlertState; told: number[] } {
   if (!fresh.length || !rested(state, now, quietMinutes)) return { state, told: [] }
-  return { state: { ...state, toldAt: now }, told: fresh.map(({ id }) => id) }
+  return { state: { ...state, firedAt: now }, told: fresh.map(({ id }) => id) }
 }

@@ -4,7 +4,7 @@ export type EntryKind = (typeof lensKinds)[number]
 export const lensStates = ['open', 'waiting', 'aside', 'done'] as const
 export type ThreadState = (typeof lensStates)[number]
 
-export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'telling'] as const
+export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'distinctive'] as const
 export type LensOrder = (typeof lensOrders)[number]
 
 export const lensChannels = ['pages', 'photos', 'posts', 'maps', 'video', 'forum', 'news', 'import'] as const

@@ -131,9 +131,9 @@ function count(
 /**
  * A phrase worth showing begins and ends with a word that says something; a single letter, number or verb of saying says nothing.
  *
- * @example isTelling(['of', 'the']) // false
+ * @example hasContentWord(['of', 'the']) // false
  */
-export function isTelling(words: readonly string[]): boolean {
+export function hasContentWord(words: readonly string[]): boolean {
   const first = words[0]!
   const last = words[words.length - 1]!
   if (isStopWord(last) || opensPhrase.has(last) || (isStopWord(first) && !opensPhrase.has(first)))

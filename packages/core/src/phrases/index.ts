@@ -1,6 +1,6 @@
 export {
   countPhrases,
-  isTelling,
+  hasContentWord,
   keyOf as keyOfWords,
   WordNumbers,
   wordsOfKey,
@@ -9,9 +9,9 @@ export {
 } from './countPhrases.ts'
 export {
   logOdds,
-  tellingNumbered,
-  tellingPhrases,
+  distinctiveNumbered,
+  distinctivePhrases,
   type PhraseOptions,
-  type TellingPhrase,
-} from './tellingPhrases.ts'
+  type DistinctivePhrase,
+} from './distinctivePhrases.ts'
 export { isStopWord } from './stopWords.ts'

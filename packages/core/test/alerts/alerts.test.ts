@@ -33,10 +33,10 @@ describe('one event is told once, and its end', () => {
   const quietMinutes = 60
   test.each([
     ['begins', { ...freshAlert }, true, 0, 'begin'],
-    ['goes on', { ...freshAlert, open: true, toldAt: 0 }, true, 9, null],
-    ['ends', { ...freshAlert, open: true, toldAt: 0 }, false, 9, 'end'],
-    ['rests', { ...freshAlert, toldAt: 0 }, true, 59, null],
-    ['begins again after the quiet time', { ...freshAlert, toldAt: 0 }, true, 60, 'begin'],
+    ['goes on', { ...freshAlert, open: true, firedAt: 0 }, true, 9, null],
+    ['ends', { ...freshAlert, open: true, firedAt: 0 }, false, 9, 'end'],
+    ['rests', { ...freshAlert, firedAt: 0 }, true, 59, null],
+    ['begins again after the quiet time', { ...freshAlert, firedAt: 0 }, true, 60, 'begin'],
     ['is quiet', { ...freshAlert }, false, 0, null],
   ] as const)('%s', (_, state, on, minutes, tell) =>
     expect(stepAlert(state, { on }, { now: minutes * 60_000, quietMinutes }).tell).toBe(tell),
@@ -87,10 +87,10 @@ describe('single entries', () => {
       reach: i === 2 ? 1000 : 10,
     }))
     const series = { ...seriesOf(ordinary().slice(0, 48)), entries }
-    const tellings = rehearseAlert(condition, series, { from: start, quietMinutes })
-    expect(tellings).toHaveLength(times)
+    const firings = rehearseAlert(condition, series, { from: start, quietMinutes })
+    expect(firings).toHaveLength(times)
     // Whatever the quiet time, every entry that fits is told once.
-    const told = tellings.flatMap((t) => t.entries).sort()
+    const told = firings.flatMap((t) => t.entries).sort()
     const fit = entries.filter(
       (e) => condition.kind === 'any' || e.reach >= (condition as { above: number }).above,
     )
@@ -107,9 +107,9 @@ describe('conditions on the past', () => {
     [{ kind: 'more', hours: 24 }],
     [{ kind: 'net', below: -0.4, days: 3 }],
   ])('%j tells of the bad day once, begin and end', (condition) => {
-    const tellings = rehearseAlert(condition, seriesOf(trouble), { from, quietMinutes: 720 })
-    expect(tellings.map((t) => t.kind)).toEqual(['begin', 'end'])
-    const begin = (tellings[0]!.at - start) / hourMs
+    const firings = rehearseAlert(condition, seriesOf(trouble), { from, quietMinutes: 720 })
+    expect(firings.map((t) => t.kind)).toEqual(['begin', 'end'])
+    const begin = (firings[0]!.at - start) / hourMs
     expect(begin).toBeGreaterThan(50 * day)
     expect(begin).toBeLessThanOrEqual(51 * day)
   })

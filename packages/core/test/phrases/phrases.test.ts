@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
   countPhrases,
-  isTelling,
+  hasContentWord,
   logOdds,
-  tellingPhrases,
+  distinctivePhrases,
   WordNumbers,
   wordsOfKey,
 } from '@murrabel/core/phrases'
@@ -131,7 +131,7 @@ describe('counting', () => {
     [['x'], false],
     [['car', 'deck'], true],
     [['la', 'traversee'], false],
-  ])('%j is worth telling: %s', (words, worth) => expect(isTelling(words)).toBe(worth))
+  ])('%j is worth distinctive: %s', (words, worth) => expect(hasContentWord(words)).toBe(worth))
 })
 
 describe('telling phrases', () => {
@@ -155,26 +155,26 @@ describe('telling phrases', () => {
   ])
 
   test('the phrase that is new leads; what is usual does not show', () => {
-    const found = tellingPhrases(front, back)
+    const found = distinctivePhrases(front, back)
     expect(found[0]!.words).toEqual(['not', 'sailing'])
     expect(found[0]).toMatchObject({ count: 30, before: 0 })
     expect(found[0]!.entries).toEqual(front.slice(0, 30).map((d) => d.id))
     expect(found.map((p) => p.words.join(' '))).not.toContain('crew')
   })
   test('of phrases that say the same one stays', () => {
-    const words = tellingPhrases(front, back).map((p) => p.words.join(' '))
+    const words = distinctivePhrases(front, back).map((p) => p.words.join(' '))
     expect(words).not.toContain('sailing')
     expect(new Set(words).size).toBe(words.length)
   })
   test('the count is that of the entries it names', () => {
-    for (const { words, count, entries } of tellingPhrases(front, back)) {
+    for (const { words, count, entries } of distinctivePhrases(front, back)) {
       const holding = front.filter(({ text }) => phrasePlaces(placedWords(text), words).length > 0)
       expect(entries).toEqual(holding.map((d) => d.id))
       expect(count).toBe(entries.length)
     }
   })
   test('words that were asked for are not told', () =>
-    expect(tellingPhrases(front, back, { without: ['not', 'sailing'] })[0]?.words).not.toEqual([
+    expect(distinctivePhrases(front, back, { without: ['not', 'sailing'] })[0]?.words).not.toEqual([
       'not',
       'sailing',
     ]))
@@ -183,7 +183,7 @@ describe('telling phrases', () => {
     ['nothing before', front, []],
     ['the same twice', back, back.map((d) => ({ ...d, id: d.id + 5000 }))],
   ])('%s', (name, one, two) => {
-    const found = tellingPhrases(one, two)
+    const found = distinctivePhrases(one, two)
     if (name !== 'nothing before') expect(found).toEqual([])
     expect(found.every((p) => Number.isFinite(p.z))).toBe(true)
   })

@@ -17,7 +17,7 @@ import { threadRoutes } from './inbox.ts'
 import { teachingRoutes } from './teaching.ts'
 import { tellVersion, webPages } from './webPages.ts'
 import { watchRoutes } from './watches.ts'
-import { watchingRoutes } from './watching.ts'
+import { watchingRoutes } from './watchFigures.ts'
 
 /** The application without a port, so that tests can call it. */
 export function createApp(context: Context): Express {

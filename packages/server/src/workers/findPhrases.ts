@@ -1,4 +1,4 @@
-import { tellingNumbered, WordNumbers, type NumberedDoc } from '@murrabel/core/phrases'
+import { distinctiveNumbered, WordNumbers, type NumberedDoc } from '@murrabel/core/phrases'
 import { placedWords } from '@murrabel/core/text'
 import type { Known, KnowQuestion, PhrasesFound, PhrasesQuestion } from './textMessages.ts'
 import type { AskedElsewhere } from '../store/queries/shared/askedElsewhere.ts'
@@ -51,10 +51,15 @@ export async function findPhrases(read: Read, question: PhrasesQuestion): Promis
     Side,
     Side,
   ]
-  const phrases = tellingNumbered({ docs: front, ids: frontRows.map((r) => r.id) }, { docs: back }, numbers, {
-    limit: question.limit,
-    without: question.without,
-  })
+  const phrases = distinctiveNumbered(
+    { docs: front, ids: frontRows.map((r) => r.id) },
+    { docs: back },
+    numbers,
+    {
+      limit: question.limit,
+      without: question.without,
+    },
+  )
   const scores = new Map<number, number>(frontRows.map(({ id }) => [id, 0]))
   for (const { z, entries } of phrases) for (const id of entries) scores.set(id, (scores.get(id) ?? 0) + z)
   const rows = new Map(frontRows.map((row) => [row.id, row]))

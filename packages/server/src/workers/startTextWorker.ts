@@ -9,7 +9,7 @@ export interface TextWorker {
   stop(): Promise<void>
 }
 
-/** A page asks for its phrases more than once: the map, the list by tellingness, its next page. */
+/** A page asks for its phrases more than once: the map, the list by distinctiveness, its next page. */
 const keepMs = 10_000
 
 /** Counts texts beside the server's own thread. */

@@ -28,7 +28,7 @@ export interface PhrasesFound {
   phrases: FoundPhrase[]
   front: number
   back: number
-  /** Ids of the foreground, the most telling first. */
+  /** Ids of the foreground, the most distinctive first. */
   ranked: number[]
 }
 

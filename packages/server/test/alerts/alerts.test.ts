@@ -16,7 +16,7 @@ import type {
 } from '@murrabel/contract'
 import { parseFeed } from '../../src/connectors/index.ts'
 import { until } from '../support/until.ts'
-import { tellingText } from '../../src/services/alerts/alertText.ts'
+import { firingText } from '../../src/services/alerts/alertText.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
 const hour = 3_600_000
@@ -123,7 +123,7 @@ describe('an alert tried on the past', () => {
   ])('%j would have told %s times', async (condition, times) => {
     const trial = await tried(condition)
     expect(trial.begins).toBe(times)
-    expect(trial.tellings.every((t) => tellingText(t.phrase).length > 10)).toBe(true)
+    expect(trial.firings.every((t) => firingText(t.phrase).length > 10)).toBe(true)
   })
   test('every entry is told when it is asked for', async () =>
     expect((await tried({ kind: 'any' }, 0)).begins).toBe(80))

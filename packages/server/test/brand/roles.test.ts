@@ -168,7 +168,7 @@ test('of another brand, words and ids asked for by the lens choose nothing', asy
     `place=3`,
     `tag=${things.other.tag}`,
   ])
-    for (const path of ['entries/count?', 'tide?', 'watching/figures?', 'watching/phrases?', 'voices?']) {
+    for (const path of ['entries/count?', 'tide?', 'watches/figures?', 'watches/phrases?', 'voices?']) {
       const { status, body } = await calls.get('owner')!('GET', `/api/${path}unit=entries&time=all&${part}`)
       expect([path, part, status]).toEqual([path, part, 200])
       expect(JSON.stringify(body)).not.toContain(otherWord)
@@ -193,7 +193,7 @@ test('figures of a limited reader count what they may see: watches, networks, ma
     (
       await call<{ onTopic: { n: number } | null }>(
         'GET',
-        `/api/watching/figures?unit=entries&time=all&watch=${things.hidden.watch}`,
+        `/api/watches/figures?unit=entries&time=all&watch=${things.hidden.watch}`,
       )
     ).body.onTopic
   expect([(await onTopic(owner)) !== null, await onTopic(ness)]).toEqual([true, null])

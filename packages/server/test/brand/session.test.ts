@@ -27,9 +27,9 @@ describe('access', () => {
   })
   test('a reader changes nothing', async () => {
     const rowan = await world.signIn('rowan')
-    const { id, version } = await threadOf('lost a green rucksack')
+    const { id, edition } = await threadOf('lost a green rucksack')
     expect(
-      (await rowan<Problem>('POST', `/api/threads/${id}/replies`, { text: 'x', key: key(), version })).body
+      (await rowan<Problem>('POST', `/api/threads/${id}/replies`, { text: 'x', key: key(), edition })).body
         .code,
     ).toBe('notAllowed')
     expect(

@@ -133,11 +133,11 @@ describe('no input is answered by a fault', () => {
       '/api/entries',
       '/api/entries/count',
       '/api/tide',
-      '/api/watching/figures',
-      '/api/watching/standings',
+      '/api/watches/figures',
+      '/api/watches/summaries',
       '/api/voices',
-      '/api/watching/compare',
-      '/api/watching/rivals',
+      '/api/watches/compare',
+      '/api/watches/rivals',
       '/api/entries/export.csv',
     ]
     let i = 0
@@ -168,7 +168,7 @@ describe('no input is answered by a fault', () => {
 
   test('places in lists of other shapes are refused by name', async () => {
     const printed = (value: unknown) => Buffer.from(JSON.stringify(value)).toString('base64url')
-    for (const order of ['newest', 'reach', 'telling', 'pressing'])
+    for (const order of ['newest', 'reach', 'distinctive', 'pressing'])
       for (const after of [
         printed(null),
         printed([]),
@@ -254,7 +254,7 @@ describe('no input is answered by a fault', () => {
       ['tuneWatch', (text) => ({ query: { anyOf: [{ text, prefix: true }], noneOf: [{ text }] } })],
       ['createGroup', (text) => ({ name: text })],
       ['tagThreads', (text) => ({ threads: [own.thread], add: [text] })],
-      ['reply', (text) => ({ text, key: crypto.randomUUID(), version: 1, anyway: true })],
+      ['reply', (text) => ({ text, key: crypto.randomUUID(), edition: 1, anyway: true })],
       ['changeVoice', (text) => ({ note: text })],
       ['saveWords', (text) => ({ words: [{ term: text, valence: 2 }] })],
       ['saveAspects', (text) => ({ aspects: [{ name: text, terms: [{ text }] }] })],

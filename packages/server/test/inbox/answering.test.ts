@@ -18,8 +18,8 @@ afterAll(() => world.stop())
 
 describe('answering', () => {
   test('a reply goes out once, is seen on the public page, and the thread is done', async () => {
-    const { id, version } = await threadOf('ninety minutes')
-    const draft = { text: 'We are sorry, the screen had failed.', key: key(), version, finish: true }
+    const { id, edition } = await threadOf('ninety minutes')
+    const draft = { text: 'We are sorry, the screen had failed.', key: key(), edition, finish: true }
     const first = await specialist<ThreadChangeAnswer>('POST', `/api/threads/${id}/replies`, draft)
     expect(first.body.thread.state).toBe('done')
     expect((await specialist('POST', `/api/threads/${id}/replies`, draft)).status).toBe(200)
@@ -30,18 +30,18 @@ describe('answering', () => {
   })
 
   test('what a colleague did meanwhile is told, and the text can still be sent', async () => {
-    const { id, version } = await threadOf('nobody told us')
+    const { id, edition } = await threadOf('nobody told us')
     await owner('POST', `/api/threads/${id}/events`, { kind: 'finish' })
     const refused = await specialist<Problem>('POST', `/api/threads/${id}/replies`, {
       text: 'Sorry, Perrin.',
       key: key(),
-      version,
+      edition,
     })
     expect([refused.status, refused.body.code]).toEqual([409, 'threadChanged'])
     const sent = await specialist<ThreadChangeAnswer>('POST', `/api/threads/${id}/replies`, {
       text: 'Sorry, Perrin.',
       key: key(),
-      version,
+      edition,
       anyway: true,
     })
     expect(sent.status).toBe(200)
@@ -58,21 +58,21 @@ describe('answering', () => {
     [10_001, 422, 'invalid'],
   ])('a reply of %i characters is refused', async (length, status, code) => {
     const text = 'x'.repeat(length)
-    const { id, version } = await threadOf('lost a green rucksack')
+    const { id, edition } = await threadOf('lost a green rucksack')
     const answer = await specialist<Problem>('POST', `/api/threads/${id}/replies`, {
       text,
       key: key(),
-      version,
+      edition,
     })
     expect([answer.status, answer.body.code]).toEqual([status, code])
     expect(answer.body.fields?.[0]?.field).toBe('text')
   })
 
   test('an article takes no reply', async () => {
-    const { id, version, reply } = await threadOf('Visitors welcomed it')
+    const { id, edition, reply } = await threadOf('Visitors welcomed it')
     expect(reply).toMatchObject({ possible: false, reason: 'channel' })
     expect(
-      (await specialist<Problem>('POST', `/api/threads/${id}/replies`, { text: 'x', key: key(), version }))
+      (await specialist<Problem>('POST', `/api/threads/${id}/replies`, { text: 'x', key: key(), edition }))
         .body.code,
     ).toBe('replyNotPossible')
   })

@@ -30,11 +30,11 @@ async function message(): Promise<ThreadAnswer> {
 }
 const thread = async (id: number) => (await call<ThreadAnswer>('GET', `/api/threads/${id}`)).body
 const action = async (id: number) => (await thread(id)).entries.find((entry) => entry.action)?.action ?? null
-const reply = (id: number, version: number, more: object = {}) =>
+const reply = (id: number, edition: number, more: object = {}) =>
   call<ThreadChangeAnswer & Problem>('POST', `/api/threads/${id}/replies`, {
     text: `An answer to ${id}`,
     key: key(),
-    version,
+    edition,
     finish: true,
     ...more,
   })
@@ -48,9 +48,9 @@ const state = (id: number, wanted: string) =>
 
 describe('a reply that the network refuses', () => {
   test('opens its thread again at its old due time, on top, in the bell, until somebody decides', async () => {
-    const { id, version, dueAt } = await message()
+    const { id, edition, dueAt } = await message()
     world.lanternpage.board.faults.refusals = 1
-    expect((await reply(id, version)).body.thread.state).toBe('done')
+    expect((await reply(id, edition)).body.thread.state).toBe('done')
     expect(await state(id, 'failed')).toMatchObject({
       uncertain: false,
       error: expect.stringContaining('refused'),
@@ -71,9 +71,9 @@ describe('a reply that the network refuses', () => {
   })
 
   test('and is called back leaves the customer without an answer: the thread stays open', async () => {
-    const { id, version, dueAt } = await message()
+    const { id, edition, dueAt } = await message()
     world.lanternpage.board.faults.refusals = 1
-    await reply(id, version)
+    await reply(id, edition)
     const failed = (await state(id, 'failed'))!
     expect((await call('POST', `/api/actions/${failed.id}/cancel`, {})).status).toBe(204)
     expect(await thread(id)).toMatchObject({ state: 'open', dueAt })
@@ -84,7 +84,7 @@ describe('a reply that the network refuses', () => {
 
 describe('a reply of which nobody knows whether it was taken', () => {
   test('is not called back without a word; the network’s own copy says that it stands', async () => {
-    const { id, version } = await message()
+    const { id, edition } = await message()
     const { db, due } = world.server.context
     // Its announcement of our own reply does not come through either.
     const hook = await db.one<{ token: string }>(
@@ -92,7 +92,7 @@ describe('a reply of which nobody knows whether it was taken', () => {
     )
     await db.rows(`UPDATE profiles SET hook_token = 'elsewhere' WHERE network = 'lanternpage'`)
     world.lanternpage.board.faults.lostAnswers = 2
-    await reply(id, version)
+    await reply(id, edition)
     const open = await until(async () => {
       const now = await action(id)
       return now?.uncertain && now.state === 'waiting' ? now : null
@@ -115,9 +115,9 @@ describe('a reply of which nobody knows whether it was taken', () => {
   })
 
   test('goes out once when it is tried again', async () => {
-    const { id, version } = await message()
+    const { id, edition } = await message()
     world.lanternpage.board.faults.lostAnswers = 2
-    await reply(id, version)
+    await reply(id, edition)
     await state(id, 'sent')
     expect(published(id)).toHaveLength(1)
   })
@@ -125,8 +125,8 @@ describe('a reply of which nobody knows whether it was taken', () => {
 
 describe('sent stays sent', () => {
   test('whatever comes too late: a retry, a call back, a failure of a worker that was given up', async () => {
-    const { id, version } = await message()
-    await reply(id, version)
+    const { id, edition } = await message()
+    await reply(id, edition)
     const sent = (await state(id, 'sent'))!
     expect((await call<Problem>('POST', `/api/actions/${sent.id}/retry`)).body.code).toBe('alreadySent')
     expect((await call<Problem>('POST', `/api/actions/${sent.id}/cancel`, { anyway: true })).body.code).toBe(
@@ -144,17 +144,17 @@ describe('the key of a reply', () => {
   test('with another text, or in another thread, is refused; with the same, it is one reply', async () => {
     const [one, two] = [await message(), await message()]
     const mine = { key: key() }
-    expect((await reply(one.id, one.version, mine)).status).toBe(200)
-    expect((await reply(one.id, one.version, mine)).status).toBe(200)
-    expect((await reply(one.id, one.version, { ...mine, text: 'Edited' })).body.code).toBe('keyUsed')
-    expect((await reply(two.id, two.version, { ...mine, text: `An answer to ${one.id}` })).body.code).toBe(
+    expect((await reply(one.id, one.edition, mine)).status).toBe(200)
+    expect((await reply(one.id, one.edition, mine)).status).toBe(200)
+    expect((await reply(one.id, one.edition, { ...mine, text: 'Edited' })).body.code).toBe('keyUsed')
+    expect((await reply(two.id, two.edition, { ...mine, text: `An answer to ${one.id}` })).body.code).toBe(
       'keyUsed',
     )
     const both = { key: key() }
     const [three, four] = [await message(), await message()]
     const answers = await Promise.all([
-      reply(three.id, three.version, both),
-      reply(four.id, four.version, both),
+      reply(three.id, three.edition, both),
+      reply(four.id, four.edition, both),
     ])
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409])
     await state(one.id, 'sent')
@@ -163,13 +163,13 @@ describe('the key of a reply', () => {
 })
 
 test('what shows nothing is no reply', async () => {
-  const { id, version } = await message()
+  const { id, edition } = await message()
   for (const text of ['\u200b\u2060', '\u00ad', ' \n ', '\u3164'])
-    expect((await reply(id, version, { text })).body.fields?.[0]?.field).toBe('text')
+    expect((await reply(id, edition, { text })).body.fields?.[0]?.field).toBe('text')
 })
 
 test('an expired key uses up no tries: renewed, everything that waited goes out', async () => {
-  const { id, version } = await message()
+  const { id, edition } = await message()
   await fetch(`${world.lanternpage.address}/switchboard`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -180,7 +180,7 @@ test('an expired key uses up no tries: renewed, everything that waited goes out'
     headers: { 'content-type': 'application/json' },
     body: '{"expireKeys":false}',
   })
-  await reply(id, version)
+  await reply(id, edition)
   const waiting = await until(async () => {
     const now = await action(id)
     return now?.error?.startsWith('keyExpired') ? now : null
@@ -198,7 +198,7 @@ test('an expired key uses up no tries: renewed, everything that waited goes out'
 
 test('a row without a thread, and a network that hangs, hold up nobody', async () => {
   const { db, due } = world.server.context
-  const { id, version } = await message()
+  const { id, edition } = await message()
   const broken = await db.one<{ id: number }>(
     `INSERT INTO outside_actions (brand_id, profile_id, kind, key, target, payload, cause) SELECT brand_id, id, 'hide', gen_random_uuid(), '{}', '{}', 'system' FROM profiles WHERE network = 'lanternpage' RETURNING id`,
   )
@@ -208,11 +208,11 @@ test('a row without a thread, and a network that hangs, hold up nobody', async (
   await call('POST', `/api/threads/${review.id}/replies`, {
     text: 'Sorry about that',
     key: key(),
-    version: review.version,
+    edition: review.edition,
     anyway: true,
   })
   const began = Date.now()
-  await reply(id, version)
+  await reply(id, edition)
   await state(id, 'sent')
   expect(Date.now() - began).toBeLessThan(5000)
   expect(await db.one('SELECT state FROM outside_actions WHERE id = $1', [broken!.id])).toEqual({

@@ -121,8 +121,8 @@ describe('one entry never stops the others', () => {
     for (const path of [
       'entries?unit=entries',
       'tide?unit=entries',
-      'watching/figures?unit=entries&time=all',
-      'watching/spikes?unit=entries&time=all',
+      'watches/figures?unit=entries&time=all',
+      'watches/spikes?unit=entries&time=all',
       'entries/export.csv?unit=entries',
     ])
       expect([path, (await owner('GET', `/api/${path}`)).status]).toEqual([path, 200])

@@ -87,20 +87,20 @@ test('every kind of work ends as it should, whichever worker is killed, however 
     emails: ['tamsin@skerrivane.example'],
     webhook: hookAddress().href,
   })
-  const open = await db().rows<{ id: number; version: number }>(
-    `SELECT id, version FROM threads WHERE state = 'open' ORDER BY id LIMIT 14`,
+  const open = await db().rows<{ id: number; edition: number }>(
+    `SELECT id, edition FROM threads WHERE state = 'open' ORDER BY id LIMIT 14`,
   )
   const entries = await db().rows<{ id: number }>(
     `SELECT id FROM entries WHERE direction = 'in' ORDER BY id LIMIT 12`,
   )
-  for (const [i, { id, version }] of open.entries())
+  for (const [i, { id, edition }] of open.entries())
     if (i < 8)
       expect(
         (
           await owner('POST', `/api/threads/${id}/replies`, {
             text: `Reply ${i}`,
             key: crypto.randomUUID(),
-            version,
+            edition,
             anyway: true,
           })
         ).status,

@@ -68,14 +68,14 @@ describe('a job worker that is killed', { timeout }, () => {
 
   test('in the middle of sending, before and after the network took the reply, sends it exactly once', async () => {
     const { db } = world.server.context
-    const threads = await db.rows<{ id: number; version: number }>(
-      `SELECT id, version FROM threads WHERE state = 'open' ORDER BY id LIMIT 3`,
+    const threads = await db.rows<{ id: number; edition: number }>(
+      `SELECT id, edition FROM threads WHERE state = 'open' ORDER BY id LIMIT 3`,
     )
-    for (const [i, { id, version }] of threads.entries()) {
+    for (const [i, { id, edition }] of threads.entries()) {
       const answer = await owner('POST', `/api/threads/${id}/replies`, {
         text: `Reply ${i}`,
         key: crypto.randomUUID(),
-        version,
+        edition,
         finish: true,
       })
       expect(answer.status).toBe(200)
@@ -103,13 +103,13 @@ describe('a job worker that is killed', { timeout }, () => {
   test('an answer that is lost on the way is asked for again under the same key', async () => {
     world.lanternpage.board.faults.lostAnswers = 2
     const { db } = world.server.context
-    const thread = await db.one<{ id: number; version: number }>(
-      `SELECT id, version FROM threads WHERE state = 'open' ORDER BY id DESC LIMIT 1`,
+    const thread = await db.one<{ id: number; edition: number }>(
+      `SELECT id, edition FROM threads WHERE state = 'open' ORDER BY id DESC LIMIT 1`,
     )
     await owner('POST', `/api/threads/${thread!.id}/replies`, {
       text: 'Once only',
       key: crypto.randomUUID(),
-      version: thread!.version,
+      edition: thread!.edition,
     })
     const worker = startWorkerProcess(world.config)
     await until(

@@ -91,8 +91,8 @@ test('one of each is killed: nobody signs in again, nothing is lost, nothing is 
 
   // In the middle of collecting; a reply has just been asked for.
   const row = (await rows())[0]!
-  const { version } = (await call<ThreadAnswer>('GET', `/api/threads/${row.threadId}`)).body
-  const reply = { text: 'Thank you!', key: crypto.randomUUID(), version, finish: true }
+  const { edition } = (await call<ThreadAnswer>('GET', `/api/threads/${row.threadId}`)).body
+  const reply = { text: 'Thank you!', key: crypto.randomUUID(), edition, finish: true }
   expect((await call('POST', `/api/threads/${row.threadId}/replies`, reply)).status).toBe(200)
   expect(proxy.answered.every((n) => n > 0)).toBe(true)
   const before = live.opened()

@@ -31,11 +31,11 @@ describe('keys of profiles', () => {
       headers: { 'content-type': 'application/json' },
       body: '{"expireKeys":true}',
     })
-    const { id, version } = await threadOf('lost a green rucksack')
+    const { id, edition } = await threadOf('lost a green rucksack')
     await specialist('POST', `/api/threads/${id}/replies`, {
       text: 'Found it, Bastian.',
       key: key(),
-      version,
+      edition,
     })
     const profile = () =>
       owner<ProfileAnswer[]>('GET', '/api/profiles').then((r) =>
@@ -72,10 +72,10 @@ describe('keys of profiles', () => {
     const before = profile.entries
     const gone = (await owner<ProfileAnswer>('POST', `/api/profiles/${profile.id}/disconnect`)).body
     expect([gone.status, gone.entries]).toEqual(['disconnected', before])
-    const { id, version, reply } = await threadOf('Is there a lift')
+    const { id, edition, reply } = await threadOf('Is there a lift')
     expect(reply.reason).toBe('disconnected')
     expect(
-      (await specialist<Problem>('POST', `/api/threads/${id}/replies`, { text: 'Yes.', key: key(), version }))
+      (await specialist<Problem>('POST', `/api/threads/${id}/replies`, { text: 'Yes.', key: key(), edition }))
         .body.code,
     ).toBe('replyNotPossible')
   })

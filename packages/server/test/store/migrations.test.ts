@@ -20,7 +20,7 @@ afterAll(() => world.stop())
 /** What a person would miss. */
 const kept = () =>
   world.server.context.db.rows(
-    `SELECT e.outside_id, e.text, e.at, e.direction, t.state, t.version, w.name AS watch FROM entries e JOIN threads t ON t.id = e.thread_id
+    `SELECT e.outside_id, e.text, e.at, e.direction, t.state, t.edition, w.name AS watch FROM entries e JOIN threads t ON t.id = e.thread_id
      LEFT JOIN mentions m ON m.entry_id = e.id LEFT JOIN watches w ON w.id = m.watch_id ORDER BY e.id, w.id`,
   )
 const actions = () =>
@@ -29,7 +29,7 @@ const actions = () =>
   )
 const log = () =>
   world.server.context.db.rows(
-    `SELECT subject_id, kind, version, before FROM events WHERE subject = 'thread' AND version IS NOT NULL ORDER BY id`,
+    `SELECT subject_id, kind, edition, before FROM events WHERE subject = 'thread' AND edition IS NOT NULL ORDER BY id`,
   )
 
 describe('on filled tables', () => {

@@ -10,7 +10,7 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     correct: { sentiment: 'positive' },
     correctMany: { ids: [of.entry], sentiment: 'positive' },
     keepEntries: { ids: [of.entry], kept: true },
-    reply: { text: 'Sorry', key: crypto.randomUUID(), version: 1, anyway: true },
+    reply: { text: 'Sorry', key: crypto.randomUUID(), edition: 1, anyway: true },
     threadEvent: { kind: 'finish' },
     tagThreads: { threads: [of.thread], add: ['galley'] },
     give: { to: of.colleague },

@@ -165,7 +165,7 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       [brandId, profile.id, thread, JSON.stringify({ text: `reply of ${word}` })],
     )
     const event = await one(
-      `INSERT INTO events (brand_id, subject, subject_id, thread_id, actor, kind, before, version) VALUES ($1, 'thread', $2, $2, 'system', 'give', '{"state":"open","setAsideUntil":null,"givenTo":null}', 1)`,
+      `INSERT INTO events (brand_id, subject, subject_id, thread_id, actor, kind, before, edition) VALUES ($1, 'thread', $2, $2, 'system', 'give', '{"state":"open","setAsideUntil":null,"givenTo":null}', 1)`,
       [brandId, thread],
     )
     const tag = await one('INSERT INTO tags (brand_id, name) VALUES ($1, $2)', [

@@ -9,7 +9,7 @@ import type {
   ProfileAnswer,
   RivalsAnswer,
   SpikesAnswer,
-  StandingsAnswer,
+  SummariesAnswer,
   TeachingAnswer,
   TideAnswer,
   TunerAnswer,
@@ -156,7 +156,7 @@ describe('figures agree with each other', () => {
   ])('for %s', async (time) => {
     const lens = `unit=entries&watch=${petrel.id}&${time}`
     const [figures, count, tide] = [
-      await get<FiguresAnswer>(`/api/watching/figures?${lens}`),
+      await get<FiguresAnswer>(`/api/watches/figures?${lens}`),
       await get<CountAnswer>(`/api/entries/count?${lens}`),
       await get<TideAnswer>(`/api/tide?${lens}&span=range`),
     ]
@@ -170,14 +170,14 @@ describe('figures agree with each other', () => {
   test('of one hour, too', async () => {
     const at = new Date(spikeStart).toISOString().slice(0, 13)
     const figures = await get<FiguresAnswer>(
-      `/api/watching/figures?unit=entries&watch=${petrel.id}&time=${at}_${at}`,
+      `/api/watches/figures?unit=entries&watch=${petrel.id}&time=${at}_${at}`,
     )
     expect(figures.range.days).toBeCloseTo(1 / 24, 5)
     expect(figures.total).toBeLessThan(12)
   })
   test('a slice opens as many entries as it says', async () => {
     const lens = `unit=entries&watch=${skerrivane.id}&time=last-28`
-    const { languages, hours } = await get<FiguresAnswer>(`/api/watching/figures?${lens}`)
+    const { languages, hours } = await get<FiguresAnswer>(`/api/watches/figures?${lens}`)
     for (const slice of languages)
       expect((await get<CountAnswer>(`/api/entries/count?${lens}&language=${slice.key}`)).count).toBe(
         sum(slice),
@@ -190,16 +190,12 @@ describe('figures agree with each other', () => {
       ).toBe(n)
   })
   test('the list of watches says the same', async () => {
-    const { watches } = await get<StandingsAnswer>('/api/watching/standings?time=last-28')
-    for (const standing of watches) {
+    const { watches } = await get<SummariesAnswer>('/api/watches/summaries?time=last-28')
+    for (const summary of watches) {
       const figures = await get<FiguresAnswer>(
-        `/api/watching/figures?unit=entries&watch=${standing.id}&time=last-28`,
+        `/api/watches/figures?unit=entries&watch=${summary.id}&time=last-28`,
       )
-      expect([standing.count, standing.net, standing.usual]).toEqual([
-        figures.total,
-        figures.net,
-        figures.usual,
-      ])
+      expect([summary.count, summary.net, summary.usual]).toEqual([figures.total, figures.net, figures.usual])
     }
   })
   test('late in the evening, with a change of the clock behind one, everything begins on the same day', async () => {
@@ -226,11 +222,11 @@ describe('figures agree with each other', () => {
   })
   test('too little history is said, not guessed', async () => {
     const { usual } = await get<FiguresAnswer>(
-      `/api/watching/figures?unit=entries&watch=${petrel.id}&time=last-28`,
+      `/api/watches/figures?unit=entries&watch=${petrel.id}&time=last-28`,
     )
     expect(usual.verdict).toBe('tooLittleHistory')
     const short = await get<FiguresAnswer>(
-      `/api/watching/figures?unit=entries&watch=${skerrivane.id}&time=last-7`,
+      `/api/watches/figures?unit=entries&watch=${skerrivane.id}&time=last-7`,
     )
     expect(short.usual.periods).toBe(6)
   })
@@ -239,7 +235,7 @@ describe('figures agree with each other', () => {
     const twin = await watch('Bluefathom again', 'bluefathom boat', rivalGroup.id)
     await caught(twin.id)
     const { count } = await get<CountAnswer>(`/api/entries/count?${lens}`)
-    expect((await get<FiguresAnswer>(`/api/watching/figures?${lens}`)).total).toBe(count)
+    expect((await get<FiguresAnswer>(`/api/watches/figures?${lens}`)).total).toBe(count)
     expect(
       (await get<CountAnswer>(`/api/entries/count?unit=entries&watch=${twin.id}&time=last-28`)).count,
     ).toBe(count)
@@ -252,7 +248,7 @@ describe('figures agree with each other', () => {
 describe('what is said', () => {
   test('a phrase opens as many entries as it says', async () => {
     const lens = `unit=entries&watch=${petrel.id}&time=last-28`
-    const { phrases, background } = await get<PhrasesAnswer>(`/api/watching/phrases?${lens}`)
+    const { phrases, background } = await get<PhrasesAnswer>(`/api/watches/phrases?${lens}`)
     expect(background).toBe('brand')
     expect(phrases.map((p) => p.phrase)).toContain('not sailing')
     for (const { phrase, count } of phrases.slice(0, 6))
@@ -263,7 +259,7 @@ describe('what is said', () => {
   test('a new watch’s phrases are those of its mentions as soon as these are there', async () => {
     const { id } = await watch('Fresh phrases', 'petrel')
     const lens = `unit=entries&watch=${id}&time=last-28`
-    const asked = () => get<PhrasesAnswer>(`/api/watching/phrases?${lens}`)
+    const asked = () => get<PhrasesAnswer>(`/api/watches/phrases?${lens}`)
     await asked()
     await settled(world)
     const { count } = await get<CountAnswer>(`/api/entries/count?${lens}`)
@@ -273,7 +269,7 @@ describe('what is said', () => {
   })
   test('texts are read ahead, all of them, without another answer for it', async () => {
     const phrases = () =>
-      get<PhrasesAnswer>(`/api/watching/phrases?unit=entries&watch=${petrel.id}&time=last-28`)
+      get<PhrasesAnswer>(`/api/watches/phrases?unit=entries&watch=${petrel.id}&time=last-28`)
     const before = await phrases()
     const context = world.server.context
     // A worker that ended, for whatever reason, is started again by the next question.
@@ -282,8 +278,8 @@ describe('what is said', () => {
     expect(await knowTexts(context)).toBe(count)
     expect(await phrases()).toEqual(before)
   })
-  test('the most telling come first when asked for, and page by page all of them', async () => {
-    const lens = `unit=entries&watch=${petrel.id}&time=last-28&order=telling`
+  test('the most distinctive come first when asked for, and page by page all of them', async () => {
+    const lens = `unit=entries&watch=${petrel.id}&time=last-28&order=distinctive`
     const first = await get<EntryPage>(`/api/entries?${lens}&limit=40`)
     expect(first.rows[0]!.text).toContain('not sailing')
     const rest = await get<EntryPage>(`/api/entries?${lens}&limit=200&after=${first.next}`)
@@ -296,7 +292,7 @@ describe('what is said', () => {
     const folded = rows.filter((r) => r.text === story)
     expect(folded.map((r) => r.copies)).toEqual([6])
     expect((await get<CountAnswer>(`/api/entries/count?${lens}&story=${folded[0]!.storyId}`)).count).toBe(7)
-    const { copies, total } = await get<FiguresAnswer>(`/api/watching/figures?${lens}`)
+    const { copies, total } = await get<FiguresAnswer>(`/api/watches/figures?${lens}`)
     expect(rows.length + copies).toBe(total)
   })
   test('the order of reach is kept over pages', async () => {
@@ -311,7 +307,7 @@ describe('what is said', () => {
 
 test('the spike is found and explained: phrases, first entry, loudest voice, copied story', async () => {
   const { spikes } = await get<SpikesAnswer>(
-    `/api/watching/spikes?unit=entries&watch=${petrel.id}&time=last-28`,
+    `/api/watches/spikes?unit=entries&watch=${petrel.id}&time=last-28`,
   )
   expect(spikes).toHaveLength(1)
   const [spike] = spikes
@@ -351,12 +347,12 @@ describe('comparing', () => {
   test('two watches, and two times', async () => {
     const lens = `unit=entries&watch=${skerrivane.id}&time=last-14`
     const answer = await get<CompareAnswer>(
-      `/api/watching/compare?${lens}&with=${encodeURIComponent(`watch=${petrel.id}`)}`,
+      `/api/watches/compare?${lens}&with=${encodeURIComponent(`watch=${petrel.id}`)}`,
     )
     expect([answer.one.name, answer.two.name]).toEqual(['Skerrivane', 'Storm Petrel'])
     expect(answer.volume).toMatchObject({ sure: true })
     const times = await get<CompareAnswer>(
-      `/api/watching/compare?unit=entries&watch=${petrel.id}&time=last-14&with=${encodeURIComponent('time=last-28')}`,
+      `/api/watches/compare?unit=entries&watch=${petrel.id}&time=last-14&with=${encodeURIComponent('time=last-28')}`,
     )
     expect(times.two.total).toBeGreaterThan(times.one.total + 60)
     expect(times.two.net!.net).toBeLessThan(times.one.net!.net)
@@ -364,7 +360,7 @@ describe('comparing', () => {
   test('a bad day is seen beside the quiet time before it, and says what it was about', async () => {
     const date = (days: number) => new Date(now - days * day).toISOString().slice(0, 10)
     const answer = await get<CompareAnswer>(
-      `/api/watching/compare?unit=entries&watch=${petrel.id}&time=last-28&with=${encodeURIComponent(`time=${date(55)}_${date(28)}`)}`,
+      `/api/watches/compare?unit=entries&watch=${petrel.id}&time=last-28&with=${encodeURIComponent(`time=${date(55)}_${date(28)}`)}`,
     )
     expect(answer.volume).toMatchObject({ sure: true })
     expect(answer.volume.difference).toBeGreaterThan(1)
@@ -375,12 +371,12 @@ describe('comparing', () => {
   test('a thing with itself is refused', async () => {
     const { status, body } = await call<Problem>(
       'GET',
-      `/api/watching/compare?unit=entries&watch=${petrel.id}&with=watch%3D${petrel.id}`,
+      `/api/watches/compare?unit=entries&watch=${petrel.id}&with=watch%3D${petrel.id}`,
     )
     expect([status, body.code]).toEqual([422, 'sameThing'])
   })
   test('rivals stand beside one’s own, shares summing to one', async () => {
-    const { rows } = await get<RivalsAnswer>('/api/watching/rivals?unit=entries&time=last-28')
+    const { rows } = await get<RivalsAnswer>('/api/watches/rivals?unit=entries&time=last-28')
     expect(rows.map((r) => [r.watch.name, r.ours])).toEqual([
       ['Skerrivane', true],
       ['Bluefathom', false],
@@ -521,7 +517,7 @@ describe('teaching', () => {
     expect(saved.status).toBe(200)
     await reread()
     const lens = `unit=entries&watch=${skerrivane.id}&time=last-28`
-    const { aspects } = await get<FiguresAnswer>(`/api/watching/figures?${lens}`)
+    const { aspects } = await get<FiguresAnswer>(`/api/watches/figures?${lens}`)
     const crew = aspects.find((a) => a.name === 'Crew')!
     expect(crew.positive).toBeGreaterThan(50)
     expect(crew.negative).toBe(0)

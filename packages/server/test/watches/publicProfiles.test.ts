@@ -76,7 +76,7 @@ afterAll(() => world.stop())
 const add = <T>(address: string, watchId = watch.id) =>
   call<T>('POST', '/api/public-profiles', { address, watchId })
 const sides = async (time = 'last-28') =>
-  (await call<RivalsAnswer>('GET', `/api/watching/rivals?unit=entries&time=${time}`)).body.sides
+  (await call<RivalsAnswer>('GET', `/api/watches/rivals?unit=entries&time=${time}`)).body.sides
 
 test('what others run is not offered for connecting', async () => {
   world.wherabout.state.add({

@@ -59,7 +59,7 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
       case 'order':
         return lensOrders
           .filter((value) =>
-            lens.value.unit === 'threads' ? !['reach', 'telling'].includes(value) : value !== 'pressing',
+            lens.value.unit === 'threads' ? !['reach', 'distinctive'].includes(value) : value !== 'pressing',
           )
           .map((value) => ({ value, label: t(`lens.order.${value}`) }))
       case 'range':

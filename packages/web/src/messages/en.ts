@@ -110,7 +110,7 @@ export const en = {
       newest: 'newest first',
       oldest: 'oldest first',
       reach: 'most reach first',
-      telling: 'most distinctive first',
+      distinctive: 'most distinctive first',
     },
     and: 'and',
     field: {

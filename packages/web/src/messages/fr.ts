@@ -118,7 +118,7 @@ export const fr: Messages = {
       newest: "le plus récent d'abord",
       oldest: "le plus ancien d'abord",
       reach: 'la plus grande portée en premier',
-      telling: 'le plus distinctif en premier',
+      distinctive: 'le plus distinctif en premier',
     },
     and: 'et',
     field: {

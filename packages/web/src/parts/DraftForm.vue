@@ -31,7 +31,7 @@ watch(
 </script>
 
 <template>
-  <el-form ref="form" novalidate label-position="top" @submit.prevent="emit('send')">
+  <el-form ref="form" v-bind="{ novalidate: true }" label-position="top" @submit.prevent="emit('send')">
     <slot />
     <ProblemNote :problem="told" :fields="rest" @again="emit('again')" />
     <slot name="actions" />

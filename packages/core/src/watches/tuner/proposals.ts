@@ -1,7 +1,7 @@
 import {
-  isTelling,
+  hasContentWord,
   keyOfWords,
-  tellingPhrases,
+  distinctivePhrases,
   WordNumbers,
   wordsOfKey,
   countPhrases,
@@ -63,7 +63,7 @@ export function proposeExclusions(
   const own = new Set(without)
   const candidates = [...countPhrases(off.map((d) => d.words)).keys()].filter((key) => {
     const words = wordsOfKey(key, numbers.words)
-    return isTelling(words) && !words.every((word) => own.has(word))
+    return hasContentWord(words) && !words.every((word) => own.has(word))
   })
   const has = index(
     docs.map((d) => d.words),
@@ -154,7 +154,7 @@ export function proposeAdditions(
 ): Addition[] {
   const good = hits.filter((hit) => hit.onTopic !== false)
   const marked = new Set(hits.filter((hit) => hit.onTopic === true).map((hit) => hit.id))
-  const telling = tellingPhrases(good, others, { limit: 60, leastZ: 2, without })
+  const telling = distinctivePhrases(good, others, { limit: 60, leastZ: 2, without })
   const found: Addition[] = []
   const numbers = new WordNumbers()
   const rest = others.map((doc) => ({ doc, words: numbers.number(doc.text) }))

@@ -33,7 +33,7 @@ export async function reply(
       if (repeated.threadId !== threadId || repeated.text !== draft.text) throw new Refusal('keyUsed')
       return unchanged(thread)
     }
-    if (thread.version !== draft.version && !draft.anyway) throw new Refusal('threadChanged')
+    if (thread.edition !== draft.edition && !draft.anyway) throw new Refusal('threadChanged')
     const answered = await entryToAnswer(db, threadId, tx)
     checkReply(answered, draft)
     const { channel, kind, outsideThread, outsideEntry } = answered

@@ -61,12 +61,12 @@ export async function singleEntries(
   {
     condition,
     since,
-    untold,
+    unfired,
   }: {
     condition: Extract<AlertCondition, { kind: 'any' | 'reach' }>
     since: number
     /** Only those read since then and not told by this alert. */
-    untold?: { alertId: number; readSince: Date }
+    unfired?: { alertId: number; readSince: Date }
   },
 ): Promise<SingleEntry[]> {
   const rows = await entriesOfLensSince(
@@ -75,7 +75,7 @@ export async function singleEntries(
     {
       since: new Date(since),
       reachAbove: condition.kind === 'reach' ? condition.above : null,
-      untold: untold ?? null,
+      unfired: unfired ?? null,
     },
   )
   return rows.map((row) => ({ ...row, at: row.at.getTime() }))

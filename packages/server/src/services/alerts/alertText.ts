@@ -1,12 +1,12 @@
-import type { TellingPhrase } from '@murrabel/core/alerts'
+import type { FiringMessage } from '@murrabel/core/alerts'
 
 const number = new Intl.NumberFormat('en')
 const points = (value = 0) => `${value < 0 ? '−' : '+'}${Math.abs(Math.round(value * 100))}`
 const entries = (n = 0) => (n === 1 ? '1 entry' : `${number.format(n)} entries`)
 const whole = (n = 0) => number.format(n)
 
-/** What a telling says, in one sentence with its figures: for mail, feeds and webhooks, which know no reader's language. */
-export function tellingText({ message, values: v }: TellingPhrase): string {
+/** What a firing says, in one sentence with its figures: for mail, feeds and webhooks, which know no reader's language. */
+export function firingText({ message, values: v }: FiringMessage): string {
   switch (message) {
     case 'overNet':
       return `Over: net sentiment is ${points(v.net)} again.`

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { alertLimits, rehearseAlert, tellingPhrase, tellsOfEntries } from '@murrabel/core/alerts'
+import { alertLimits, rehearseAlert, firingMessage, firesOnEntries } from '@murrabel/core/alerts'
 import { blankLens, parseLens, type Lens } from '@murrabel/core/lens'
 import {
   conditionOf,
@@ -64,25 +64,21 @@ export async function tryAlert(
   const to = parts.now()
   const from = to - trialDays * day
   const series = await hourSeries(parts, question, { from: from - learningDays(condition) * day, to })
-  const entries = tellsOfEntries(condition)
+  const entries = firesOnEntries(condition)
     ? await singleEntries(parts, question, { condition, since: from })
     : []
-  const tellings = rehearseAlert(
-    condition,
-    { ...series, entries },
-    { from, quietMinutes: draft.quietMinutes },
-  )
-  const begins = tellings.filter((t) => t.kind === 'begin')
+  const firings = rehearseAlert(condition, { ...series, entries }, { from, quietMinutes: draft.quietMinutes })
+  const begins = firings.filter((t) => t.kind === 'begin')
   const days = Math.max(1, Math.min(trialDays, (to - (context.since ?? to)) / day))
   const aDay = begins.length / days
   return {
     days: Math.round(days),
-    tellings: begins
+    firings: begins
       .slice(-200)
-      .map((t) => ({ ...t, entries: t.entries.slice(0, 20), phrase: tellingPhrase(condition, t) })),
+      .map((t) => ({ ...t, entries: t.entries.slice(0, 20), phrase: firingMessage(condition, t) })),
     begins: begins.length,
     aDay,
-    tooOften: aDay > alertLimits.tellingsADay,
+    tooOften: aDay > alertLimits.firingsADay,
   }
 }
 
@@ -102,7 +98,7 @@ async function refuseWrongDraft(context: Context, reader: Reader, draft: AlertDr
   const trial = await tryAlert(context, reader, draft)
   if (trial.tooOften) {
     const { begins, days, aDay } = trial
-    const values = { n: begins, days, aDay: Math.round(aDay), most: alertLimits.tellingsADay }
+    const values = { n: begins, days, aDay: Math.round(aDay), most: alertLimits.firingsADay }
     throw new Refusal('alertTooOften', { fields: [fieldProblem('condition', 'tooOften', { values })] })
   }
 }

@@ -2,10 +2,10 @@ import {
   alertReader,
   stepAlert,
   stepEntries,
-  tellsOfEntries,
+  firesOnEntries,
   type AlertCondition,
-  type Telling,
-  tellingPhrase,
+  type Firing,
+  firingMessage,
 } from '@murrabel/core/alerts'
 import { blankLens, printLens, type Lens } from '@murrabel/core/lens'
 import { readerOfMember } from '../../access/sessions.ts'
@@ -15,14 +15,14 @@ import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Tx } from '../../store/database.ts'
 import { alertLens } from './alerts.ts'
 import { hourSeries, learningDays, singleEntries } from './alertSeries.ts'
-import { tellingText } from './alertText.ts'
+import { firingText } from './alertText.ts'
 import {
   type DueAlert,
   claimAlert,
   setAlertState,
   keepTold,
   forgetTold,
-  setAlertTold,
+  setAlertFired,
   insertAlertEvent,
   insertDelivery,
 } from '../../store/queries/alerts/checks.ts'
@@ -47,10 +47,10 @@ export function checkAlert(context: Context, id: number): Promise<WorkOutcome> {
     // An alert sees what its maker may see; without a maker it sees nothing.
     const reader = alert.createdBy === null ? null : await readerOfMember(db, alert.createdBy, alert.brandId)
     if (!reader) return again
-    const telling = tellsOfEntries(alert.condition)
+    const firing = firesOnEntries(alert.condition)
       ? await lookAtEntries(context, reader, alert, alert.condition, tx)
       : await lookAtHours(context, reader, alert, tx)
-    if (telling) await storeTelling(context, reader, alert, telling, tx)
+    if (firing) await storeFiring(context, reader, alert, firing, tx)
     return again
   })
 }
@@ -60,7 +60,7 @@ async function lookAtHours(
   reader: Reader,
   alert: DueAlert,
   tx: Tx,
-): Promise<Telling | null> {
+): Promise<Firing | null> {
   const { db } = context
   const now = context.now()
   const question = { lens: alertLens(alert.lens), context: await lensContext(context, reader), reader }
@@ -71,12 +71,12 @@ async function lookAtHours(
   const last = series.hours.length - 1
   if (last < 0) return null
   const reading = alertReader(alert.condition, series)(last, alert.open)
-  const before = { open: alert.open, toldAt: alert.toldAt?.getTime() ?? null }
+  const before = { open: alert.open, firedAt: alert.firedAt?.getTime() ?? null }
   const { state, tell } = stepAlert(before, reading, { now, quietMinutes: alert.quietMinutes })
   if (!tell) return null
   await setAlertState(
     db,
-    { id: alert.id, open: state.open, toldAt: state.toldAt === null ? null : new Date(state.toldAt) },
+    { id: alert.id, open: state.open, firedAt: state.firedAt === null ? null : new Date(state.firedAt) },
     tx,
   )
   const { count, expected, net } = reading
@@ -89,36 +89,36 @@ async function lookAtEntries(
   alert: DueAlert,
   condition: Extract<AlertCondition, { kind: 'any' | 'reach' }>,
   tx: Tx,
-): Promise<Telling | null> {
+): Promise<Firing | null> {
   const { db } = context
   const now = context.now()
   const question = { lens: alertLens(alert.lens), context: await lensContext(context, reader), reader }
   const fresh = await singleEntries(context, question, {
     condition,
     since: now - newsDays * day,
-    untold: { alertId: alert.id, readSince: alert.createdAt },
+    unfired: { alertId: alert.id, readSince: alert.createdAt },
   })
-  const before = { open: false, toldAt: alert.toldAt?.getTime() ?? null }
+  const before = { open: false, firedAt: alert.firedAt?.getTime() ?? null }
   const { state, told } = stepEntries(before, fresh, { now, quietMinutes: alert.quietMinutes })
   if (!told.length) return null
   await keepTold(db, { alertId: alert.id, entryIds: told }, tx)
   await forgetTold(db, alert.id, tx)
-  await setAlertTold(db, { id: alert.id, toldAt: new Date(state.toldAt ?? now) }, tx)
+  await setAlertFired(db, { id: alert.id, firedAt: new Date(state.firedAt ?? now) }, tx)
   return { kind: 'begin', at: now, count: told.length, expected: null, net: null, entries: told }
 }
 
-async function storeTelling(
+async function storeFiring(
   context: Context,
   reader: Reader,
   alert: DueAlert,
-  telling: Telling,
+  firing: Firing,
   tx: Tx,
 ): Promise<void> {
   const { db, live, due } = context
-  const detail = await detailOf(context, reader, alert, telling)
+  const detail = await detailOf(context, reader, alert, firing)
   const event = await insertAlertEvent(
     db,
-    { alertId: alert.id, brandId: alert.brandId, kind: telling.kind, at: new Date(telling.at), detail },
+    { alertId: alert.id, brandId: alert.brandId, kind: firing.kind, at: new Date(firing.at), detail },
     tx,
   )
   const targets = [
@@ -136,8 +136,8 @@ async function storeTelling(
 const receiverOf = (target: string): string =>
   URL.canParse(target) ? new URL(target).host : (target.split('@').pop() ?? target)
 
-/** Hours of entries that a telling leads to. */
-function hoursTold({ condition }: DueAlert, { kind }: Telling): number {
+/** Hours of entries that a firing leads to. */
+function firingHours({ condition }: DueAlert, { kind }: Firing): number {
   if (condition.kind === 'more') return condition.hours
   if (condition.kind === 'net') return condition.days * 24
   return kind === 'end' ? 72 : 24
@@ -147,20 +147,20 @@ async function detailOf(
   context: Context,
   reader: Reader,
   alert: DueAlert,
-  telling: Telling,
+  firing: Firing,
 ): Promise<EventDetail> {
-  const phrase = tellingPhrase(alert.condition, telling)
+  const phrase = firingMessage(alert.condition, firing)
   const inner = await lensContext(context, reader)
-  const period = { from: telling.at - hoursTold(alert, telling) * hour, to: telling.at }
+  const period = { from: firing.at - firingHours(alert, firing) * hour, to: firing.at }
   const lens: Lens = lensAt(alertLens(alert.lens), period, inner.zone)
   const pairs = printLens(lens, { ...blankLens, unit: 'entries' })
-  const wantsPhrases = telling.kind === 'begin' && !tellsOfEntries(alert.condition)
+  const wantsPhrases = firing.kind === 'begin' && !firesOnEntries(alert.condition)
   // Why it is so is a help; that it is so must be told also when the words cannot be counted now.
   const told = wantsPhrases
     ? await phrasesOfLens(context, reader, { lens, context: inner, against: 'before' }).catch(() => null)
     : null
   return {
-    text: tellingText(phrase),
+    text: firingText(phrase),
     phrase,
     link: `/watch?${new URLSearchParams([...pairs, ['view', 'mentions']]).toString()}`,
     condition: alert.condition,

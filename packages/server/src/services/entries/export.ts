@@ -15,8 +15,8 @@ export async function* exportRows(
   query: Record<string, unknown>,
 ): AsyncGenerator<EntryRow[]> {
   const asked = lensOf(query)
-  // Ranked by how telling it is, a list would have to be ranked anew for every page.
-  const lens: Lens = asked.order === 'telling' ? { ...asked, order: 'newest' } : asked
+  // Ranked by how distinctive it is, a list would have to be ranked anew for every page.
+  const lens: Lens = asked.order === 'distinctive' ? { ...asked, order: 'newest' } : asked
   const context = await lensContext(parts, reader)
   let after: PageKey | null = null
   for (let count = 0; count < limits.exportRows;) {

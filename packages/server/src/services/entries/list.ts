@@ -9,7 +9,7 @@ import {
 } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import { tellingPage } from './tellingPage.ts'
+import { distinctivePage } from './distinctivePage.ts'
 import { entryCount } from '../../store/queries/entries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entries/entryPage.ts'
 import { foldPage } from '../../store/queries/entries/foldPage.ts'
@@ -31,7 +31,7 @@ export async function listEntries(
   const limit = wholePart(query, 'limit', { least: 1, most: limits.pageRows, usual: 50 })
   const threads = idsPart(query, 'threads', limits.threadsAsked)
   const context = await lensContext(parts, reader)
-  if (lens.order === 'telling') return tellingPage(parts, reader, { lens, context, after, limit })
+  if (lens.order === 'distinctive') return distinctivePage(parts, reader, { lens, context, after, limit })
   const page = await entryPage(parts.db, { lens, context, reader, after, limit, threads })
   return query.fold === '1' && lens.story === null
     ? foldPage(parts.db, page, { lens, context, reader })

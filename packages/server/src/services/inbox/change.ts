@@ -54,7 +54,7 @@ export async function writeChange(
     state,
     setAsideUntil: setAsideUntil === null ? null : new Date(setAsideUntil),
     givenTo: change.givenTo === undefined ? thread.givenTo : change.givenTo,
-    version: thread.version + 1,
+    edition: thread.edition + 1,
   }
   await setThread(
     db,
@@ -63,7 +63,7 @@ export async function writeChange(
       state: next.state,
       setAsideUntil: next.setAsideUntil,
       givenTo: next.givenTo,
-      version: next.version,
+      edition: next.edition,
     },
     tx,
   )
@@ -82,7 +82,7 @@ export async function writeChange(
       before: change.final
         ? undefined
         : { state: thread.state, setAsideUntil: thread.setAsideUntil, givenTo: thread.givenTo },
-      version: next.version,
+      edition: next.edition,
     },
     tx,
   )
@@ -102,7 +102,7 @@ export const unchanged = (thread: LockedThread): ThreadChangeAnswer => ({
   thread: {
     id: thread.id,
     state: thread.state,
-    version: thread.version,
+    edition: thread.edition,
     setAsideUntil: thread.setAsideUntil?.toISOString() ?? null,
     givenTo: thread.givenTo,
   },
@@ -178,7 +178,7 @@ export async function undoThreadEvent(
     const thread = await lockThread(parts.db, reader, id, tx)
     const event = await lockUndoable(parts.db, { eventId, threadId: id }, tx)
     if (!event) throw new Refusal('notFound')
-    if (event.version !== thread.version) throw new Refusal('undoTooLate')
+    if (event.edition !== thread.edition) throw new Refusal('undoTooLate')
     await setUndone(parts.db, eventId, tx)
     const { state, setAsideUntil, givenTo } = event.before
     const to = { state, setAsideUntil: setAsideUntil ? Date.parse(setAsideUntil) : null }

@@ -70,8 +70,8 @@ export async function refreshThreads(
   await recordAll(
     db,
     { brandId: hours.brandId, actor: 'network' },
-    next.flatMap(({ id, event, known, version }) =>
-      event && known ? [{ kind: event, on: ['thread', id] as const, version }] : [],
+    next.flatMap(({ id, event, known, edition }) =>
+      event && known ? [{ kind: event, on: ['thread', id] as const, edition }] : [],
     ),
     tx,
   )
@@ -105,7 +105,7 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable
     event,
     known: fact.oldLead !== null,
     moved: isMoved,
-    version: fact.version + (isMoved ? 1 : 0),
+    edition: fact.edition + (isMoved ? 1 : 0),
   }
   if (fact.leadId === null || fact.leadAt === null || fact.kind === null)
     return { ...base, lead: null, due: null, pressing: null }

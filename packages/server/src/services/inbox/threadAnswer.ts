@@ -55,7 +55,7 @@ export async function threadAnswer(
     : null
   return {
     id,
-    version: thread.version,
+    edition: thread.edition,
     kind,
     title: thread.title,
     url: thread.url,

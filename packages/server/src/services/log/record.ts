@@ -28,8 +28,8 @@ export interface Happened {
   detail?: object
   /** What was before, for what can be undone. */
   before?: object
-  /** The thread's version after it. */
-  version?: number
+  /** The thread's edition after it. */
+  edition?: number
 }
 
 /** Writes lines into the log: everything that happens to a thing leaves one. Answers their ids, in the same order. */
@@ -47,14 +47,14 @@ export async function recordAll(
       actor: 'actor' in actor ? actor.actor : 'colleague',
       colleagueId: 'actor' in actor ? null : actor.colleagueId,
     },
-    happened.map(({ on: [subject, id, thread], kind, detail = {}, before, version }) => ({
+    happened.map(({ on: [subject, id, thread], kind, detail = {}, before, edition }) => ({
       subject,
       subjectId: id,
       threadId: subject === 'thread' ? id : (thread ?? null),
       kind,
       detail,
       before: before ?? null,
-      version: version ?? null,
+      edition: edition ?? null,
     })),
     tx,
   )

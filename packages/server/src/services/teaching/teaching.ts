@@ -1,5 +1,5 @@
 import { lessonsNeeded, type Model } from '@murrabel/core/learning'
-import { isTelling } from '@murrabel/core/phrases'
+import { hasContentWord } from '@murrabel/core/phrases'
 import { detectLanguage, loadLanguages } from '@murrabel/core/text'
 import {
   type AspectDraft,
@@ -73,7 +73,7 @@ function learningOf(row: TeachingRow | undefined, corrections: number): Teaching
 function strongestOf(model: Model | null): TeachingAnswer['learning']['strongest'] {
   const labels = ['negative', 'neutral', 'positive'] as const
   return Object.entries(model?.weights ?? {})
-    .filter(([word]) => isTelling(word.split(' ')))
+    .filter(([word]) => hasContentWord(word.split(' ')))
     .map(([word, weights]) => {
       const most = Math.max(...weights)
       return { word, toward: labels[weights.indexOf(most)]!, most }

@@ -22,7 +22,7 @@ import {
 } from '../../store/queries/entries/lensSlices.ts'
 import { watchPeriods } from '../../store/queries/watches/watchPeriods.ts'
 import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
-import { usualPeriods } from './standings.ts'
+import { usualPeriods } from './summaries.ts'
 import { netOf, noCounts, countOfAll } from './sentimentCounts.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 import { peersOf } from '../../store/queries/watches/watches.ts'

@@ -6,7 +6,7 @@ import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watc
 import { watchVoices } from '../../store/queries/watches/watchVoices.ts'
 import { publicFigures } from './publicFigures.ts'
 import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
-import { usualPeriods } from './standings.ts'
+import { usualPeriods } from './summaries.ts'
 import { addCounts, netOf, noCounts, countOfAll } from './sentimentCounts.ts'
 import { knownPeriods, usualOf } from './usual.ts'
 import { watchesInGroups } from '../../store/queries/watches/watches.ts'

@@ -24,6 +24,7 @@ import * as mentionsFollow from './0023-mentions-follow.ts'
 import * as storyChanges from './0024-story-changes.ts'
 import * as rollupsLocalHours from './0025-rollups-local-hours.ts'
 import * as reachIndex from './0026-reach-index.ts'
+import * as names from './0027-names.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -53,4 +54,5 @@ export const migrations = [
   { name: '0024-story-changes', ...storyChanges },
   { name: '0025-rollups-local-hours', ...rollupsLocalHours },
   { name: '0026-reach-index', ...reachIndex },
+  { name: '0027-names', ...names },
 ]

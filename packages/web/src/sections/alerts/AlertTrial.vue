@@ -10,14 +10,14 @@ const { t, number, when, day } = useTexts()
 const { told } = useAlertTexts()
 const dayMs = 86_400_000
 
-/** Where the tellings lie in the days tried, as shares of the strip. */
+/** Where the firings lie in the days tried, as shares of the strip. */
 const marks = computed(() => {
   const end = Date.now()
   const span = trial.days * dayMs
-  return trial.tellings.map((telling) => ({
-    at: telling.at,
-    left: `${Math.max(0, Math.min(100, 100 * (1 - (end - telling.at) / span)))}%`,
-    title: `${when(new Date(telling.at).toISOString())}: ${told(telling)}`,
+  return trial.firings.map((firing) => ({
+    at: firing.at,
+    left: `${Math.max(0, Math.min(100, 100 * (1 - (end - firing.at) / span)))}%`,
+    title: `${when(new Date(firing.at).toISOString())}: ${told(firing)}`,
   }))
 })
 </script>
@@ -38,8 +38,8 @@ const marks = computed(() => {
       <span>{{ day(Date.now() - (trial.days - 1) * dayMs) }}</span><span>{{ day(Date.now()) }}</span>
     </div>
     <ul>
-      <li v-for="telling in [...trial.tellings].reverse().slice(0, 20)" :key="telling.at">
-        <time>{{ when(new Date(telling.at).toISOString()) }}</time> {{ told(telling) }}
+      <li v-for="firing in [...trial.firings].reverse().slice(0, 20)" :key="firing.at">
+        <time>{{ when(new Date(firing.at).toISOString()) }}</time> {{ told(firing) }}
       </li>
     </ul>
   </section>

@@ -113,10 +113,10 @@ const remove = (alert: AlertAnswer) =>
           <td>{{ condition(alert.condition) }}</td>
           <td>{{ ways(alert) }}</td>
           <td>
-            <time v-if="alert.toldAt" :title="exact(alert.toldAt)">{{ when(alert.toldAt) }}</time>
+            <time v-if="alert.firedAt" :title="exact(alert.firedAt)">{{ when(alert.firedAt) }}</time>
             <span v-else class="soft">{{ t('alerts.never') }}</span>
-            <span v-if="alert.tellings" class="soft">
-              {{ t('alerts.times', { n: alert.tellings }, alert.tellings) }}</span
+            <span v-if="alert.firings" class="soft">
+              {{ t('alerts.times', { n: alert.firings }, alert.firings) }}</span
             >
           </td>
           <td class="acts">

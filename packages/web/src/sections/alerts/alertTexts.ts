@@ -1,5 +1,5 @@
 import type { AlertAnswer } from '@murrabel/contract'
-import type { AlertCondition, TellingPhrase } from '@murrabel/core/alerts'
+import type { AlertCondition, FiringMessage } from '@murrabel/core/alerts'
 import { parseLens, blankLens } from '@murrabel/core/lens'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
@@ -23,7 +23,7 @@ export function useAlertTexts() {
     }
   }
   /** What was told, with its figures; one of an earlier version stands as it was written. */
-  function told({ phrase, text = '' }: { phrase: TellingPhrase | null; text?: string }): string {
+  function told({ phrase, text = '' }: { phrase: FiringMessage | null; text?: string }): string {
     if (!phrase) return text
     const { n, net, low, high, below, ...counts } = phrase.values
     const shares = Object.entries({ net, low, high, below }).map(([name, v]) => [name, points(v ?? 0)])

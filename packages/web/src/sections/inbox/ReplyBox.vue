@@ -17,15 +17,15 @@ const busy = ref(false)
 const problem = ref<CallProblem | null>(null)
 const area = useTemplateRef<HTMLTextAreaElement>('area')
 const focus = useFocusReturn()
-// What the writer has seen; a later version means that somebody acted meanwhile.
-const seen = ref(thread.version)
+// What the writer has seen; a later edition means that somebody acted meanwhile.
+const seen = ref(thread.edition)
 const left = computed(() => thread.reply.maxLength - text.value.length)
 
 watch(text, (now) => keepDraft(thread.id, now))
 watch(
-  () => thread.version,
-  (version) => {
-    if (!text.value.trim()) seen.value = version
+  () => thread.edition,
+  (edition) => {
+    if (!text.value.trim()) seen.value = edition
   },
 )
 
@@ -37,7 +37,7 @@ async function send(finish: boolean, anyway = false): Promise<void> {
     const body = {
       text: text.value,
       key: key.value,
-      version: anyway ? thread.version : seen.value,
+      edition: anyway ? thread.edition : seen.value,
       finish,
       anyway,
     }
@@ -45,7 +45,7 @@ async function send(finish: boolean, anyway = false): Promise<void> {
     text.value = ''
     keepDraft(thread.id, '')
     key.value = crypto.randomUUID()
-    seen.value = answer.thread.version
+    seen.value = answer.thread.edition
     emit('sent', answer, finish)
   } catch (error) {
     if (!(error instanceof CallProblem)) throw error

@@ -9,7 +9,7 @@ import {
   type NetworkAnswer,
   type ProfileAnswer,
 } from '@murrabel/contract'
-import { addressOf, call, CallProblem } from '../../api/call.ts'
+import { call, CallProblem } from '../../api/call.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
@@ -17,11 +17,13 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
+import ConnectBar from './ConnectBar.vue'
+import ProfileTable from './ProfileTable.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 import RowShapes from '../../parts/RowShapes.vue'
 
 const ApartSheet = onDemand(() => import('./ApartSheet.vue'))
-const { t, called, number, when, exact } = useTexts()
+const { t } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
 const route = useRoute()
@@ -31,7 +33,6 @@ const problem = ref<CallProblem | null>(null)
 const feedProblem = ref<CallProblem | null>(null)
 const address = ref('')
 const busy = ref('')
-const may = computed(() => brand.mayCall('disconnect'))
 const mayConnect = computed(() => brand.mayCall('connect'))
 
 const connected = computed(() =>
@@ -82,14 +83,10 @@ const searchOn = (network: string) =>
     await load()
   })
 /** Takes in a list of feeds as other readers of feeds write it. */
-const takeOpml = (event: Event) =>
+const takeOpml = (file: string) =>
   guard(
     'feed',
     async () => {
-      const input = event.target as HTMLInputElement
-      const file = await input.files?.[0]?.text()
-      input.value = ''
-      if (!file) return
       const { added, known, refused, problems } = await call(routes.importFeeds, { body: { file } })
       const named = problems.slice(0, 3).map((p) => `${p.address} ${p.reason}`)
       undo.tell({
@@ -129,8 +126,7 @@ const again = (profile: ProfileAnswer) =>
     ? guard(
         'feed',
         async () =>
-          void (await call(routes.connectFeed, { body: { address: profile.url ?? '', name: profile.name } }))
-            .id,
+          void (await call(routes.connectFeed, { body: { address: profile.url ?? '', name: profile.name } })),
       )
     : profile.capabilities.search
       ? searchOn(profile.network)
@@ -141,8 +137,6 @@ function seeApart(profile: ProfileAnswer): void {
   apartOf.value = profile
   apartShown.value = true
 }
-const share = (profile: ProfileAnswer) =>
-  profile.historyTotal ? Math.min(100, (100 * profile.historyDone) / profile.historyTotal) : 0
 </script>
 
 <template>
@@ -152,40 +146,16 @@ const share = (profile: ProfileAnswer) =>
     </p>
     <p v-if="refusal" class="told wrong" role="alert">{{ refusal }}</p>
     <ProblemNote v-if="problem" :problem="problem" @again="load" />
-    <div v-if="mayConnect" class="connect">
-      <button
-        v-for="network in networks"
-        :key="network.network"
-        type="button"
-        class="button primary"
-        :disabled="busy !== ''"
-        @click="network.search ? searchOn(network.network) : connect(network.network)"
-      >
-        {{
-          busy === network.network
-            ? t('profiles.connecting', { name: network.name })
-            : t(network.search ? 'profiles.search' : 'profiles.connect', { name: network.name })
-        }}
-      </button>
-      <form class="feed" @submit.prevent="addFeed">
-        <el-input
-          v-model="address"
-          :placeholder="t('profiles.feedAddress')"
-          :aria-label="t('profiles.feedAddress')"
-          maxlength="2000"
-        />
-        <button type="submit" class="button" :disabled="!address.trim() || busy !== ''">
-          {{ busy === 'feed' ? t('profiles.adding') : t('profiles.addFeed') }}
-        </button>
-      </form>
-      <span class="lists">
-        <label class="button">
-          {{ t('profiles.importFeeds') }}
-          <input type="file" accept=".opml,.xml,text/x-opml" class="reader-only" @change="takeOpml" />
-        </label>
-        <a class="button" :href="addressOf(routes.exportFeeds)" download>{{ t('profiles.exportFeeds') }}</a>
-      </span>
-    </div>
+    <ConnectBar
+      v-if="mayConnect"
+      v-model:address="address"
+      :networks="networks"
+      :busy="busy"
+      @connect="connect"
+      @search="searchOn"
+      @feed="addFeed"
+      @list="takeOpml"
+    />
     <p v-else class="soft">{{ t('profiles.noRight') }}</p>
     <ProblemNote v-if="feedProblem" :problem="feedProblem" @again="addFeed" />
     <EmptyPlace
@@ -194,114 +164,19 @@ const share = (profile: ProfileAnswer) =>
       :text="t('profiles.noneHint')"
     />
     <RowShapes v-if="!profiles && !problem" :height="56" />
-    <table v-if="profiles?.length">
-      <thead>
-        <tr>
-          <th>{{ t('profiles.name') }}</th>
-          <th>{{ t('profiles.place') }}</th>
-          <th class="figure">{{ t('profiles.entries') }}</th>
-          <th>{{ t('profiles.state') }}</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="profile in profiles" :key="profile.id" :data-profile="profile.name">
-          <td>
-            <b>{{ profile.name }}</b>
-            <small class="soft"
-              >{{ called('lens.channel', profile.channel)
-              }}<template v-if="profile.network !== 'file'">
-                · {{ profile.capabilities.live ? t('profiles.live') : t('profiles.polled') }}</template
-              ></small
-            >
-          </td>
-          <td>{{ brand.placeName(profile.placeId) }}</td>
-          <td class="figure">
-            {{ number(profile.entries) }}
-            <button
-              v-if="profile.apart"
-              type="button"
-              class="plain apart"
-              data-test="apart"
-              @click="seeApart(profile)"
-            >
-              {{ t('profiles.apart.count', { n: number(profile.apart) }, profile.apart) }}
-            </button>
-          </td>
-          <td>
-            <span
-              :class="{ wrong: profile.status === 'expired' || profile.status === 'failing' }"
-              data-test="status"
-              >{{ t(`profiles.status.${profile.status}`) }}</span
-            >
-            <template v-if="profile.status === 'collecting'">
-              <span class="soft">
-                {{
-                  t('profiles.progress', {
-                    done: number(profile.historyDone),
-                    total: profile.historyTotal === null ? '…' : number(profile.historyTotal),
-                  })
-                }}</span
-              >
-              <el-progress :percentage="share(profile)" :show-text="false" :stroke-width="4" />
-            </template>
-            <small v-else-if="profile.error" class="wrong">{{ profile.error }}</small>
-            <small v-else-if="profile.collectedAt" class="soft" :title="exact(profile.collectedAt)">{{
-              t('profiles.collected', { t: when(profile.collectedAt) })
-            }}</small>
-          </td>
-          <td class="actions">
-            <template v-if="may && profile.network !== 'file'">
-              <button
-                v-if="profile.status === 'expired'"
-                type="button"
-                class="button primary"
-                @click="again(profile)"
-              >
-                {{ t('profiles.renew') }}
-              </button>
-              <button
-                v-else-if="profile.status === 'disconnected'"
-                type="button"
-                class="button"
-                @click="again(profile)"
-              >
-                {{ t('profiles.connectAgain') }}
-              </button>
-              <button v-else type="button" class="button" @click="look(profile)">
-                {{ t('profiles.look') }}
-              </button>
-              <button
-                v-if="profile.status !== 'disconnected'"
-                type="button"
-                class="button"
-                @click="disconnect(profile)"
-              >
-                {{ t('profiles.disconnect') }}
-              </button>
-            </template>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <ProfileTable
+      v-if="profiles?.length"
+      :profiles="profiles"
+      @apart="seeApart"
+      @again="again"
+      @look="look"
+      @disconnect="disconnect"
+    />
     <ApartSheet v-model="apartShown" :profile="apartOf" @tried="load" />
   </SetUpFrame>
 </template>
 
 <style scoped>
-.connect {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin-bottom: 16px;
-}
-.feed {
-  display: flex;
-  gap: 8px;
-  flex: 1;
-  min-width: 320px;
-  max-width: 520px;
-}
 .told {
   border-left: 3px solid var(--deep);
   background: var(--deep-wash);
@@ -311,60 +186,5 @@ const share = (profile: ProfileAnswer) =>
 .told.wrong {
   border-color: var(--flare);
   background: var(--note);
-}
-.wrong {
-  color: var(--flare-text);
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: left;
-  font-size: 12px;
-  font-weight: 600;
-  color: var(--ink-soft);
-  padding: 4px 12px 4px 0;
-}
-td {
-  border-top: 1px solid var(--line);
-  padding: 7px 12px 7px 0;
-  vertical-align: top;
-}
-b {
-  font-weight: 600;
-}
-small {
-  display: block;
-  font-size: 12px;
-}
-.figure {
-  text-align: right;
-  padding-right: 32px;
-}
-.apart {
-  display: block;
-  margin-left: auto;
-  font-size: 12px;
-  color: var(--flare-text);
-}
-.actions {
-  text-align: right;
-  padding-right: 0;
-  white-space: nowrap;
-}
-.actions .button {
-  padding: 2px 10px;
-  margin-left: 6px;
-}
-.lists {
-  display: flex;
-  gap: 8px;
-}
-.lists a {
-  color: var(--ink);
-}
-.lists label:focus-within {
-  outline: 2px solid var(--deep);
 }
 </style>

@@ -33,7 +33,7 @@ const voices = useVoices()
 const { rows } = entries
 const selected = ref<number | null>(null)
 const chosen = ref<ReadonlySet<number>>(new Set())
-const orders = ['newest', 'oldest', 'reach', 'telling'] as const
+const orders = ['newest', 'oldest', 'reach', 'distinctive'] as const
 
 const actions = useMentionActions({
   changed(ids, part) {
@@ -117,7 +117,7 @@ useShortcuts({
     <header>
       <h4>{{ t('watch.mentions') }}</h4>
       <button
-        v-if="copies && lens.story === null && lens.order !== 'telling'"
+        v-if="copies && lens.story === null && lens.order !== 'distinctive'"
         type="button"
         class="plain"
         :aria-pressed="fold"

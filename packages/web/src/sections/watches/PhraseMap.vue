@@ -74,7 +74,7 @@ const title = (phrase: PhraseAnswer) =>
             <th>{{ t('watch.map.entries') }}</th>
             <th>{{ t('watch.map.was') }}</th>
             <th>{{ t('watch.net') }}</th>
-            <th>{{ t('watch.map.telling') }}</th>
+            <th>{{ t('watch.map.distinctive') }}</th>
           </tr>
         </thead>
         <tbody>

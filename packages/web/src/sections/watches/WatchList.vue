@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { ChevronDown, ChevronRight, Pencil } from '@lucide/vue'
 import { useLocalStorage } from '@vueuse/core'
 import { netMinimum } from '@murrabel/core/measures'
-import type { StandingsAnswer, WatchAnswer, WatchGroupAnswer } from '@murrabel/contract'
+import type { SummariesAnswer, WatchAnswer, WatchGroupAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import SparkLine from '../../parts/SparkLine.vue'
 import { useBrand } from '../../stores/brand.ts'
@@ -12,8 +12,8 @@ import { treeRows } from './watchTree.ts'
 import WatchFiles from './WatchFiles.vue'
 import WatchPlaces from './WatchPlaces.vue'
 
-const { standings, watch, group } = defineProps<{
-  standings: StandingsAnswer | null
+const { summaries, watch, group } = defineProps<{
+  summaries: SummariesAnswer | null
   watch: number | null
   group: number | null
 }>()
@@ -27,7 +27,7 @@ const { t, number } = useTexts()
 const brand = useBrand()
 const closed = useLocalStorage<number[]>('murrabel.closedGroups', [])
 const rows = computed(() => treeRows(brand.groups, brand.watches, new Set(closed.value)))
-const byId = computed(() => new Map(standings?.watches.map((w) => [w.id, w])))
+const byId = computed(() => new Map(summaries?.watches.map((w) => [w.id, w])))
 const list = ref<HTMLElement | null>(null)
 
 function toggle(id: number): void {
@@ -116,7 +116,7 @@ function state(item: WatchAnswer): string | null {
             />
           </span>
           <span v-if="state(row.watch)" class="line soft">{{ state(row.watch) }}</span>
-          <span v-else-if="byId.get(row.watch.id)" class="line soft" data-test="standing">
+          <span v-else-if="byId.get(row.watch.id)" class="line soft" data-test="summary">
             <span
               >{{ number(byId.get(row.watch.id)!.count) }},
               <em :class="byId.get(row.watch.id)!.usual.verdict">{{

@@ -37,7 +37,7 @@ const { lens, problems, query, change, reset } = useLens('entries')
 provideSearch(lens)
 const fold = useFolding()
 const view = computed<WatchView>(() => watchViews.find((each) => each === route.query.view) ?? 'said')
-const { entries, strip, standings, figures, against, phrases, chart, loadFigures, refresh } = useWatchAnswers(
+const { entries, strip, summaries, figures, against, phrases, chart, loadFigures, refresh } = useWatchAnswers(
   {
     lens,
     query,
@@ -89,7 +89,7 @@ useShortcuts({ lens: () => void lensLine.value?.focus() })
   />
   <main class="body">
     <WatchList
-      :standings="standings.answer.value"
+      :summaries="summaries.answer.value"
       :watch="lens.watch"
       :group="lens.group"
       @choose="(subject) => change(subject)"

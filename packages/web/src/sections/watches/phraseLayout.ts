@@ -21,8 +21,8 @@ const asides = [0, 40, -40, 80, -80, 120, -120]
 const endLine = 18
 
 /**
- * Puts phrases on a field from sour to sweet: left and right by net sentiment, size by how telling, and as near to the
- * middle line as there is room. The most telling are placed first; one that finds no room is left to the table.
+ * Puts phrases on a field from sour to sweet: left and right by net sentiment, size by how distinctive, and as near to the
+ * middle line as there is room. The most distinctive are placed first; one that finds no room is left to the table.
  *
  * @param measure width of words at a size, in pixels
  */

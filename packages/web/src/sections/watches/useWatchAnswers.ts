@@ -46,8 +46,8 @@ export interface WatchQuestion {
 export function useWatchAnswers({ lens, query, view, fold, views }: WatchQuestion) {
   const entries = useEntryList(query, { fold })
   const strip = useTide(lens)
-  const standings = useAsked(
-    routes.standings,
+  const summaries = useAsked(
+    routes.summaries,
     computed<[string, string][]>(() => [['time', printRange(lens.value.range)]]),
   )
   const figures = useAsked(routes.figures, query)
@@ -67,7 +67,7 @@ export function useWatchAnswers({ lens, query, view, fold, views }: WatchQuestio
   function loadFigures(): void {
     void strip.load()
     void figures.load()
-    void standings.load()
+    void summaries.load()
     void loadChart()
   }
   const refresh = gathered(() => {
@@ -85,5 +85,5 @@ export function useWatchAnswers({ lens, query, view, fold, views }: WatchQuestio
     refresh()
     refreshTexts()
   })
-  return { entries, strip, standings, figures, against, phrases, chart, loadFigures, refresh }
+  return { entries, strip, summaries, figures, against, phrases, chart, loadFigures, refresh }
 }

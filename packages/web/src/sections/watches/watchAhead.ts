@@ -24,5 +24,5 @@ export function askAheadForWatch({ query: pairs }: RouteLocation): void {
   askAhead(routes.entryCount, { query })
   askAhead(routes.figures, { query })
   askAhead(routes.tide, { query })
-  askAhead(routes.standings, { query: [['time', printRange(lens.range)]] })
+  askAhead(routes.summaries, { query: [['time', printRange(lens.range)]] })
 }

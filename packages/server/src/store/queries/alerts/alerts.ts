@@ -2,7 +2,7 @@ import type { AlertAnswer, AlertDraft } from '@murrabel/contract'
 import { isLimited, type Reader } from '../../../access/reader.ts'
 import { Where } from '../shared/where.ts'
 import type { Database, Tx } from '../../database.ts'
-import type { TellingPhrase, AlertCondition } from '@murrabel/core/alerts'
+import type { FiringMessage, AlertCondition } from '@murrabel/core/alerts'
 
 export interface EventRow {
   id: number
@@ -17,7 +17,7 @@ export interface EventDetail {
   /** In English, for mail, feeds and webhooks. */
   text: string
   /** The same for a reader's own language; missing in events of earlier versions. */
-  phrase?: TellingPhrase
+  phrase?: FiringMessage
   /** Path and query of the page with its entries. */
   link: string
   phrases?: string[]
@@ -97,9 +97,9 @@ export function alertsSeenBy(
   if (id !== null) where.add(`a.id = ${where.bind(id)}`)
   return db.rows<AlertRow>(
     `SELECT a.id, a.name, a.lens, a.condition, a.quiet_minutes AS "quietMinutes", a.in_app AS "inApp",
-       a.emails, a.webhook, a.active, a.open, a.edition, a.told_at AS "toldAt",
+       a.emails, a.webhook, a.active, a.open, a.edition, a.fired_at AS "firedAt",
        a.feed_token AS "feedToken", a.webhook_secret_sealed AS secret,
-       (SELECT count(*) FROM alert_events v WHERE v.alert_id = a.id AND v.kind = 'begin') AS tellings,
+       (SELECT count(*) FROM alert_events v WHERE v.alert_id = a.id AND v.kind = 'begin') AS firings,
        (
          SELECT d.error
          FROM alert_deliveries d

@@ -9,7 +9,7 @@ export interface DueAlert {
   condition: AlertCondition
   quietMinutes: number
   open: boolean
-  toldAt: Date | null
+  firedAt: Date | null
   createdAt: Date
   createdBy: number | null
   emails: string[]
@@ -26,7 +26,7 @@ export const claimAlert = (
      SET checked_at = $2
      WHERE a.id = $1 AND a.active AND a.deleted_at IS NULL
      RETURNING a.id, a.brand_id AS "brandId", a.lens, a.condition, a.quiet_minutes AS "quietMinutes",
-       a.open, a.told_at AS "toldAt", a.created_at AS "createdAt", a.created_by AS "createdBy",
+       a.open, a.fired_at AS "firedAt", a.created_at AS "createdAt", a.created_by AS "createdBy",
        a.emails, a.webhook`,
     [id, at],
     tx,
@@ -34,14 +34,14 @@ export const claimAlert = (
 
 export const setAlertState = async (
   db: Database,
-  { id, open, toldAt }: { id: number; open: boolean; toldAt: Date | null },
+  { id, open, firedAt }: { id: number; open: boolean; firedAt: Date | null },
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
     `UPDATE alerts
-     SET open = $2, told_at = $3
+     SET open = $2, fired_at = $3
      WHERE id = $1`,
-    [id, open, toldAt],
+    [id, open, firedAt],
     tx,
   )
 }
@@ -52,7 +52,7 @@ export const keepTold = async (
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
-    `INSERT INTO alert_told (alert_id, entry_id)
+    `INSERT INTO alert_fired (alert_id, entry_id)
      SELECT $1::int, unnest($2::bigint[])`,
     [alertId, entryIds],
     tx,
@@ -61,23 +61,23 @@ export const keepTold = async (
 
 export const forgetTold = async (db: Database, alertId: number, tx?: Tx): Promise<void> => {
   await db.rows(
-    `DELETE FROM alert_told
+    `DELETE FROM alert_fired
      WHERE alert_id = $1 AND at < now() - interval '7 days'`,
     [alertId],
     tx,
   )
 }
 
-export const setAlertTold = async (
+export const setAlertFired = async (
   db: Database,
-  { id, toldAt }: { id: number; toldAt: Date },
+  { id, firedAt }: { id: number; firedAt: Date },
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
     `UPDATE alerts
-     SET told_at = $2
+     SET fired_at = $2
      WHERE id = $1`,
-    [id, toldAt],
+    [id, firedAt],
     tx,
   )
 }
@@ -124,15 +124,15 @@ export interface Untold {
 export function entriesOfLensSince(
   db: Database,
   { from, where }: LensSource,
-  { since, reachAbove, untold }: { since: Date; reachAbove: number | null; untold: Untold | null },
+  { since, reachAbove, unfired }: { since: Date; reachAbove: number | null; unfired: Untold | null },
 ): Promise<{ id: number; at: Date; reach: number }[]> {
   where.add(`e.at >= ${where.bind(since)} AND e.analysed_at IS NOT NULL`)
   if (reachAbove !== null) where.add(`e.reach >= ${where.bind(reachAbove)}::int`)
-  if (untold)
+  if (unfired)
     where.add(
-      `e.analysed_at >= ${where.bind(untold.readSince)}
+      `e.analysed_at >= ${where.bind(unfired.readSince)}
        AND NOT EXISTS (
-         SELECT 1 FROM alert_told d WHERE d.alert_id = ${where.bind(untold.alertId)}::int AND d.entry_id = e.id
+         SELECT 1 FROM alert_fired d WHERE d.alert_id = ${where.bind(unfired.alertId)}::int AND d.entry_id = e.id
        )`,
     )
   return db.rows<{ id: number; at: Date; reach: number }>(

@@ -25,7 +25,7 @@ export function parseKey(text: string, order: Lens['order']): PageKey | null {
   if (!Array.isArray(parts) || parts.length !== 2) return null
   const [key, id] = parts as [unknown, unknown]
   if (typeof id !== 'number' || !Number.isSafeInteger(id) || id < 0) return null
-  const counted = order === 'reach' || order === 'telling'
+  const counted = order === 'reach' || order === 'distinctive'
   const fits = counted
     ? typeof key === 'number' && Number.isInteger(key) && key >= 0 && key <= 2_147_483_647
     : typeof key === 'string' && isoInstant.test(key) && !Number.isNaN(Date.parse(key))
@@ -105,8 +105,8 @@ export async function entryPage(
 ): Promise<EntryPage> {
   const { from, where } = lensWhere(lens, context, reader)
   if (threads) where.add(`e.thread_id = ANY(${where.bind(threads)}::bigint[])`)
-  // The most telling are ranked by whoever knows the phrases; asked for here, they come by time.
-  const order = orders[lens.order === 'telling' ? 'newest' : lens.order]
+  // The most distinctive are ranked by whoever knows the phrases; asked for here, they come by time.
+  const order = orders[lens.order === 'distinctive' ? 'newest' : lens.order]
   const key = keyOf(lens, order.key)
   // The lead's id stands in the thread's index; it is the same number.
   const tie = lens.unit === 'threads' && lens.order === 'pressing' ? 't.lead_entry_id' : 'e.id'

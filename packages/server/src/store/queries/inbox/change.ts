@@ -3,7 +3,7 @@ import { addAccess, Where } from '../shared/where.ts'
 import type { Database, Tx } from '../../database.ts'
 import type { ThreadState } from '@murrabel/core/lens'
 
-const lockedColumns = `t.id, t.brand_id AS "brandId", t.profile_id AS "profileId", t.place_id AS "placeId", t.lead_entry_id AS "leadId", t.version, t.state, t.set_aside_until AS "setAsideUntil", t.given_to AS "givenTo"`
+const lockedColumns = `t.id, t.brand_id AS "brandId", t.profile_id AS "profileId", t.place_id AS "placeId", t.lead_entry_id AS "leadId", t.edition, t.state, t.set_aside_until AS "setAsideUntil", t.given_to AS "givenTo"`
 
 export interface LockedThread {
   id: number
@@ -11,7 +11,7 @@ export interface LockedThread {
   profileId: number
   placeId: number | null
   leadId: number | null
-  version: number
+  edition: number
   state: ThreadState
   setAsideUntil: Date | null
   givenTo: number | null
@@ -34,15 +34,15 @@ export const setThread = async (
     state,
     setAsideUntil,
     givenTo,
-    version,
-  }: { id: number; state: string; setAsideUntil: Date | null; givenTo: number | null; version: number },
+    edition,
+  }: { id: number; state: string; setAsideUntil: Date | null; givenTo: number | null; edition: number },
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
     `UPDATE threads
-     SET state = $2, set_aside_until = $3, given_to = $4, version = $5
+     SET state = $2, set_aside_until = $3, given_to = $4, edition = $5
      WHERE id = $1`,
-    [id, state, setAsideUntil, givenTo, version],
+    [id, state, setAsideUntil, givenTo, edition],
     tx,
   )
 }
@@ -55,17 +55,17 @@ export const lockUndoable = (
 ): Promise<
   | {
       kind: string
-      version: number
+      edition: number
       before: { state: ThreadState; setAsideUntil: string | null; givenTo: number | null }
     }
   | undefined
 > =>
   db.one<{
     kind: string
-    version: number
+    edition: number
     before: { state: ThreadState; setAsideUntil: string | null; givenTo: number | null }
   }>(
-    `SELECT kind, version, before
+    `SELECT kind, edition, before
      FROM events
      WHERE id = $1 AND thread_id = $2 AND subject = 'thread' AND before IS NOT NULL
        AND undone_at IS NULL`,

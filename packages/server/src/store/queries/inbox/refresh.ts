@@ -6,7 +6,7 @@ export interface ThreadFacts {
   id: number
   state: ThreadState
   setAsideUntil: Date | null
-  version: number
+  edition: number
   priority: 0 | 1 | 2
   oldLead: number | null
   placeId: number | null
@@ -78,7 +78,7 @@ export const latestFromOutside = (
  */
 export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx): Promise<ThreadFacts[]> =>
   db.rows<ThreadFacts>(
-    `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.version, t.priority,
+    `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.edition, t.priority,
        t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
        l.id AS "leadId", l.kind, l.rating, l.sentiment, l.reach, l.at AS "leadAt",
        CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
@@ -144,7 +144,7 @@ export const refreshRows = async (
     `UPDATE threads t
      SET lead_entry_id = n.lead, state = n.state, due_at = n.due, pressing_at = n.pressing,
        set_aside_until = CASE WHEN n.state = 'aside' THEN t.set_aside_until END,
-       version = t.version + n.moved::int
+       edition = t.edition + n.moved::int
      FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[])
        AS n (id, lead, state, due, pressing, moved)
      WHERE t.id = n.id`,

@@ -6,7 +6,7 @@ import { addAccess, Where } from '../shared/where.ts'
 
 export interface ThreadRow {
   id: number
-  version: number
+  edition: number
   title: string | null
   url: string | null
   channel: string
@@ -30,7 +30,7 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
   addAccess(where, reader, 't')
   where.add(`t.id = ${where.bind(id)}`)
   return db.one<ThreadRow>(
-    `SELECT t.id, t.version, t.title, t.url, p.channel, p.network, p.name AS profile, p.id AS "profileId",
+    `SELECT t.id, t.edition, t.title, t.url, p.channel, p.network, p.name AS profile, p.id AS "profileId",
        p.status AS "profileStatus", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
        t.given_to AS "givenTo", t.due_at AS "dueAt", t.priority, t.lead_entry_id AS "leadId", l.account_id AS "accountId"
      FROM threads t

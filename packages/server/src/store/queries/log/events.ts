@@ -7,7 +7,7 @@ export interface EventLine {
   kind: string
   detail: object
   before: object | null
-  version: number | null
+  edition: number | null
 }
 
 /** Writes lines into the log; their ids, in the same order. */
@@ -18,10 +18,10 @@ export const insertEvents = (
   tx?: Tx,
 ): Promise<{ id: number }[]> =>
   db.rows<{ id: number }>(
-    `INSERT INTO events (brand_id, actor, colleague_id, subject, subject_id, thread_id, kind, detail, before, version)
-     SELECT $1::int, $2::text, $3::int, n.subject, n.id, n.thread, n.kind, n.detail, n.before, n.version
+    `INSERT INTO events (brand_id, actor, colleague_id, subject, subject_id, thread_id, kind, detail, before, edition)
+     SELECT $1::int, $2::text, $3::int, n.subject, n.id, n.thread, n.kind, n.detail, n.before, n.edition
      FROM unnest($4::text[], $5::bigint[], $6::bigint[], $7::text[], $8::jsonb[], $9::jsonb[], $10::int[])
-       WITH ORDINALITY AS n (subject, id, thread, kind, detail, before, version, i)
+       WITH ORDINALITY AS n (subject, id, thread, kind, detail, before, edition, i)
      ORDER BY n.i
      RETURNING id`,
     [
@@ -34,7 +34,7 @@ export const insertEvents = (
       lines.map((line) => line.kind),
       lines.map((line) => JSON.stringify(line.detail)),
       lines.map((line) => line.before && JSON.stringify(line.before)),
-      lines.map((line) => line.version),
+      lines.map((line) => line.edition),
     ],
     tx,
   )

@@ -1,4 +1,4 @@
-import type { StandingsAnswer, WatchStanding } from '@murrabel/contract'
+import type { SummariesAnswer, WatchSummary } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
@@ -12,11 +12,11 @@ import { countOfAll, noCounts, netOf, addCounts } from './sentimentCounts.ts'
 export const usualPeriods = 6
 
 /** How every watch stands in the time shown: its count against the usual, its net sentiment, its course. */
-export async function standings(
+export async function watchSummaries(
   parts: Pick<Context, 'db' | 'now'>,
   reader: Reader,
   query: Record<string, unknown>,
-): Promise<StandingsAnswer> {
+): Promise<SummariesAnswer> {
   const context = await lensContext(parts, reader)
   const period = shownPeriod(lensOf(query), context)
   const starts = periodStarts(period, usualPeriods, context.zone)
@@ -33,15 +33,15 @@ export async function standings(
   for (const row of rows) byWatch.set(row.watch, [...(byWatch.get(row.watch) ?? []), row])
   return {
     range: printPeriod(period),
-    watches: watches.map(({ id }) => standing(id, byWatch.get(id) ?? [], { halves: halves.length, known })),
+    watches: watches.map(({ id }) => summary(id, byWatch.get(id) ?? [], { halves: halves.length, known })),
   }
 }
 
-function standing(
+function summary(
   id: number,
   rows: readonly WatchPeriod[],
   { halves, known }: { halves: number; known: number },
-): WatchStanding {
+): WatchSummary {
   const spark = new Array<number>(halves).fill(0)
   let now = noCounts()
   for (const row of rows) {

@@ -6,10 +6,10 @@ import { entriesById, printKey, type PageKey } from '../../store/queries/entries
 import { phrasesOfLens } from '../watches/index.ts'
 
 /**
- * The most telling first: entries ranked by how telling the phrases are that they hold, each phrase once. The rank is made
+ * The most distinctive first: entries ranked by how distinctive the phrases are that they hold, each phrase once. The rank is made
  * from the whole lens, so that it says the same as the phrase map beside it; a page is a stretch of it.
  */
-export async function tellingPage(
+export async function distinctivePage(
   parts: Pick<Context, 'db' | 'now' | 'textWorker'>,
   reader: Reader,
   { lens, context, after, limit }: { lens: Lens; context: LensContext; after: PageKey | null; limit: number },

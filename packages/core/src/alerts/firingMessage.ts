@@ -1,8 +1,8 @@
 import type { AlertCondition } from './condition.ts'
-import type { Telling } from './rehearse.ts'
+import type { Firing } from './rehearse.ts'
 
-/** What a telling says: which sentence, and its figures, to be written in the language of whoever reads it. */
-export interface TellingPhrase {
+/** What a firing says: which sentence, and its figures, to be written in the language of whoever reads it. */
+export interface FiringMessage {
   message: 'any' | 'reach' | 'spike' | 'more' | 'net' | 'over' | 'overNet'
   /** Entries, hours, days and reach as whole numbers; net sentiments (`net`, `low`, `high`, `below`) from -1 to 1. */
   values: Partial<
@@ -11,15 +11,15 @@ export interface TellingPhrase {
 }
 
 /**
- * The sentence of a telling.
+ * The sentence of a firing.
  *
- * @example tellingPhrase({ kind: 'more', hours: 24 }, { kind: 'begin', count: 40, expected: 11.6, net: null })
+ * @example firingMessage({ kind: 'more', hours: 24 }, { kind: 'begin', count: 40, expected: 11.6, net: null })
  * // { message: 'more', values: { n: 40, hours: 24, expected: 12 } }
  */
-export function tellingPhrase(
+export function firingMessage(
   condition: AlertCondition,
-  { kind, count, expected, net }: Omit<Telling, 'at' | 'entries'>,
-): TellingPhrase {
+  { kind, count, expected, net }: Omit<Firing, 'at' | 'entries'>,
+): FiringMessage {
   const n = count
   const usual = Math.round(expected ?? 0)
   if (kind === 'end')

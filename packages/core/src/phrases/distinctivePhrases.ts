@@ -1,7 +1,7 @@
 import {
   countPhrases,
   isGlue,
-  isTelling,
+  hasContentWord,
   keyOf,
   Tally,
   WordNumbers,
@@ -10,13 +10,13 @@ import {
   type PhraseDoc,
 } from './countPhrases.ts'
 
-export interface TellingPhrase {
+export interface DistinctivePhrase {
   /** Folded words, as search takes them. */
   words: string[]
   /** Entries of the foreground that hold it, and of the background. */
   count: number
   before: number
-  /** How telling: the log-odds ratio over its standard error. */
+  /** How distinctive: the log-odds ratio over its standard error. */
   z: number
   /** Ids of the foreground's entries that hold it. */
   entries: number[]
@@ -42,13 +42,13 @@ const overlap = 0.6
  * of entries that hold each phrase, so that one who repeats himself counts once. Of phrases that say the same the more
  * telling one stays.
  */
-export function tellingPhrases(
+export function distinctivePhrases(
   foreground: readonly PhraseDoc[],
   background: readonly PhraseDoc[],
   options: PhraseOptions = {},
-): TellingPhrase[] {
+): DistinctivePhrase[] {
   const numbers = new WordNumbers()
-  return tellingNumbered(
+  return distinctiveNumbered(
     { docs: foreground.map(({ text }) => numbers.number(text)), ids: foreground.map(({ id }) => id) },
     { docs: background.map(({ text }) => numbers.number(text)) },
     numbers,
@@ -56,13 +56,13 @@ export function tellingPhrases(
   )
 }
 
-/** `tellingPhrases` on texts that were numbered before. */
-export function tellingNumbered(
+/** `distinctivePhrases` on texts that were numbered before. */
+export function distinctiveNumbered(
   foreground: { docs: readonly NumberedDoc[]; ids: readonly number[] },
   background: { docs: readonly NumberedDoc[] },
   { words }: WordNumbers,
   options: PhraseOptions = {},
-): TellingPhrase[] {
+): DistinctivePhrase[] {
   const front = foreground.docs
   const minimum = options.minimum ?? Math.max(3, Math.ceil(front.length / 500))
   const counts = countPhrases(front, { minimum })
@@ -124,11 +124,11 @@ function rank(
   const ranked: Ranked[] = []
   for (const [key, y] of counts) {
     const phrase = wordsOfKey(key, words)
-    if (!isTelling(phrase) || phrase.every((word) => asked.has(word))) continue
+    if (!hasContentWord(phrase) || phrase.every((word) => asked.has(word))) continue
     const z = logOdds(y, front, before.get(key) ?? 0, back, prior)
     if (z >= leastZ) ranked.push({ key, count: y, z })
   }
-  // Of phrases as telling as each other the one with more words of its own says more.
+  // Of phrases as distinctive as each other the one with more words of its own says more.
   const worth = ({ z, key }: Ranked) =>
     z * (0.9 + 0.1 * wordsOfKey(key, words).filter((word) => !isGlue(word)).length)
   return ranked.sort((a, b) => worth(b) - worth(a) || b.count - a.count || a.key - b.key)

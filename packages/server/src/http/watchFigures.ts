@@ -10,7 +10,7 @@ import {
   removePublicProfile,
   rivals,
   spikes,
-  standings,
+  watchSummaries,
   changeVoice,
   voiceCard,
   voices,
@@ -18,7 +18,7 @@ import {
 
 /** What is seen of watches: figures, phrases, spikes, voices, rivals. */
 export function watchingRoutes(app: Express, context: Context): void {
-  handle(app, routes.standings, { act: ({ reader, req }) => standings(context, reader, req.query) })
+  handle(app, routes.summaries, { act: ({ reader, req }) => watchSummaries(context, reader, req.query) })
   handle(app, routes.figures, { act: ({ reader, req }) => figures(context, reader, req.query) })
   handle(app, routes.phrases, { act: ({ reader, req }) => phrases(context, reader, req.query) })
   handle(app, routes.spikes, { act: ({ reader, req }) => spikes(context, reader, req.query) })

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue'
+import type { AspectDraft } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import TermList from '../../parts/TermList.vue'
+
+/** What people speak of when they speak of the brand, each aspect with its words. */
+const aspects = defineModel<AspectDraft[]>({ required: true })
+defineProps<{ editable: boolean; busy: boolean; changed: boolean }>()
+const emit = defineEmits<{ save: [] }>()
+const { t } = useTexts()
+</script>
+
+<template>
+  <section>
+    <h3>{{ t('watch.teach.aspects') }}</h3>
+    <p class="soft">{{ t('watch.teach.aspectsIntro') }}</p>
+    <div class="aspects">
+      <div v-for="(aspect, i) in aspects" :key="aspect.id ?? `new${i}`" class="aspect">
+        <span class="row">
+          <el-input
+            v-model="aspect.name"
+            :aria-label="t('watch.form.name')"
+            :disabled="!editable"
+            maxlength="80"
+          />
+          <button
+            v-if="editable"
+            type="button"
+            class="plain"
+            :aria-label="t('watch.teach.removeAspect', { name: aspect.name })"
+            @click="aspects.splice(i, 1)"
+          >
+            <X :size="14" />
+          </button>
+        </span>
+        <TermList v-model="aspect.terms" :label="t('watch.teach.aspectTerms', { name: aspect.name })" />
+      </div>
+    </div>
+    <p v-if="editable" class="row">
+      <button type="button" class="button" @click="aspects.push({ name: '', terms: [] })">
+        {{ t('watch.teach.addAspect') }}
+      </button>
+      <button type="button" class="button primary" :disabled="busy || !changed" @click="emit('save')">
+        {{ t('watch.teach.saveAspects') }}
+      </button>
+      <span v-if="changed" class="soft">{{ t('watch.teach.unsaved') }}</span>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 15px;
+  font-weight: 600;
+  margin: 10px 0 2px;
+}
+.row {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+.aspects {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(340px, 1fr));
+  gap: 12px 32px;
+  margin: 8px 0;
+  align-items: start;
+}
+.aspect :deep(label) {
+  font-weight: 400;
+  font-size: 12px;
+  color: var(--ink-soft);
+  margin-top: 4px;
+}
+section > p {
+  margin-bottom: 8px;
+}
+</style>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import type { TeachingAnswer } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import SentimentMark from '../../parts/SentimentMark.vue'
+
+/** What was learnt from corrections, whether it reads better, and whether it is used. */
+defineProps<{ learning: TeachingAnswer['learning']; editable: boolean; busy: boolean }>()
+const emit = defineEmits<{ want: [wanted: boolean]; learn: [] }>()
+const { t } = useTexts()
+</script>
+
+<template>
+  <div>
+    <h3>{{ t('watch.teach.learning') }}</h3>
+    <p class="soft">{{ t('watch.teach.learningIntro') }}</p>
+    <p v-if="learning.n < learning.needed" data-test="learning">
+      {{
+        learning.corrections < learning.needed
+          ? t('watch.teach.few', { n: learning.corrections, needed: learning.needed }, learning.corrections)
+          : t('watch.teach.alike', { n: learning.corrections, needed: learning.needed })
+      }}
+    </p>
+    <div v-else data-test="learning">
+      <p>
+        <b>{{ t('watch.teach.right', { learnt: learning.learnt, n: learning.n, base: learning.base }) }}</b>:
+        {{ t('watch.teach.gained', { gained: learning.gained, lost: learning.lost }) }}
+      </p>
+      <p>
+        {{ t(`watch.teach.${learning.used ? 'better' : learning.better ? 'betterOff' : 'notBetter'}`) }}
+      </p>
+      <p v-if="learning.strongest.length" class="pulls">
+        {{ t('watch.teach.strongest') }}:
+        <span v-for="pull in learning.strongest" :key="pull.word" class="words"
+          ><SentimentMark :sentiment="pull.toward" /> {{ pull.word }}</span
+        >
+      </p>
+    </div>
+    <p v-if="learning.contradicting" class="soft">
+      {{ t('watch.teach.contradicting', { n: learning.contradicting }, learning.contradicting) }}
+    </p>
+    <p class="row">
+      <el-switch
+        :aria-label="t('watch.teach.wanted')"
+        :model-value="learning.wanted"
+        :active-text="t('watch.teach.wanted')"
+        :disabled="!editable || busy"
+        @change="(value) => emit('want', Boolean(value))"
+      />
+      <button
+        v-if="editable"
+        type="button"
+        class="button"
+        :disabled="busy || !learning.corrections"
+        @click="emit('learn')"
+      >
+        {{ t('watch.teach.learnNow') }}
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 15px;
+  font-weight: 600;
+  margin: 10px 0 2px;
+}
+.row {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+.pulls {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+}
+p {
+  margin-bottom: 8px;
+}
+</style>
