@@ -2,6 +2,7 @@ import { hourMs, type AlertCondition, type AlertSeries, type HourCounts } from '
 import { weekHourOf } from '@murrabel/core/lens'
 import type { Context } from '../../context.ts'
 import { lensWhere } from '../../store/queries/entries/lensWhere.ts'
+import { fillBuckets } from '../lens/index.ts'
 import type { LensQuestion } from '../../store/queries/entries/lensSlices.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { entriesOfLensSince } from '../../store/queries/alerts/checks.ts'
@@ -28,23 +29,15 @@ export async function hourSeries(
 ): Promise<AlertSeries> {
   const begin = Math.max(from, question.context.since ?? to)
   const start = Math.floor(begin / hourMs) * hourMs
-  const hours: HourCounts[] = Array.from({ length: Math.max(0, Math.ceil((to - start) / hourMs)) }, () => ({
-    positive: 0,
-    neutral: 0,
-    negative: 0,
-    unread: 0,
-  }))
+  const length = Math.max(0, Math.ceil((to - start) / hourMs))
+  const starts = Array.from({ length }, (_, i) => start + i * hourMs)
   const rows = await tide(db, {
     ...question,
     lens: { ...question.lens, range: null, order: 'newest' },
-    from: start,
+    starts,
     to,
-    unit: 'hour',
   })
-  for (const { at, sentiment, n } of rows) {
-    const hour = hours[Math.floor((at - start) / hourMs)]
-    if (hour) hour[sentiment] += n
-  }
+  const hours: HourCounts[] = fillBuckets(starts, rows)
   return { start, hours, weekHour: weekHourOf(start, question.context.zone), entries: [] }
 }
 

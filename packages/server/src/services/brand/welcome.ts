@@ -20,16 +20,12 @@ export function welcome({
     if (!brand) return { demo: null }
     const from = daysBefore(now(), shownDays - 1, brand.zone)
     const starts = bucketStarts({ from, to: now() + 1, unit: 'day', zone: brand.zone })
-    const since = new Date(starts[0]!)
     const [volume, channels, said] = await Promise.all([
-      dailyVolume(db, { ...brand, since }),
+      dailyVolume(db, { id: brand.id, starts }),
       channelCount(db, brand.id),
-      saidLately(db, { id: brand.id, since }),
+      saidLately(db, { id: brand.id, since: new Date(starts[0]!) }),
     ])
-    const days = fillBuckets(
-      starts,
-      volume.map((row) => ({ ...row, at: row.at.getTime() })),
-    )
+    const days = fillBuckets(starts, volume)
     const entries = days.reduce((n, d) => n + d.positive + d.neutral + d.negative + d.unread, 0)
     return {
       demo: {

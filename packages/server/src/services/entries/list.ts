@@ -76,14 +76,7 @@ async function answerTide(
   const context = await lensContext(parts, reader)
   const window = tideWindow(lens, context, rangeOnly)
   const starts = bucketStarts({ ...window, zone: context.zone })
-  const rows = await tide(parts.db, {
-    lens,
-    context,
-    reader,
-    from: starts[0]!,
-    to: window.to,
-    unit: window.unit,
-  })
+  const rows = await tide(parts.db, { lens, context, reader, starts, to: window.to })
   const buckets = fillBuckets(starts, rows)
   return { unit: window.unit, buckets, usual: usualOf(buckets, lens, context) }
 }

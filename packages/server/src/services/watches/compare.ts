@@ -99,7 +99,7 @@ async function readSide(
   name: string,
 ): Promise<ComparedSide> {
   const starts = bucketStarts({ ...period, unit, zone: context.zone })
-  const rows = await tide(parts.db, { lens, context, reader, from: period.from, to: period.to, unit })
+  const rows = await tide(parts.db, { lens, context, reader, starts, to: period.to })
   const series: TideBucket[] = fillBuckets(starts, rows)
   const counts = series.reduce(addCounts, noCounts())
   return { name, total: countOfAll(counts), days: daysOf(period), counts, net: netOf(counts), series }

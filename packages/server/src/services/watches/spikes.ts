@@ -10,7 +10,7 @@ import { lensStories } from '../../store/queries/entries/lensStories.ts'
 import { lensVoices } from '../../store/queries/entries/lensVoices.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { lensAt, printPeriod, shownPeriod } from './shownRange.ts'
-import { noCounts } from './sentimentCounts.ts'
+import { countOfAll, noCounts } from './sentimentCounts.ts'
 import { phraseAnswer, phrasesOfLens } from './phrases.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
 
@@ -27,18 +27,13 @@ export async function hourlySeries(
   { from, to }: { from: number; to: number },
 ): Promise<{ start: number; counts: number[] }> {
   const start = Math.floor(from / hour) * hour
-  const rows = await tide(parts.db, {
-    ...question,
-    lens: { ...question.lens, range: null },
-    from: start,
-    to,
-    unit: 'hour',
-  })
-  const counts = new Array<number>(Math.max(0, Math.ceil((to - start) / hour))).fill(0)
-  for (const { at, n } of rows) {
-    const index = Math.floor((at - start) / hour)
-    if (index >= 0 && index < counts.length) counts[index]! += n
-  }
+  const starts = Array.from(
+    { length: Math.max(0, Math.ceil((to - start) / hour)) },
+    (_, i) => start + i * hour,
+  )
+  const rows = await tide(parts.db, { ...question, lens: { ...question.lens, range: null }, starts, to })
+  const counts = starts.map(() => 0)
+  for (const { bucket, ...row } of rows) counts[bucket] = countOfAll(row)
   return { start, counts }
 }
 

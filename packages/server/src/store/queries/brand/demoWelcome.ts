@@ -1,6 +1,7 @@
 import type { WelcomeAnswer } from '@murrabel/contract'
 import type { Database } from '../../database.ts'
-import type { TideRow } from '../entries/tide.ts'
+import { bucketOf, rollupCounts, type TideRow } from '../entries/tide.ts'
+import { Where } from '../shared/where.ts'
 
 type Said = NonNullable<WelcomeAnswer['demo']>['said'][number]
 
@@ -8,19 +9,23 @@ type Said = NonNullable<WelcomeAnswer['demo']>['said'][number]
 export const demoBrand = (db: Database) =>
   db.one<{ id: number; name: string; zone: string }>('SELECT id, name, zone FROM brands ORDER BY id LIMIT 1')
 
-/** Incoming entries of a brand by local day and sentiment, since an instant. */
+/** Incoming entries of a brand by bucket and sentiment, from the first start on. */
 export const dailyVolume = (
   db: Database,
-  { id, zone, since }: { id: number; zone: string; since: Date },
-): Promise<(Omit<TideRow, 'at'> & { at: Date })[]> =>
-  db.rows(
-    `SELECT date_trunc('day', hour, $2) AS at, sentiment, sum(n) AS n
-     FROM rollups
-     WHERE brand_id = $1 AND hour >= $3
-     GROUP BY 1, 2
+  { id, starts }: { id: number; starts: readonly number[] },
+): Promise<TideRow[]> => {
+  const where = new Where()
+  const bucket = bucketOf('r.hour', starts, where)
+  where.add(`r.brand_id = ${where.bind(id)} AND r.hour >= ${where.bind(new Date(starts[0]!))}`)
+  return db.rows(
+    `SELECT ${bucket} AS bucket, ${rollupCounts}
+     FROM rollups r
+     WHERE ${where.toString()}
+     GROUP BY 1
      ORDER BY 1`,
-    [id, zone, since],
+    where.values,
   )
+}
 
 export const channelCount = async (db: Database, id: number): Promise<number> =>
   (await db.one<{ n: number }>('SELECT count(DISTINCT channel) AS n FROM profiles WHERE brand_id = $1', [id]))
