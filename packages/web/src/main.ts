@@ -14,4 +14,6 @@ const app = createApp(App).use(createPinia())
 // The router asks for the page at once, beside the texts of another language.
 app.use(router)
 watchFaults(app, router)
-void createMessages().then((messages) => app.use(messages).mount('#app'))
+/** The code has been read; what is shown is a task of its own, so that the page answers in between. */
+const nextTask = () => new Promise((resolve) => setTimeout(resolve))
+void Promise.all([createMessages(), nextTask()]).then(([messages]) => app.use(messages).mount('#app'))
