@@ -218,7 +218,7 @@ const ends = computed(() => {
   color: var(--ink-soft);
   pointer-events: none;
   white-space: nowrap;
-  background: color-mix(in srgb, var(--sheet) 70%, transparent);
+  background: color-mix(in srgb, var(--sheet) 88%, transparent);
   padding: 0 3px;
 }
 .left {

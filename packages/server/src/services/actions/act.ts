@@ -11,7 +11,8 @@ import { lockAction, profileOfAction } from '../../store/queries/actions/actions
 import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
 import { withProfileKey } from '../connections/index.ts'
-import { positionOf, readThread, writeChange, businessHoursOf, refreshThreads } from '../inbox/index.ts'
+import { lockThreadById } from '../../store/queries/inbox/change.ts'
+import { positionOf, writeChange, businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** How long an action waits for a person to renew the key; renewed, it goes at once. */
 const keyWaitMs = 300_000
@@ -125,7 +126,7 @@ export async function owedAgain(
   actor: Parameters<typeof writeChange>[1] = { brandId: action.brandId, actor: 'network' },
 ): Promise<void> {
   const { db, now } = parts
-  const thread = await readThread(db, action.threadId!, tx)
+  const thread = await lockThreadById(db, action.threadId!, tx)
   if (!thread) return
   const owed = why === 'sendFailed' || (await answerIsOwed(db, thread.id, tx))
   const moved = owed ? transition(positionOf(thread), { kind: 'sendFailed' }, now()) : null

@@ -27,10 +27,6 @@ export async function lockThread(db: Database, reader: Reader, id: number, tx: T
   return thread
 }
 
-/** The thread, locked, in nobody's name. */
-export const readThread = (db: Database, id: number, tx: Tx): Promise<LockedThread | undefined> =>
-  lockThreadById(db, id, tx)
-
 interface Change {
   kind: string
   detail?: object
@@ -196,7 +192,7 @@ export async function undoThreadEvent(
 /** Opens a thread whose time has come; one that was set aside for longer is looked at again then. */
 export function wakeThread(parts: Parts, id: number): Promise<WorkOutcome> {
   return parts.db.inTransaction(async (tx) => {
-    const thread = await readThread(parts.db, id, tx)
+    const thread = await lockThreadById(parts.db, id, tx)
     if (!thread) return 'done'
     const moved = transition(positionOf(thread), { kind: 'wake' }, parts.now())
     if (!moved.changed)

@@ -3,7 +3,6 @@ export {
   giveThread,
   lockThread,
   positionOf,
-  readThread,
   unchanged,
   undoThreadEvent,
   wakeThread,

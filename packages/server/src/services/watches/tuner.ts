@@ -112,7 +112,7 @@ export async function tuneWatch(
     zone,
   })
   const [kept, others] = await Promise.all([
-    marksOf({ db }, reader, watchId),
+    marksSeenBy(db, reader, watchId ?? 0),
     otherWatches(db, { brandId: reader.brandId, id: watchId ?? 0 }),
   ])
   const marks = new Map<number, boolean>([...kept, ...fresh].map((m) => [m.entryId, m.onTopic]))
@@ -127,15 +127,6 @@ export async function tuneWatch(
   })
   const rows = await rowsShown(db, reader, found)
   return tunerAnswer(found, { starts, marks, rows, names: new Map(others.map(({ id, name }) => [id, name])) })
-}
-
-/** Marks of a watch, on entries that the reader may see. */
-export function marksOf(
-  { db }: Pick<Context, 'db'>,
-  reader: Reader,
-  watchId: number | null,
-): Promise<TunerMark[]> {
-  return marksSeenBy(db, reader, watchId ?? 0)
 }
 
 /** Keeps marks of a watch; null takes one away. Marks are the team's: the last word stands. */

@@ -115,9 +115,9 @@ const remove = (alert: AlertAnswer) =>
           <td>
             <time v-if="alert.firedAt" :title="exact(alert.firedAt)">{{ when(alert.firedAt) }}</time>
             <span v-else class="soft">{{ t('alerts.never') }}</span>
-            <span v-if="alert.firings" class="soft">
-              {{ t('alerts.times', { n: alert.firings }, alert.firings) }}</span
-            >
+            <span v-if="alert.firings" class="soft times">{{
+              t('alerts.times', { n: alert.firings }, alert.firings)
+            }}</span>
           </td>
           <td class="acts">
             <template v-if="brand.mayCall('createAlert')">
@@ -147,6 +147,9 @@ const remove = (alert: AlertAnswer) =>
 </template>
 
 <style scoped>
+.times {
+  display: block;
+}
 .new {
   margin-left: auto;
 }
