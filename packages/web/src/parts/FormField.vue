@@ -23,6 +23,7 @@ const said = computed(() => [...new Set(problems.value.map(field))])
     :for="$props.for"
     label-position="top"
     :validate-status="said.length ? 'error' : ''"
+    :show-message="false"
   >
     <slot />
     <ul v-if="said.length" class="wrong" role="alert">
