@@ -23,7 +23,7 @@ async function settingsOf(folder) {
 
 async function freePorts() {
   for (let first = 4700; ; first += 10) {
-    const found = await Promise.all([0, 1, 2, 3, 4, 5, 6, 7, 8].map((i) => freePort(first + i)))
+    const found = await Promise.all([0, 1, 2, 3, 4, 5, 6, 7, 8, 9].map((i) => freePort(first + i)))
     if (found.every((port, i) => port === first + i)) return first
   }
 }
@@ -31,6 +31,7 @@ async function freePorts() {
 export const networksAt = (first) => [
   { network: 'lanternpage', name: 'Lanternpage', channel: 'pages', address: `http://127.0.0.1:${first}` },
   { network: 'wherabout', name: 'Wherabout', channel: 'maps', address: `http://127.0.0.1:${first + 1}` },
+  { network: 'fivefold', name: 'Fivefold', channel: 'reviews', address: `http://127.0.0.1:${first + 9}` },
   ...[
     { network: 'skimmer', name: 'Skimmer', channel: 'posts' },
     { network: 'framelet', name: 'Framelet', channel: 'photos' },

@@ -53,15 +53,18 @@ interface ProfileState {
   status: string
   historyDone: number
   historyTotal: number | null
+  capabilities: { search: boolean }
 }
 
 const owner = demoBrand.colleagues.find((c) => c.role === 'owner')!
 await call('POST', '/api/session', { email: owner.email, password: demoPassword })
 const before = await call<ProfileState[]>('GET', '/api/profiles')
-if (!before.some((p) => p.network === 'lanternpage')) await connect('lanternpage')
-if (!before.some((p) => p.network === 'wherabout')) await connect('wherabout')
-for (const network of ['skimmer', 'framelet', 'reelbarn', 'talkstead'])
-  if (!before.some((p) => p.network === network)) await call('POST', '/api/profiles/searches', { network })
+const openNetworks = ['skimmer', 'framelet', 'reelbarn', 'talkstead']
+for (const network of ['lanternpage', 'wherabout', 'fivefold', ...openNetworks])
+  if (!before.some((p) => p.network === network && !p.capabilities.search)) await connect(network)
+for (const network of openNetworks)
+  if (!before.some((p) => p.network === network && p.capabilities.search))
+    await call('POST', '/api/profiles/searches', { network })
 for (const { id, title } of feeds) {
   const feed = `${pressAddress}/${id}/feed`
   if (!before.some((p) => p.url === feed))

@@ -1,7 +1,15 @@
 import { day, events, hour, instants } from './calendar.ts'
 import { People, type Somebody } from './people.ts'
 import { pick, seeded, weighted, type Random } from './random.ts'
+import { answeredBy, answerTime } from './lanternpage.ts'
 import { birds } from './sentences/englishPress.ts'
+import { pagePosts } from './sentences/englishTalk.ts'
+import {
+  filmTexts,
+  namedThreads as namedThreadTexts,
+  ownFilms as ownFilmTitles,
+  ownPictures,
+} from './sentences/ownPosts.ts'
 import {
   captions,
   dogCaptions,
@@ -20,6 +28,8 @@ import {
 import { placeByWeight, Writer, type Subject } from './writer.ts'
 
 /** As an open network remembers: its journal. */
+export type OpenRecord = OpenLine | { op: 'account'; id: string; name: string; handle: string }
+
 export interface OpenLine {
   op: 'post'
   id: string
@@ -29,15 +39,20 @@ export interface OpenLine {
   published: string
   inReplyTo?: string
   views?: number
+  paid?: boolean
+  conversation?: { id: string; account: string }
 }
 type Post = Omit<OpenLine, 'op' | 'id' | 'published' | 'inReplyTo'> & { at: number; answers?: Post }
 
 export interface OpenWorld {
-  skimmer: OpenLine[]
-  framelet: OpenLine[]
-  reelbarn: OpenLine[]
-  talkstead: OpenLine[]
+  skimmer: OpenRecord[]
+  framelet: OpenRecord[]
+  reelbarn: OpenRecord[]
+  talkstead: OpenRecord[]
 }
+
+/** The brand's account, the same on every open network. */
+const own = { id: 'skerrivane', name: 'Skerrivane Ferries', handle: 'skerrivane' }
 
 /** What people without any tie to the brand say about it, about its rivals, and about other things of its name. */
 export function opennets({ seed, end, scale }: { seed: number; end: number; scale: number }): OpenWorld {
@@ -50,6 +65,14 @@ export function opennets({ seed, end, scale }: { seed: number; end: number; scal
   reelbarn!.videos(Math.round(60 * scale))
   talkstead!.threads(Math.round(150 * scale))
   talkstead!.frenchDogs(Math.round(40 * scale))
+  skimmer!.ownPosts(Math.round(150 * scale), pagePosts, { comments: Math.round(330 * scale) })
+  skimmer!.named(Math.round(260 * scale))
+  skimmer!.messages(Math.round(150 * scale))
+  framelet!.ownPosts(Math.round(110 * scale), ownPictures, { comments: Math.round(420 * scale) })
+  framelet!.named(Math.round(90 * scale))
+  framelet!.messages(Math.round(110 * scale))
+  reelbarn!.ownFilms(Math.round(26 * scale), { comments: Math.round(170 * scale) })
+  talkstead!.namedThreads(Math.round(70 * scale))
   return {
     skimmer: skimmer!.lines(),
     framelet: framelet!.lines(),
@@ -196,12 +219,130 @@ class OpenNetWorld {
     if (at < this.end) this.post(at, this.writer.plain(bank, this.subject(at)), { answers: to })
   }
 
+  private own(at: number, content: string, more: Partial<Post> = {}): Post {
+    const post: Post = { at, author: own, content, ...more }
+    this.all.push(post)
+    return post
+  }
+
+  /** The team's answer, as often and as soon as it answers elsewhere. */
+  private answered(to: Post, kind: 'good' | 'bad' | 'question', subject: Subject, often: number): void {
+    if (this.random() > answeredBy(this.end, to.at, often)) return
+    const at = answerTime(this.random, to.at)
+    if (at > this.end) return
+    const name = to.author.name.split(' ')[0]
+    const { conversation } = to
+    this.own(at, this.writer.answer(kind, { ...subject, at, language: 'en', name }).slice(0, 300), {
+      ...(conversation ? { conversation } : { answers: to }),
+    })
+  }
+
+  /** The brand's own posts, and what people write under them. */
+  ownPosts(count: number, bank: readonly string[], { comments }: { comments: number }): void {
+    const posts = instants(this.random, { end: this.end - 6 * hour, count: Math.max(4, count), days: 368 })
+      .sort((a, b) => a - b)
+      .map((at) =>
+        this.own(at, this.writer.plain(bank, this.subject(at)).slice(0, 300), {
+          views: 400 + Math.floor(6000 * this.random() ** 2),
+          paid: this.random() < 0.07 || undefined,
+        }),
+      )
+    this.commentsOn(posts, comments)
+  }
+
+  ownFilms(count: number, { comments }: { comments: number }): void {
+    const films = instants(this.random, { end: this.end - 6 * hour, count: Math.max(3, count), days: 368 })
+      .sort((a, b) => a - b)
+      .map((at) =>
+        this.own(at, this.writer.plain(filmTexts, this.subject(at)), {
+          title: this.writer.plain(ownFilmTitles, this.subject(at)),
+          views: 900 + Math.floor(9000 * this.random() ** 2),
+        }),
+      )
+    this.commentsOn(films, comments)
+  }
+
+  private commentsOn(posts: readonly Post[], count: number): void {
+    for (const at of [
+      ...instants(this.random, { end: this.end, count }),
+      ...instants(this.random, { end: this.end - hour / 2, count: Math.ceil(count / 120), days: 0.8 }),
+    ]) {
+      const before = posts.filter((post) => post.at < at)
+      const post = before[before.length - 1 - Math.floor(3 * this.random() ** 2)]
+      if (!post) continue
+      const who = this.people.somebody()
+      const subject: Subject = { at, place: placeByWeight(this.random).name, language: who.language }
+      const asks = this.random() < 0.22
+      const mood = this.random() < 0.66 ? 'good' : 'bad'
+      const text = asks ? this.writer.question(subject) : this.writer.remark(mood, subject, { most: 1 })
+      this.answered(this.by(who, at, text, { answers: post }), asks ? 'question' : mood, subject, 0.6)
+    }
+  }
+
+  private by(who: Somebody, at: number, content: string, more: Partial<Post>): Post {
+    const { id, name, handle } = who
+    const post: Post = {
+      at,
+      author: { id, name, handle },
+      content: content.slice(0, 300),
+      views: more.conversation ? undefined : this.reach(who),
+      ...more,
+    }
+    this.all.push(post)
+    return post
+  }
+
+  /** Posts in which people turn to the brand by its name on the network. */
+  named(count: number): void {
+    for (const at of instants(this.random, { end: this.end, count })) {
+      const who = this.people.somebody({ again: 0.2 })
+      const subject: Subject = { at, place: placeByWeight(this.random).name, language: who.language }
+      const asks = this.random() < 0.5
+      const mood = this.random() < 0.4 ? 'good' : 'bad'
+      const text = asks
+        ? `@skerrivane ${this.writer.question(subject)}`
+        : `${this.writer.remark(mood, subject, { most: 1 }).slice(0, 280)} @skerrivane`
+      this.answered(this.by(who, at, text, {}), asks ? 'question' : mood, subject, 0.7)
+    }
+  }
+
+  messages(count: number): void {
+    for (const at of instants(this.random, { end: this.end, count })) {
+      const who = this.people.somebody({ again: 0.2 })
+      const subject: Subject = {
+        at,
+        place: placeByWeight(this.random).name,
+        language: who.language,
+        name: who.name.split(' ')[1],
+      }
+      const conversation = { id: `${own.id}-${who.id}`, account: own.id }
+      const first = this.by(who, at, this.writer.message(subject), { conversation })
+      const more = at + (0.1 + 2 * this.random()) * hour
+      const last =
+        this.random() < 0.3 && more < this.end
+          ? this.by(who, more, this.writer.message(subject, true), { conversation })
+          : first
+      this.answered(last, 'question', subject, 0.95)
+    }
+  }
+
+  namedThreads(count: number): void {
+    for (const at of instants(this.random, { end: this.end, count })) {
+      const subject = this.subject(at)
+      const [title = '', text = ''] = this.writer.plain(namedThreadTexts, subject).split('|')
+      const who = this.people.somebody({ again: 0.1, language: 'en' })
+      const head = this.by(who, at, text, { title })
+      for (let i = Math.floor(this.random() * 3); i > 0; i--) this.answer(head, forumAnswers)
+      this.answered(head, 'question', subject, 0.6)
+    }
+  }
+
   /** In the order of time, so that an answer follows what it answers. */
-  lines(): OpenLine[] {
-    const sorted = [...this.all].sort((a, b) => a.at - b.at)
+  lines(): OpenRecord[] {
+    const sorted = this.all.filter(({ at }) => at <= this.end).sort((a, b) => a.at - b.at)
     const ids = new Map(sorted.map((post, i) => [post, `p${i + 1}`]))
-    return sorted.map((post) => ({
-      op: 'post',
+    const posts = sorted.map((post) => ({
+      op: 'post' as const,
       id: ids.get(post)!,
       author: post.author,
       title: post.title,
@@ -209,6 +350,9 @@ class OpenNetWorld {
       published: new Date(Math.floor(post.at / 1000) * 1000).toISOString(),
       inReplyTo: post.answers ? ids.get(post.answers) : undefined,
       views: post.views,
+      paid: post.paid,
+      conversation: post.conversation,
     }))
+    return [{ op: 'account', ...own }, ...posts]
   }
 }

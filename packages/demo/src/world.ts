@@ -1,5 +1,6 @@
 import { lanternpage, type LanternpageLine } from './lanternpage.ts'
 import { opennets, type OpenWorld } from './opennets.ts'
+import { fivefold, type FivefoldLine } from './fivefold.ts'
 import { press, type PressLine } from './press.ts'
 import { rivals } from './rivals.ts'
 import { wherabout, type WheraboutLine } from './wherabout.ts'
@@ -17,10 +18,11 @@ export interface World extends OpenWorld {
   lanternpage: LanternpageLine[]
   wherabout: WheraboutLine[]
   press: PressLine[]
+  fivefold: FivefoldLine[]
 }
 
 /** What full banks give at a scale of 1. */
-const entriesAtFullScale = 14_600
+const entriesAtFullScale = 18_900
 
 /** A year around Skerrivane Ferries, as the stand-in networks remember it. */
 export function generateWorld({ seed = 7, end, entries = 9000 }: WorldOptions): World {
@@ -30,6 +32,7 @@ export function generateWorld({ seed = 7, end, entries = 9000 }: WorldOptions): 
     lanternpage: [...lanternpage(part), ...others.lanternpage],
     wherabout: [...wherabout(part), ...others.wherabout],
     press: press(part),
+    fivefold: fivefold(part),
     ...opennets(part),
   }
 }

@@ -5,7 +5,7 @@ import {
   startMailroom,
   startOpenNet,
   startPress,
-  startWherabout,
+  startReviewSite,
   type OpenNetName,
 } from './index.ts'
 
@@ -16,13 +16,14 @@ const file = (name: string) => join(folder, `${name}.jsonl`)
 
 const running = [
   await startLanternpage({ port: first, journalFile: file('lanternpage') }),
-  await startWherabout({ port: first + 1, journalFile: file('wherabout') }),
+  await startReviewSite('wherabout', { port: first + 1, journalFile: file('wherabout') }),
   await startPress({ port: first + 2, journalFile: file('press') }),
   ...(await Promise.all(
     (Object.keys(openNets) as OpenNetName[]).map((name, i) =>
       startOpenNet(name, { port: first + 3 + i, journalFile: file(name) }),
     ),
   )),
+  await startReviewSite('fivefold', { port: first + 9, journalFile: file('fivefold') }),
   await startMailroom({ port: first + 7, smtpPort: first + 8, journalFile: file('mailroom') }),
 ]
 for (const { address } of running) console.log(`stand-in at ${address}`)

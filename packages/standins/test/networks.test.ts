@@ -10,7 +10,7 @@ import {
   demoClient,
   startLanternpage,
   startPress,
-  startWherabout,
+  startReviewSite,
   type Lanternpage,
 } from '@murrabel/standins'
 
@@ -154,7 +154,7 @@ describe('faults', () => {
 
 test('what was written is still there after a kill, but for a half-written last line', async () => {
   const file = join(mkdtempSync(join(tmpdir(), 'standin-')), 'w.jsonl')
-  const first = await startWherabout({ journalFile: file })
+  const first = await startReviewSite('wherabout', { journalFile: file })
   first.state.add({ op: 'business', id: 'b', name: 'Skerrivane Ferries', street: '', town: '', phone: '' })
   await fetch(`${first.address}/businesses/b`, {
     method: 'POST',
@@ -163,7 +163,7 @@ test('what was written is still there after a kill, but for a half-written last 
   })
   await first.close()
   appendFileSync(file, '{"op":"review","id"')
-  const second = await startWherabout({ journalFile: file })
+  const second = await startReviewSite('wherabout', { journalFile: file })
   expect([...second.state.items.values()].map((i) => i.text)).toEqual(['Good'])
   expect(await (await fetch(`${second.address}/businesses/b`)).text()).toContain('Good')
   await second.close()

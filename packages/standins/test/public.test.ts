@@ -3,18 +3,18 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import {
   startLanternpage,
   startMailroom,
-  startWherabout,
+  startReviewSite,
   type Lanternpage,
   type Mailroom,
-  type Wherabout,
+  type ReviewSite,
 } from '@murrabel/standins'
 
 let lanternpage: Lanternpage
-let wherabout: Wherabout
+let wherabout: ReviewSite
 let mailroom: Mailroom
 beforeAll(async () => {
   lanternpage = await startLanternpage()
-  wherabout = await startWherabout()
+  wherabout = await startReviewSite('wherabout')
   mailroom = await startMailroom()
   lanternpage.state.add({ op: 'page', id: 'orrin', name: 'Orrin Link', others: true })
   for (const [day, followers] of [

@@ -279,7 +279,15 @@ describe('the profiles', () => {
     const server = fakeServer({
       'GET /api/profiles': profiles,
       'GET /api/networks': [
-        { network: 'wherabout', name: 'Wherabout', channel: 'maps', connectedProfiles: 0 },
+        {
+          network: 'wherabout',
+          name: 'Wherabout',
+          channel: 'maps',
+          accounts: true,
+          search: false,
+          connectedProfiles: 0,
+          searched: false,
+        },
       ],
       'POST /api/profiles/feeds': () => ({
         status: 422,

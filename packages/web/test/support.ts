@@ -177,7 +177,7 @@ export const thread = (more: Partial<ThreadAnswer> = {}): ThreadAnswer => ({
       },
     ],
   },
-  reply: { possible: true, maxLength: 50, public: true },
+  reply: { possible: true, as: 'Port Ellery', maxLength: 50, public: true },
   watches: [],
   ...more,
 })

@@ -96,7 +96,8 @@ export interface ThreadAnswer {
       rating: number | null
     }[]
   } | null
-  reply: { possible: boolean; maxLength: number; public: boolean; reason?: string }
+  /** `as`: the profile that would answer. */
+  reply: { possible: boolean; as: string; maxLength: number; public: boolean; reason?: string }
   watches: { id: number; name: string; hits: Span[] }[]
 }
 

@@ -42,7 +42,11 @@ export interface NetworkAnswer {
   network: string
   name: string
   channel: string
-  /** It is searched, not connected by an account. */
+  /** Accounts of one's own can be connected there. */
+  accounts: boolean
+  /** What anybody says there can be searched for. */
   search: boolean
+  /** Accounts that are connected, and whether it is searched. */
   connectedProfiles: number
+  searched: boolean
 }

@@ -7,7 +7,17 @@ export type ThreadState = (typeof lensStates)[number]
 export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'distinctive'] as const
 export type LensOrder = (typeof lensOrders)[number]
 
-export const lensChannels = ['pages', 'photos', 'posts', 'maps', 'video', 'forum', 'news', 'import'] as const
+export const lensChannels = [
+  'pages',
+  'photos',
+  'posts',
+  'maps',
+  'reviews',
+  'video',
+  'forum',
+  'news',
+  'import',
+] as const
 
 export const lensSentiments = ['positive', 'neutral', 'negative', 'unread'] as const
 

@@ -1,26 +1,43 @@
 import type { Connector } from './contract.ts'
-import { forumConnector } from './forum/index.ts'
+import { forumConnector, forumSearch } from './forum/index.ts'
 import { mapsConnector } from './maps/index.ts'
 import { newsConnector } from './news/index.ts'
 import { pagesConnector } from './pages/index.ts'
-import { photosConnector } from './photos/index.ts'
-import { postsConnector } from './posts/index.ts'
-import { videoConnector } from './video/index.ts'
+import { photosConnector, photosSearch } from './photos/index.ts'
+import { postsConnector, postsSearch } from './posts/index.ts'
+import { reviewsConnector } from './reviews/index.ts'
+import { videoConnector, videoSearch } from './video/index.ts'
 
-const connectors = new Map<string, Connector>(
-  [
-    pagesConnector,
-    mapsConnector,
-    newsConnector,
-    postsConnector,
-    photosConnector,
-    videoConnector,
-    forumConnector,
-  ].map((c) => [c.channel, c]),
-)
+const byChannel = (connectors: readonly Connector[]) => new Map(connectors.map((c) => [c.channel, c]))
 
-/** The connector of a channel; undefined for what came from files. */
-export const connectorOf = (channel: string): Connector | undefined => connectors.get(channel)
+const accounts = byChannel([
+  pagesConnector,
+  mapsConnector,
+  reviewsConnector,
+  newsConnector,
+  postsConnector,
+  photosConnector,
+  videoConnector,
+  forumConnector,
+])
+const searches = byChannel([postsSearch, photosSearch, videoSearch, forumSearch])
+
+/** Outside id of a profile that is no account but a search of the whole network. */
+export const searchId = 'search'
+
+/** The connector of a profile: of its channel's accounts, or of its search; undefined for what came from files. */
+export const connectorOf = ({
+  channel,
+  outsideId,
+}: {
+  channel: string
+  outsideId: string
+}): Connector | undefined => (outsideId === searchId ? searches : accounts).get(channel)
+
+/** The connector of a channel's accounts. */
+export const accountConnectorOf = (channel: string): Connector | undefined => accounts.get(channel)
+/** The connector that searches a channel. */
+export const searchConnectorOf = (channel: string): Connector | undefined => searches.get(channel)
 
 export * from './contract.ts'
 export { NetworkFailure, backoffMs, classify, type FailureKind } from './shared/outcome.ts'

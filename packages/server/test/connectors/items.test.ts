@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { connectorOf } from '../../src/connectors/index.ts'
-import { itemOf as mapsItem } from '../../src/connectors/maps/index.ts'
-import type { FeedItem } from '../../src/connectors/maps/schemaOrg.ts'
+import { accountConnectorOf, connectorOf } from '../../src/connectors/index.ts'
+import { itemOf as mapsItem } from '../../src/connectors/shared/reviewSite.ts'
+import type { FeedItem } from '../../src/connectors/shared/schemaOrg.ts'
 import { itemOf as pagesItem } from '../../src/connectors/pages/index.ts'
 import type { Activity } from '../../src/connectors/pages/activityStreams.ts'
 
@@ -76,7 +76,7 @@ describe('pages: ActivityStreams 2.0', () => {
     expect(pagesItem(note({ content, mediaType: 'text/plain' }), profile)?.text).toBe(content)
   })
   test('what a webhook carries is read the same way, and nonsense is nothing', () => {
-    const receive = connectorOf('pages')!.receive!
+    const receive = accountConnectorOf('pages')!.receive!
     expect(receive(profile, { data: note() }).items.map((i) => i.outsideId)).toEqual(['n4'])
     expect(receive(profile, {})).toEqual({ items: [], unread: [] })
   })
@@ -166,14 +166,19 @@ describe('maps: schema.org', () => {
 test.each([
   ['pages', ['comment', 'message'], 2000, true, true],
   ['maps', ['review', 'question'], 4000, true, true],
+  ['reviews', ['review'], 2500, true, true],
+  ['posts', ['comment', 'mention', 'message'], 300, true, true],
+  ['photos', ['comment', 'mention', 'message'], 2200, true, true],
+  ['video', ['comment', 'mention'], 5000, true, true],
+  ['forum', ['comment', 'mention'], 20_000, true, true],
   ['news', [], 0, false, false],
 ])('%s can answer %j in %i characters', (channel, kinds, length, live, oauth) => {
-  const { capabilities } = connectorOf(channel)!
+  const { capabilities } = accountConnectorOf(channel)!
   expect(capabilities).toMatchObject({ repliesTo: kinds, replyLength: length, live, oauth })
-  expect(connectorOf('import')).toBeUndefined()
+  expect(accountConnectorOf('import')).toBeUndefined()
 })
 test('a private message is answered in private, everything else in public', () => {
-  const { replyIsPublic } = connectorOf('pages')!.capabilities
+  const { replyIsPublic } = accountConnectorOf('pages')!.capabilities
   expect([replyIsPublic('message'), replyIsPublic('comment')]).toEqual([false, true])
 })
 
@@ -184,7 +189,7 @@ describe('a network that lies', () => {
     >[2]
   const tools = { parseFeed: () => Promise.reject(new Error('no feed here')) }
   const collect = (channel: string, answer: unknown) =>
-    connectorOf(channel)!.collect({ ...profile, terms: ['x'] }, null, answering(answer), tools)
+    accountConnectorOf(channel)!.collect({ ...profile, terms: ['x'] }, null, answering(answer), tools)
   const good = {
     type: 'Create',
     published: '2026-11-24T09:00:00Z',

@@ -9,7 +9,14 @@ import { freshDatabase, type TestDatabase } from '../support/database.ts'
 let database: TestDatabase
 let db: Database
 let parts: Parameters<typeof ingest>[0]
-const profile: IngestProfile = { id: 1, brandId: 1, placeId: null, channel: 'pages', network: 'n' }
+const profile: IngestProfile = {
+  id: 1,
+  brandId: 1,
+  placeId: null,
+  channel: 'pages',
+  network: 'n',
+  outsideId: 'p',
+}
 
 beforeAll(async () => {
   database = await freshDatabase()

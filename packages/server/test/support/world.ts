@@ -3,13 +3,13 @@ import {
   startMailroom,
   startOpenNet,
   startPress,
-  startWherabout,
+  startReviewSite,
   demoClient,
   type Lanternpage,
   type Mailroom,
   type OpenNet,
   type Press,
-  type Wherabout,
+  type ReviewSite,
 } from '@murrabel/standins'
 import {
   configDefaults,
@@ -61,7 +61,7 @@ export interface TestWorld {
   config: Config
   server: Server
   lanternpage: Lanternpage
-  wherabout: Wherabout
+  wherabout: ReviewSite
   press: Press
   skimmer: OpenNet
   talkstead: OpenNet
@@ -121,7 +121,7 @@ export async function startTestWorld({
   const database = await freshDatabase()
   const [lanternpage, wherabout, press, skimmer, talkstead, mailroom] = await Promise.all([
     startLanternpage(),
-    startWherabout(),
+    startReviewSite('wherabout'),
     startPress(),
     startOpenNet('skimmer'),
     startOpenNet('talkstead'),

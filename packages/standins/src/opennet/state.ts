@@ -1,9 +1,18 @@
+import type { Subscription } from '../shared/deliveries.ts'
+import { Idempotency } from '../shared/idempotency.ts'
 import { Journal } from '../shared/journal.ts'
+import type { StoredToken } from '../shared/oauth.ts'
 
 export interface OpenAuthor {
   id: string
   name: string
   handle: string
+}
+/** An account that somebody may grant access to. */
+export interface AccountRecord extends OpenAuthor {
+  op: 'account'
+  /** Run by somebody else than the person who grants access. */
+  others?: boolean
 }
 export interface OpenPost {
   op: 'post'
@@ -18,7 +27,14 @@ export interface OpenPost {
   inReplyTo?: string
   /** How many saw it. */
   views?: number
+  /** Shown to more people for money. */
+  paid?: boolean
+  /** A private conversation with an account. */
+  conversation?: { id: string; account: string }
+  key?: string
 }
+export type OpenNetRecord =
+  AccountRecord | OpenPost | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
 
 /** As people type it in a search: no case, no accents, no signs before tags. */
 export const foldForSearch = (text: string) =>
@@ -29,27 +45,87 @@ export const foldForSearch = (text: string) =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim()} `
 
-/** Everything said on an open network, in the order of arrival. */
+/** Everything said on an open network, in the order of arrival, and what of it concerns an account. */
 export class OpenNetState {
   readonly posts: OpenPost[] = []
   readonly byId = new Map<string, OpenPost>()
+  readonly accounts = new Map<string, AccountRecord>()
+  /** What concerns an account: its own posts and what stands under them, threads it is named in, private messages. */
+  readonly streams = new Map<string, OpenPost[]>()
+  readonly tokens: StoredToken[] = []
+  readonly subscriptions: Subscription[] = []
+  readonly published = new Idempotency<OpenPost>()
+  /** Accounts that a thread concerns, by the post at its head. */
+  private readonly concerned = new Map<string, Set<string>>()
   private readonly folded: string[] = []
-  private readonly journal: Journal<OpenPost>
+  private readonly journal: Journal<OpenNetRecord>
 
   constructor(file: string | null) {
     this.journal = new Journal(file)
-    for (const post of this.journal.read()) this.apply(post)
+    for (const record of this.journal.read()) this.apply(record)
   }
 
-  private apply(post: OpenPost): void {
+  private apply(record: OpenNetRecord): void {
+    switch (record.op) {
+      case 'account':
+        this.accounts.set(record.id, record)
+        this.streams.set(record.id, this.streams.get(record.id) ?? [])
+        break
+      case 'token':
+        this.tokens.push(record)
+        break
+      case 'subscription':
+        this.subscriptions.push(record)
+        break
+      case 'post':
+        this.applyPost(record)
+    }
+  }
+
+  private applyPost(post: OpenPost): void {
     this.posts.push(post)
     this.byId.set(post.id, post)
-    this.folded.push(foldForSearch(`${post.title ?? ''} ${post.content}`))
+    this.folded.push(post.conversation ? '' : foldForSearch(`${post.title ?? ''} ${post.content}`))
+    if (post.key) this.published.remember(post.key, post)
+    if (post.conversation) this.streams.get(post.conversation.account)?.push(post)
+    else this.bringTo(post)
   }
 
-  add(post: OpenPost): void {
-    this.apply(post)
-    this.journal.append(post)
+  /** A thread that begins to concern an account is brought to it from its head on. */
+  private bringTo(post: OpenPost): void {
+    const root = this.rootOf(post)
+    const known = this.concerned.get(root.id) ?? new Set<string>()
+    for (const account of known) this.streams.get(account)?.push(post)
+    for (const account of this.accounts.values()) {
+      if (known.has(account.id) || !(post.author.id === account.id || this.names(post, account))) continue
+      known.add(account.id)
+      this.concerned.set(root.id, known)
+      const stream = this.streams.get(account.id)!
+      if (root !== post) stream.push(root)
+      stream.push(post)
+    }
+  }
+
+  /** Whether a post names an account by its handle. */
+  names({ content, title = '' }: OpenPost, { handle }: AccountRecord): boolean {
+    return (
+      ` ${title} ${content} `
+        .toLowerCase()
+        .match(/@[\p{L}\p{N}._]*[\p{L}\p{N}]/gu)
+        ?.includes(`@${handle}`) ?? false
+    )
+  }
+
+  /** Accounts that hear of a post. */
+  concernedBy(post: OpenPost): readonly string[] {
+    return post.conversation
+      ? [post.conversation.account]
+      : [...(this.concerned.get(this.rootOf(post).id) ?? [])]
+  }
+
+  add(record: OpenNetRecord): void {
+    this.apply(record)
+    this.journal.append(record)
   }
 
   nextId(): string {
@@ -68,7 +144,7 @@ export class OpenNetState {
   }
 
   /**
-   * Posts that hold a phrase, also written as one word, from a place in the order of arrival on.
+   * Public posts that hold a phrase, also written as one word, from a place in the order of arrival on.
    *
    * @returns the posts, the place to go on from, and whether there are more
    */

@@ -16,6 +16,7 @@ export interface OwnedState {
 export interface OwnedParts<State> {
   state: State
   oauth: OAuthServer
+  board: SwitchBoard
   /** Announces something new to whoever listens to a resource. */
   announce(resource: string, data: unknown): void
 }
@@ -59,6 +60,7 @@ export async function startOwnedNetwork<State extends OwnedState>(
   const parts = {
     state,
     oauth,
+    board,
     announce: (resource: string, data: unknown) => deliveries.send(resource, data),
   }
 

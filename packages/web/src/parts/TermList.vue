@@ -69,11 +69,11 @@ defineExpose({ add })
             </button></template
           >
           <el-checkbox
-            v-for="name in switches"
-            :key="name"
-            :model-value="term[name] ?? false"
-            :label="t(`watch.form.${name}`)"
-            @change="(on) => change(i, { [name]: Boolean(on) })"
+            v-for="each in switches"
+            :key="each"
+            :model-value="term[each] ?? false"
+            :label="t(`watch.form.${each}`)"
+            @change="(on) => change(i, { [each]: Boolean(on) })"
           />
         </el-popover>
         <button

@@ -1,4 +1,11 @@
+import { accountConnector } from '../shared/accountStream.ts'
 import { searchConnector } from '../shared/openSearch.ts'
 
-/** Threads of forums, by the network's public search. */
-export const forumConnector = searchConnector('forum')
+/** Forum threads that we began or are named in, and their answers. */
+export const forumConnector = accountConnector({
+  channel: 'forum',
+  replyLength: 20_000,
+  repliesTo: ['comment', 'mention'],
+})
+/** Forum threads, by the network's public search. */
+export const forumSearch = searchConnector('forum')

@@ -1,4 +1,11 @@
+import { accountConnector } from '../shared/accountStream.ts'
 import { searchConnector } from '../shared/openSearch.ts'
 
-/** Photos with captions, by the network's public search. */
-export const photosConnector = searchConnector('photos')
+/** Pictures: our accounts, comments under them, pictures we are named in, private messages. */
+export const photosConnector = accountConnector({
+  channel: 'photos',
+  replyLength: 2200,
+  repliesTo: ['comment', 'mention', 'message'],
+})
+/** Pictures and their captions, by the network's public search. */
+export const photosSearch = searchConnector('photos')

@@ -1,4 +1,11 @@
+import { accountConnector } from '../shared/accountStream.ts'
 import { searchConnector } from '../shared/openSearch.ts'
 
+/** Short posts: our accounts, with private messages. */
+export const postsConnector = accountConnector({
+  channel: 'posts',
+  replyLength: 300,
+  repliesTo: ['comment', 'mention', 'message'],
+})
 /** Short posts, by the network's public search. */
-export const postsConnector = searchConnector('posts')
+export const postsSearch = searchConnector('posts')

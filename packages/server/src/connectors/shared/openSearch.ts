@@ -1,4 +1,5 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
+import { contextId } from './accountStream.ts'
 import { activityText, lastPart } from './activity.ts'
 import { listOf, readParts } from './readParts.ts'
 
@@ -16,7 +17,7 @@ export interface PublicActivity {
     published?: string
     attributedTo: { id: string; name?: string; preferredUsername?: string }
     /** The post at the head of its thread. */
-    context?: string
+    context?: string | { id?: string; name?: string }
     views?: number
   }
 }
@@ -38,7 +39,7 @@ export function mentionOf(activity: PublicActivity): CollectedItem | null {
   const author = object.attributedTo
   return {
     outsideId: lastPart(object.id),
-    threadId: `thread/${lastPart(object.context ?? object.id)}`,
+    threadId: `thread/${lastPart(contextId(object.context) ?? object.id)}`,
     threadTitle: object.name,
     kind: 'mention',
     direction: 'in',

@@ -1,6 +1,6 @@
 import { transition } from '@murrabel/core/inbox'
 import type { ActionEvent } from '@murrabel/core/actions'
-import { connectorOf, NetworkFailure, type Sent } from '../../connectors/index.ts'
+import { accountConnectorOf, NetworkFailure, type Sent } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { workRules } from '../../jobs/due/kinds.ts'
 import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
@@ -68,7 +68,7 @@ function begin({ db, live }: Context, id: number): Promise<OutsideAction | null>
 
 function send(context: Context, { profileId, target, payload, key, kind }: OutsideAction): Promise<Sent> {
   return withProfileKey(context, profileId, (profile, http, channel) => {
-    const connector = connectorOf(channel)
+    const connector = accountConnectorOf(channel)
     if (kind !== 'reply' || !connector?.send)
       throw new NetworkFailure('refused', 'this channel takes no replies', null, { reached: false })
     return connector.send(profile, { ...target, text: payload.text, key }, http)

@@ -1,7 +1,7 @@
 import { transition } from '@murrabel/core/inbox'
 import { type ReplyDraft, type ThreadChangeAnswer, fieldProblem } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
-import { connectorOf } from '../../connectors/index.ts'
+import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { profileOwner } from './decide.ts'
@@ -36,7 +36,7 @@ export async function reply(
     if (thread.edition !== draft.edition && !draft.anyway) throw new Refusal('threadChanged')
     const answered = await entryToAnswer(db, threadId, tx)
     checkReply(answered, draft)
-    const { channel, kind, outsideThread, outsideEntry } = answered
+    const { channel, kind, outsideThread, outsideEntry, profileId } = answered
     const entry = await insertReplyEntry(
       db,
       { threadId, channel, kind, text: draft.text, at: new Date(now()), isPrivate: answered.private },
@@ -46,7 +46,7 @@ export async function reply(
       db,
       {
         brandId: reader.brandId,
-        profileId: thread.profileId,
+        profileId,
         threadId,
         entryId: entry!.id,
         key: draft.key,
@@ -70,15 +70,19 @@ export async function reply(
       },
       tx,
     )
-    await due.ask({ kind: 'act', subject: action.id, owner: profileOwner(thread.profileId) }, tx)
+    await due.ask({ kind: 'act', subject: action.id, owner: profileOwner(profileId) }, tx)
     return change
   })
 }
 
-function checkReply(target: Answered | undefined, draft: ReplyDraft): asserts target is Answered {
-  const capabilities = target && connectorOf(target.channel)?.capabilities
+function checkReply(
+  target: Answered | undefined,
+  draft: ReplyDraft,
+): asserts target is Answered & { profileId: number } {
+  const capabilities = target && accountConnectorOf(target.channel)?.capabilities
   if (
     !target?.outsideEntry ||
+    target.profileId === null ||
     !capabilities?.repliesTo.includes(target.kind) ||
     target.status === 'disconnected'
   )

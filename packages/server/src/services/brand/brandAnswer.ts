@@ -1,6 +1,6 @@
 import type { BrandAnswer } from '@murrabel/contract'
 import { isLimited, type Reader } from '../../access/reader.ts'
-import { connectorOf } from '../../connectors/index.ts'
+import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import {
@@ -38,8 +38,8 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
     tags,
     channels: channels.map((c) => c.channel),
     answers: Object.fromEntries(
-      channels.map(({ channel }) => {
-        const connector = connectorOf(channel)
+      channels.map(({ channel, accounts }) => {
+        const connector = accounts ? accountConnectorOf(channel) : undefined
         return [channel, connector?.send ? [...connector.capabilities.repliesTo] : []]
       }),
     ),

@@ -1,9 +1,9 @@
-import { NetworkFailure, type ConnectorProfile, type NetworkHttp } from '../../connectors/index.ts'
+import { NetworkFailure, searchId, type ConnectorProfile, type NetworkHttp } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import type { Profile } from '../../store/models/index.ts'
 import { refreshKey } from './oauth.ts'
 import { sealKey, unsealKey } from './profileKey.ts'
-import { searchId, searchTerms } from './searches.ts'
+import { searchTerms } from './searches.ts'
 import { holdKey } from '../../store/queries/profiles/profiles.ts'
 
 /** Base address of the profile's network; of a feed, its own. */

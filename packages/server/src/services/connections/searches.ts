@@ -3,9 +3,6 @@ import { parseTermWords } from '@murrabel/core/watches'
 import type { Database } from '../../store/database.ts'
 import { queriesInUse } from '../../store/queries/watches/watches.ts'
 
-/** Outside id of a profile that is no account but a search of the whole network. */
-export const searchId = 'search'
-
 /** More terms than this are not searched for: networks take so many questions and no more. */
 const termLimit = 300
 

@@ -4,7 +4,7 @@ import type { EntryKind } from '@murrabel/core/lens'
 import { starsContradict } from '@murrabel/core/sentiment'
 import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
-import { connectorOf } from '../../connectors/index.ts'
+import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import {
@@ -80,18 +80,24 @@ export async function threadAnswer(
   }
 }
 
-function replyOf({ channel, profileStatus }: ThreadRow, kind: EntryKind): ThreadAnswer['reply'] {
-  const capabilities = connectorOf(channel)?.capabilities
+function replyOf(
+  { channel, profileStatus, answeringId, answeringName }: ThreadRow,
+  kind: EntryKind,
+): ThreadAnswer['reply'] {
+  const capabilities = accountConnectorOf(channel)?.capabilities
   const possible = capabilities?.repliesTo.includes(kind) ?? false
   const reason = !possible
     ? 'channel'
-    : profileStatus === 'disconnected'
-      ? 'disconnected'
-      : profileStatus === 'expired'
-        ? 'expired'
-        : undefined
+    : answeringId === null
+      ? 'noAccount'
+      : profileStatus === 'disconnected'
+        ? 'disconnected'
+        : profileStatus === 'expired'
+          ? 'expired'
+          : undefined
   return {
-    possible: possible && profileStatus !== 'disconnected',
+    possible: possible && answeringId !== null && profileStatus !== 'disconnected',
+    as: answeringName,
     maxLength: capabilities?.replyLength ?? 0,
     public: capabilities?.replyIsPublic(kind) ?? true,
     reason,

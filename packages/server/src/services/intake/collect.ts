@@ -39,7 +39,7 @@ export const collectOwner = ({ network, outsideId }: Pick<Profile, 'network' | '
 export async function collectProfile(context: Context, { id, signal }: Piece): Promise<WorkOutcome> {
   const { models, db, live, log } = context
   const profile = await models.Profile.findByPk(id)
-  if (!profile || !connectorOf(profile.channel) || profile.status === 'disconnected') return 'done'
+  if (!profile || !connectorOf(profile) || profile.status === 'disconnected') return 'done'
   if (profile.status === 'expired') return 'done'
   try {
     await collectPages(context, profile, signal)
@@ -70,7 +70,7 @@ export async function collectProfile(context: Context, { id, signal }: Piece): P
  */
 async function collectPages(context: Context, profile: Profile, signal: AbortSignal): Promise<void> {
   const { db, live } = context
-  const connector = connectorOf(profile.channel)!
+  const connector = connectorOf(profile)!
   const tools = { parseFeed: (document: string) => context.fileWorker.ask({ kind: 'feed', document }) }
   const fetchPage = (cursor: string | null) => {
     const page = withProfileKey(context, profile.id, (p, http) => connector.collect(p, cursor, http, tools))

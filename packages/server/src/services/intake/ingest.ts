@@ -7,6 +7,7 @@ import { isOfTheData } from '../../store/failures.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { keepRaw, knownEntries, isChanged, changeEntries, addEntries } from './storeEntries.ts'
 import { cleanItem, cleanJson, type CleanItem } from './cleanItem.ts'
+import { agreeWithSiblings } from './siblings.ts'
 import { apartOf, noLongerApart, setApart, type Apart } from './setApart.ts'
 import { holdProfileEntries } from '../../store/queries/actions/ownEntries.ts'
 import { confirmOwn } from '../actions/index.ts'
@@ -111,13 +112,14 @@ async function storeHalves(
 function storePage(
   { db, due, now }: Parts,
   profile: IngestProfile,
-  items: readonly CleanItem[],
+  given: readonly CleanItem[],
   base: IngestResult,
   atEnd: PageEnd,
 ): Promise<IngestResult> {
   return db.inTransaction(async (tx) => {
     await holdProfileEntries(db, profile.id, tx)
     let { added, changed } = base
+    const { items, strays } = await agreeWithSiblings(db, profile, given, tx)
     if (items.length) {
       await keepRaw(db, profile, items, tx)
       const own = await confirmOwn({ db, now }, profile, items, tx)
@@ -125,7 +127,7 @@ function storePage(
       const fresh = items.filter((item) => !known.has(item.outsideId) && !own.has(item.outsideId))
       const altered = items.filter((item) => isChanged(item, known.get(item.outsideId)))
       if (altered.length) await changeEntries(db, profile, altered, tx)
-      if (fresh.length) await addEntries(db, profile, fresh, tx)
+      if (fresh.length) await addEntries(db, profile, fresh, strays, tx)
       await noLongerApart(
         db,
         profile.id,

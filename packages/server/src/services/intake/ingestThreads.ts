@@ -97,15 +97,22 @@ export async function joinOrphans(
     },
     tx,
   )
-  for (const { lost, home } of found) {
-    await moveEntries(db, { lost, home }, tx)
-    await moveActions(db, { lost, home }, tx)
-    // They belonged to the other thread's versions: told here, but not to be undone.
-    await moveEvents(db, { lost, home }, tx)
-    await moveTags(db, { lost, home }, tx)
-    await moveGiven(db, { lost, home }, tx)
-    await removeThread(db, lost, tx)
-  }
+  for (const pair of found) await joinThread(db, pair, tx)
+}
+
+/** Brings everything of one thread into another; the first is gone then. */
+export async function joinThread(
+  db: Database,
+  { lost, home }: { lost: number; home: number },
+  tx: Tx,
+): Promise<void> {
+  await moveEntries(db, { lost, home }, tx)
+  await moveActions(db, { lost, home }, tx)
+  // They belonged to the other thread's editions: told here, but not to be undone.
+  await moveEvents(db, { lost, home }, tx)
+  await moveTags(db, { lost, home }, tx)
+  await moveGiven(db, { lost, home }, tx)
+  await removeThread(db, lost, tx)
 }
 
 export async function threadIds(

@@ -58,7 +58,7 @@ export async function tryApartAgain(
   const { db, live, due } = context
   const profile = await readersProfile(context, reader, profileId)
   const items = await apartToTry(db, profileId)
-  const read = connectorOf(profile.channel)?.readPart
+  const read = connectorOf(profile)?.readPart
   const given = connectorProfile(context, profile)
   for (const { id, stage, entryId, raw } of items) {
     if (stage === 'analyse' && entryId !== null) {

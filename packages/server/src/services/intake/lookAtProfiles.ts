@@ -1,5 +1,5 @@
 import type { NetworkConfig } from '../../config.ts'
-import { connectorOf, type Connector, type PublicLook } from '../../connectors/index.ts'
+import { accountConnectorOf, searchId, type Connector, type PublicLook } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { cleanInstant, cleanLine, cleanNumber, cleanText } from '@murrabel/core/text'
 import { errorText, type WorkOutcome } from '../../jobs/due/next.ts'
@@ -13,7 +13,6 @@ import {
   setLooked,
   setLookProblem,
 } from '../../store/queries/watches/publicProfiles.ts'
-import { searchId } from '../connections/index.ts'
 
 /** How often a public profile is looked at. */
 export const lookAgainInMs = 6 * 3_600_000
@@ -26,7 +25,7 @@ export interface LookedNetwork {
 /** Networks whose public profiles can be looked at. */
 export function lookedNetworks({ config }: Pick<Context, 'config'>): LookedNetwork[] {
   return config.networks.flatMap((network) => {
-    const look = connectorOf(network.channel)?.look
+    const look = accountConnectorOf(network.channel)?.look
     return look ? [{ network, look }] : []
   })
 }

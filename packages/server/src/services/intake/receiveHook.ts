@@ -21,7 +21,7 @@ export interface Delivery {
 export async function receiveHook(context: Context, { token, body, headers }: Delivery): Promise<void> {
   const { db, models, config } = context
   const profile = await models.Profile.findOne({ where: { hookToken: token } })
-  const connector = profile && connectorOf(profile.channel)
+  const connector = profile && connectorOf(profile)
   if (!profile?.hookSecretSealed || !connector?.receive || profile.status === 'disconnected')
     throw new Refusal('notFound')
   try {

@@ -1,6 +1,7 @@
 import type { Database, Tx } from '../../store/database.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { type CleanItem } from './cleanItem.ts'
+import { takeOverStrays } from './siblings.ts'
 import { joinOrphans, resolveThreads, threadIds } from './ingestThreads.ts'
 import {
   keepRawItems,
@@ -73,31 +74,47 @@ export async function addEntries(
   db: Database,
   profile: IngestProfile,
   items: readonly CleanItem[],
+  strays: ReadonlyMap<string, number>,
   tx: Tx,
 ): Promise<void> {
   const accounts = await accountIds(db, profile, items, tx)
   const resolved = await resolveThreads(db, profile, items, tx)
   const { threadNames } = resolved
   const threads = await threadIds(db, profile, items, resolved, tx)
+  const placed = items.map((item) => ({
+    item,
+    threadId: threads.get(threadNames.get(item.outsideId)!),
+    accountId: accounts.get(item.author.outsideId) ?? null,
+    direction: item.direction,
+    kind: item.kind,
+    isPrivate: item.private ?? false,
+    paid: item.paid ?? false,
+  }))
   await insertEntries(
     db,
     profile,
-    items.map((item) => ({
-      threadId: threads.get(threadNames.get(item.outsideId)!),
-      accountId: accounts.get(item.author.outsideId) ?? null,
-      outsideId: item.outsideId,
-      direction: item.direction,
-      kind: item.kind,
-      title: item.title ?? null,
-      text: item.text,
-      rating: item.rating ?? null,
-      at: new Date(item.at),
-      url: item.url ?? null,
-      reach: item.reach ?? 0,
-      isPrivate: item.private ?? false,
-      paid: item.paid ?? false,
-      undated: item.undated,
-    })),
+    placed
+      .filter(({ item }) => !strays.has(item.outsideId))
+      .map(({ item, ...entry }) => ({
+        ...entry,
+        outsideId: item.outsideId,
+        title: item.title ?? null,
+        text: item.text,
+        rating: item.rating ?? null,
+        at: new Date(item.at),
+        url: item.url ?? null,
+        reach: item.reach ?? 0,
+        undated: item.undated,
+      })),
+    tx,
+  )
+  await takeOverStrays(
+    db,
+    profile,
+    placed.flatMap(({ item, ...entry }) => {
+      const id = strays.get(item.outsideId)
+      return id === undefined ? [] : [{ ...entry, id }]
+    }),
     tx,
   )
   await joinOrphans(db, profile, resolved.orphans, tx)

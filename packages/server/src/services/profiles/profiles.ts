@@ -11,10 +11,13 @@ import {
 import type { Reader } from '../../access/reader.ts'
 import { seal, unseal } from '../../access/seal.ts'
 import {
+  accountConnectorOf,
   connectorOf,
   FeedError,
   InnerAddressError,
   NetworkFailure,
+  searchConnectorOf,
+  searchId,
   TooLargeError,
   type OutsideProfile,
 } from '../../connectors/index.ts'
@@ -37,7 +40,6 @@ import {
   sealKey,
   type ProfileKey,
   type Granted,
-  searchId,
 } from '../connections/index.ts'
 import { collectOwner } from '../intake/index.ts'
 
@@ -47,8 +49,8 @@ export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader):
     profileIds: reader.profileIds,
     placeIds: reader.placeIds,
   })
-  return rows.map((row) => {
-    const capabilities = connectorOf(row.channel)?.capabilities
+  return rows.map(({ outsideId, ...row }) => {
+    const capabilities = connectorOf({ channel: row.channel, outsideId })?.capabilities
     return {
       ...row,
       collectedAt: row.collectedAt?.toISOString() ?? null,
@@ -77,8 +79,10 @@ export async function listNetworks({ db, config }: Context, reader: Reader): Pro
     network,
     name,
     channel,
-    search: connectorOf(channel)?.capabilities.search ?? false,
+    accounts: accountConnectorOf(channel)?.capabilities.oauth ?? false,
+    search: searchConnectorOf(channel) !== undefined,
     connectedProfiles: counts.find((c) => c.network === network)?.n ?? 0,
+    searched: counts.some((c) => c.network === network && c.searched),
   }))
 }
 
@@ -88,7 +92,7 @@ export async function takeGranted(
   reader: Reader,
   { network, key }: Granted,
 ): Promise<number[]> {
-  const connector = connectorOf(network.channel)
+  const connector = accountConnectorOf(network.channel)
   if (!connector?.profiles) throw new Refusal('networkUnknown')
   const found = await connector
     .profiles(network.address, key.access, context.httpFor(network.network))
@@ -171,7 +175,7 @@ async function putProfile(
 async function subscribe(context: Context, id: number): Promise<void> {
   const { models, config, log } = context
   const profile = await models.Profile.findByPk(id)
-  const connector = profile && connectorOf(profile.channel)
+  const connector = profile && connectorOf(profile)
   if (!profile?.hookSecretSealed || !connector?.subscribe) return
   const secret = unseal(profile.hookSecretSealed, config.sealingKey)
   const subscription = { callback: `${config.publicAddress}/hooks/${profile.hookToken}`, secret }
@@ -189,7 +193,7 @@ export async function connectSearch(
   network: string,
 ): Promise<ProfileAnswer> {
   const known = context.config.networks.find((n) => n.network === network)
-  if (!known || !connectorOf(known.channel)?.capabilities.search) throw new Refusal('networkUnknown')
+  if (!known || !searchConnectorOf(known.channel)) throw new Refusal('networkUnknown')
   const id = await putProfile(context, reader, {
     channel: known.channel,
     network,
@@ -273,7 +277,7 @@ export async function disconnectProfile(
 ): Promise<ProfileAnswer> {
   const { db, live, due } = context
   const profile = await readersProfile(context, reader, id)
-  const connector = connectorOf(profile.channel)
+  const connector = connectorOf(profile)
   if (connector?.unsubscribe && profile.status === 'connected')
     await withProfileKey(context, id, (p, http) => connector.unsubscribe!(p, http)).catch(() => {})
   await db.inTransaction(async (tx) => {

@@ -72,8 +72,8 @@ defineExpose({
     <p class="as">
       {{
         thread.reply.public
-          ? t('inbox.publicAnswer', { profile: thread.profile })
-          : t('inbox.privateAnswer', { profile: thread.profile })
+          ? t('inbox.publicAnswer', { profile: thread.reply.as })
+          : t('inbox.privateAnswer', { profile: thread.reply.as })
       }}
       <span v-if="thread.reply.reason === 'expired'" class="past"
         >{{ t('inbox.noReply.expired') }}

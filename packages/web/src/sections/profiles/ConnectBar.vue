@@ -17,7 +17,8 @@ const emit = defineEmits<{
   /** The text of a list of feeds. */
   list: [file: string]
 }>()
-const { t } = useTexts()
+const { t, called } = useTexts()
+const stateOf = ({ connectedProfiles: n }: NetworkAnswer) => (n ? t('profiles.accounts', { n }, n) : '')
 async function take(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
   const file = await input.files?.[0]?.text()
@@ -28,20 +29,35 @@ async function take(event: Event): Promise<void> {
 
 <template>
   <div class="connect">
-    <button
-      v-for="network in networks"
-      :key="network.network"
-      type="button"
-      class="button primary"
-      :disabled="busy !== ''"
-      @click="network.search ? emit('search', network.network) : emit('connect', network.network)"
-    >
-      {{
-        busy === network.network
-          ? t('profiles.connecting', { name: network.name })
-          : t(network.search ? 'profiles.search' : 'profiles.connect', { name: network.name })
-      }}
-    </button>
+    <ul class="networks">
+      <li v-for="network in networks" :key="network.network" :data-network="network.network">
+        <span class="name">
+          <b>{{ network.name }}</b> <small class="soft">{{ called('lens.channel', network.channel) }}</small>
+        </span>
+        <span class="soft state">{{ stateOf(network) }}</span>
+        <button
+          v-if="network.accounts"
+          type="button"
+          class="button"
+          :class="{ primary: !network.connectedProfiles }"
+          :disabled="busy !== ''"
+          :aria-label="t('profiles.connect', { name: network.name })"
+          @click="emit('connect', network.network)"
+        >
+          {{ busy === network.network ? t('profiles.going') : t('profiles.connectAccount') }}
+        </button>
+        <button
+          v-if="network.search"
+          type="button"
+          class="button"
+          :disabled="busy !== '' || network.searched"
+          :aria-label="t('profiles.search', { name: network.name })"
+          @click="emit('search', network.network)"
+        >
+          {{ network.searched ? t('profiles.searched') : t('profiles.searchIt') }}
+        </button>
+      </li>
+    </ul>
     <form class="feed" @submit.prevent="emit('feed')">
       <el-input
         v-model="address"
@@ -69,6 +85,35 @@ async function take(event: Event): Promise<void> {
   flex-wrap: wrap;
   gap: 10px;
   margin-bottom: 16px;
+}
+.networks {
+  width: 100%;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(430px, 1fr));
+  gap: 0 40px;
+  margin: 0 0 4px;
+  padding: 0;
+  list-style: none;
+}
+.networks li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto 96px;
+  align-items: center;
+  gap: 8px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+.networks b {
+  font-weight: 600;
+}
+.networks small {
+  font-size: 12px;
+}
+.networks .state {
+  font-size: 12px;
+}
+.networks .button {
+  padding: 2px 10px;
 }
 .feed {
   display: flex;

@@ -26,9 +26,9 @@ export const visiblePlaces = (db: Database, { brandId, placeIds }: Reader): Prom
 export const visibleChannels = (
   db: Database,
   { brandId, profileIds, placeIds }: Reader,
-): Promise<{ channel: string; n: number }[]> =>
-  db.rows<{ channel: string; n: number }>(
-    `SELECT channel, count(*) AS n
+): Promise<{ channel: string; n: number; accounts: boolean }[]> =>
+  db.rows<{ channel: string; n: number; accounts: boolean }>(
+    `SELECT channel, count(*) AS n, bool_or(outside_id <> 'search') AS accounts
      FROM profiles
      WHERE brand_id = $1
        AND ($2::int[] IS NULL OR id = ANY($2))

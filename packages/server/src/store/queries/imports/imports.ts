@@ -124,7 +124,7 @@ export const profileOfImport = (
        hook_token)
      VALUES ($1, $2, $3, 'file', $4, $5, 'connected', $6)
      ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET collected_at = now()
-     RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network`,
+     RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network, outside_id AS "outsideId"`,
     [brandId, placeId, channel, outsideId, name, hookToken],
   )
 

@@ -2,6 +2,7 @@ import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database } from '../../database.ts'
+import { answeringId, answeringName, answeringProfile, answeringStatus } from '../shared/answering.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
 export interface ThreadRow {
@@ -13,6 +14,9 @@ export interface ThreadRow {
   network: string
   profile: string
   profileId: number
+  /** The profile an answer goes out by; null when there is none. */
+  answeringId: number | null
+  answeringName: string
   profileStatus: string
   placeId: number | null
   state: ThreadState
@@ -31,10 +35,12 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
   where.add(`t.id = ${where.bind(id)}`)
   return db.one<ThreadRow>(
     `SELECT t.id, t.edition, t.title, t.url, p.channel, p.network, p.name AS profile, p.id AS "profileId",
-       p.status AS "profileStatus", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
+       ${answeringStatus} AS "profileStatus", ${answeringId} AS "answeringId",
+       ${answeringName} AS "answeringName", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
        t.given_to AS "givenTo", t.due_at AS "dueAt", t.priority, t.lead_entry_id AS "leadId", l.account_id AS "accountId"
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
+     ${answeringProfile}
      LEFT JOIN entries l ON l.id = t.lead_entry_id
      WHERE ${where.toString()}`,
     where.values,

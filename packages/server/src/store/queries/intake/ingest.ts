@@ -7,6 +7,7 @@ export interface IngestProfile {
   placeId: number | null
   channel: string
   network: string
+  outsideId: string
 }
 
 export interface KnownEntry {

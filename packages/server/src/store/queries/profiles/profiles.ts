@@ -3,6 +3,7 @@ import type { ProfileAnswer } from '@murrabel/contract'
 
 export interface ProfileRow extends Omit<ProfileAnswer, 'capabilities' | 'collectedAt'> {
   collectedAt: Date | null
+  outsideId: string
 }
 
 /** One process renews a key at a time. */
@@ -19,7 +20,7 @@ export const profilesSeenBy = (
   }: { brandId: number; profileIds: number[] | null; placeIds: number[] | null },
 ): Promise<ProfileRow[]> =>
   db.rows<ProfileRow>(
-    `SELECT p.id, p.channel, p.network, p.name, p.place_id AS "placeId", p.url, p.status,
+    `SELECT p.id, p.channel, p.network, p.outside_id AS "outsideId", p.name, p.place_id AS "placeId", p.url, p.status,
        p.history_done AS "historyDone", p.history_total AS "historyTotal", coalesce(r.n, 0) AS entries,
        (SELECT count(*) FROM items_apart i WHERE i.profile_id = p.id) AS apart,
        p.collected_at AS "collectedAt", p.error
@@ -44,9 +45,9 @@ export const countByNetwork = (
     profileIds,
     placeIds,
   }: { brandId: number; profileIds: number[] | null; placeIds: number[] | null },
-): Promise<{ network: string; n: number }[]> =>
-  db.rows<{ network: string; n: number }>(
-    `SELECT network, count(*) AS n
+): Promise<{ network: string; n: number; searched: boolean }[]> =>
+  db.rows<{ network: string; n: number; searched: boolean }>(
+    `SELECT network, count(*) FILTER (WHERE outside_id <> 'search') AS n, bool_or(outside_id = 'search') AS searched
      FROM profiles
      WHERE brand_id = $1
        AND status <> 'disconnected'

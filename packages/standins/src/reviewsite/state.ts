@@ -18,6 +18,8 @@ export interface ReviewRecord {
   id: string
   business: string
   author: { id: string; name: string }
+  /** Of a review, where the site has titles. */
+  title?: string
   /** 1 to 5; questions have none. */
   rating?: number
   text: string
@@ -37,19 +39,19 @@ export interface AnswerRecord {
   created: string
   key?: string
 }
-export type WheraboutItem = ReviewRecord | AnswerRecord
-export type WheraboutRecord =
-  BusinessRecord | WheraboutItem | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+export type ReviewSiteItem = ReviewRecord | AnswerRecord
+export type ReviewSiteRecord =
+  BusinessRecord | ReviewSiteItem | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
 
-/** Everything on Wherabout: businesses, and in the order of arrival their reviews, questions and answers. */
-export class WheraboutState {
+/** Everything on a review site: businesses, and in the order of arrival their reviews, questions and answers. */
+export class ReviewSiteState {
   readonly businesses = new Map<string, BusinessRecord>()
-  readonly streams = new Map<string, WheraboutItem[]>()
-  readonly items = new Map<string, WheraboutItem>()
+  readonly streams = new Map<string, ReviewSiteItem[]>()
+  readonly items = new Map<string, ReviewSiteItem>()
   readonly tokens: StoredToken[] = []
   readonly subscriptions: Subscription[] = []
   readonly answered = new Idempotency<AnswerRecord>()
-  private readonly journal: Journal<WheraboutRecord>
+  private readonly journal: Journal<ReviewSiteRecord>
   private count = 0
 
   constructor(file: string | null) {
@@ -57,7 +59,7 @@ export class WheraboutState {
     for (const record of this.journal.read()) this.apply(record)
   }
 
-  private apply(record: WheraboutRecord): void {
+  private apply(record: ReviewSiteRecord): void {
     switch (record.op) {
       case 'business':
         this.businesses.set(record.id, record)
@@ -77,7 +79,7 @@ export class WheraboutState {
     }
   }
 
-  add(record: WheraboutRecord): void {
+  add(record: ReviewSiteRecord): void {
     this.apply(record)
     this.journal.append(record)
   }

@@ -1,7 +1,7 @@
-import type { AnswerRecord, BusinessRecord, WheraboutItem } from './state.ts'
+import type { AnswerRecord, BusinessRecord, ReviewSiteItem } from './state.ts'
 
 /** An item as a schema.org DataFeedItem. */
-export function feedItemOf(item: WheraboutItem, address: string): Record<string, unknown> {
+export function feedItemOf(item: ReviewSiteItem, address: string): Record<string, unknown> {
   return {
     '@type': 'DataFeedItem',
     dateCreated: item.created,
@@ -9,7 +9,7 @@ export function feedItemOf(item: WheraboutItem, address: string): Record<string,
   }
 }
 
-function subjectOf(item: Exclude<WheraboutItem, AnswerRecord>, address: string): Record<string, unknown> {
+function subjectOf(item: Exclude<ReviewSiteItem, AnswerRecord>, address: string): Record<string, unknown> {
   const shared = {
     '@id': `${address}/items/${item.id}`,
     url: `${address}/items/${item.id}`,
@@ -27,6 +27,7 @@ function subjectOf(item: Exclude<WheraboutItem, AnswerRecord>, address: string):
   return {
     '@type': 'Review',
     ...shared,
+    name: item.title,
     reviewBody: item.text || undefined,
     reviewRating: { '@type': 'Rating', ratingValue: item.rating, bestRating: 5, worstRating: 1 },
     itemReviewed: { '@id': `${address}/businesses/${item.business}` },
@@ -56,7 +57,7 @@ const personOf = ({ id, name }: { id: string; name: string }, address: string) =
 /** What everybody may know of a business: its rating, and where all its ratings are. */
 export function publicBusiness(
   business: BusinessRecord,
-  stream: readonly WheraboutItem[],
+  stream: readonly ReviewSiteItem[],
   address: string,
 ): Record<string, unknown> {
   const ratings = stream.flatMap((item) => (item.op === 'review' && item.rating ? [item.rating] : []))
@@ -79,7 +80,7 @@ export function publicBusiness(
 
 /** A page of a business's ratings, without their words. */
 export function ratingsPage(
-  stream: readonly WheraboutItem[],
+  stream: readonly ReviewSiteItem[],
   { after, size, address }: { after: number; size: number; address: string },
 ): Record<string, unknown> {
   const reviews = stream.filter((item) => item.op === 'review')

@@ -3,6 +3,8 @@ export interface Thing {
   '@type': string
   '@id'?: string
   url?: string
+  /** Its title. */
+  name?: string
   text?: string
   reviewBody?: string
   dateCreated?: string

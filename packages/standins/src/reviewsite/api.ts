@@ -3,16 +3,17 @@ import { problem } from '../shared/faults.ts'
 import type { OAuthServer } from '../shared/oauth.ts'
 import { coveredBy } from '../shared/subscriptions.ts'
 import { businessOf, feedItemOf } from './linkedData.ts'
-import type { WheraboutItem, WheraboutState } from './state.ts'
+import type { ReviewSiteKind } from './kinds.ts'
+import type { ReviewSiteItem, ReviewSiteState } from './state.ts'
 
 const pageSize = 200
-const answerLength = 4000
 const mayUse = coveredBy('business')
 
 interface ApiParts {
-  state: WheraboutState
+  kind: ReviewSiteKind
+  state: ReviewSiteState
   oauth: OAuthServer
-  publish: <T extends WheraboutItem>(item: T) => T
+  publish: <T extends ReviewSiteItem>(item: T) => T
 }
 
 /** What a business's owner may read, with their key. */
@@ -42,7 +43,7 @@ export function readingApi(api: Router, { state, oauth }: ApiParts): void {
 }
 
 /** The owner's answers. */
-export function writingApi(api: Router, { state, oauth, publish }: ApiParts): void {
+export function writingApi(api: Router, { kind, state, oauth, publish }: ApiParts): void {
   api.put('/businesses/:business/items/:item/answer', mayUse, express.json(), (req, res) => {
     const business = state.businesses.get(String(req.params.business))
     const parent = state.items.get(String(req.params.item))
@@ -50,8 +51,8 @@ export function writingApi(api: Router, { state, oauth, publish }: ApiParts): vo
     if (!business || !parent || parent.op === 'answer' || parent.business !== business.id)
       return problem(res, 410, 'What this answers is gone')
     if (!text.trim()) return problem(res, 422, 'An answer needs text')
-    if (text.length > answerLength)
-      return problem(res, 422, `An answer has at most ${answerLength} characters`)
+    if (text.length > kind.answerLength)
+      return problem(res, 422, `An answer has at most ${kind.answerLength} characters`)
     const key = req.get('Idempotency-Key')
     const { value, repeated } = state.answered.once(key, () =>
       publish({

@@ -2,15 +2,15 @@ import { createHash } from 'node:crypto'
 import express, { type Request, type Router } from 'express'
 import { escapeHtml, page } from '../shared/html.ts'
 import { publicBusiness, ratingsPage } from './linkedData.ts'
-import type { AnswerRecord, WheraboutItem, WheraboutState } from './state.ts'
+import type { ReviewSiteKind } from './kinds.ts'
+import type { AnswerRecord, ReviewSiteItem, ReviewSiteState } from './state.ts'
 
-const network = 'Wherabout'
 const pageSize = 500
 const addressOf = (req: Request) => `${req.protocol}://${req.get('host')}`
 
-const article = (item: WheraboutItem, answers: readonly AnswerRecord[]): string =>
+const article = (item: ReviewSiteItem, answers: readonly AnswerRecord[]): string =>
   `<article id="${item.id}"><strong>${escapeHtml(item.author.name)}</strong> ${'rating' in item && item.rating ? `${item.rating} of 5` : ''} <small>${item.created}</small>
-  <p>${escapeHtml(item.text)}</p>${answers
+  ${'title' in item && item.title ? `<h2>${escapeHtml(item.title)}</h2>` : ''}<p>${escapeHtml(item.text)}</p>${answers
     .filter((a) => a.parent === item.id)
     .map(
       (a) =>
@@ -19,15 +19,23 @@ const article = (item: WheraboutItem, answers: readonly AnswerRecord[]): string 
     .join('')}</article>`
 
 /** What everybody sees of a business, and the form with which a visitor reviews it or asks. */
-export function publicPages(state: WheraboutState, publish: <T extends WheraboutItem>(item: T) => T): Router {
+export function publicPages(
+  kind: ReviewSiteKind,
+  state: ReviewSiteState,
+  publish: <T extends ReviewSiteItem>(item: T) => T,
+): Router {
   const router = express.Router()
-  showBusinesses(router, state)
-  showItems(router, state)
+  showBusinesses(router, kind, state)
+  showItems(router, kind, state)
   router.post('/businesses/:business', express.urlencoded({ extended: false }), (req, res) => {
     const business = state.businesses.get(req.params.business)
-    const { name = '', rating = '', text = '' } = req.body as Record<string, string>
-    if (!business || !name.trim() || (!rating && !text.trim()))
-      return void res.status(422).send(page(network, '<p>A name and a rating or a question are needed.</p>'))
+    const { name = '', rating = '', title, text = '' } = req.body as Record<string, string>
+    if (!business || !name.trim() || (!rating && !(kind.questions && text.trim())))
+      return void res
+        .status(422)
+        .send(
+          page(kind.name, `<p>A name and a rating${kind.questions ? ' or a question' : ''} are needed.</p>`),
+        )
     const author = { id: createHash('sha1').update(name).digest('hex').slice(0, 10), name }
     publish({
       op: rating ? 'review' : 'question',
@@ -35,6 +43,7 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
       business: business.id,
       author,
       rating: rating ? Number(rating) : undefined,
+      title: kind.titled ? title : undefined,
       text,
       created: new Date().toISOString(),
     })
@@ -43,17 +52,17 @@ export function publicPages(state: WheraboutState, publish: <T extends Wherabout
   return router
 }
 
-function showBusinesses(router: Router, state: WheraboutState): void {
+function showBusinesses(router: Router, kind: ReviewSiteKind, state: ReviewSiteState): void {
   router.get('/', (_req, res) => {
     const links = [...state.businesses.values()]
       .map((b) => `<li><a href="/businesses/${b.id}">${escapeHtml(b.name)}</a></li>`)
       .join('')
-    res.send(page(network, `<ul>${links}</ul>`))
+    res.send(page(kind.name, `<ul>${links}</ul>`))
   })
   router.get('/businesses/:business', (req, res) => {
     const business = state.businesses.get(req.params.business)
     const stream = state.streams.get(req.params.business)
-    if (!business || !stream) return void res.status(404).send(page(network, '<p>No such business.</p>'))
+    if (!business || !stream) return void res.status(404).send(page(kind.name, '<p>No such business.</p>'))
     if (req.accepts(['html', 'application/ld+json']) === 'application/ld+json')
       return void res.type('application/ld+json').json(publicBusiness(business, stream, addressOf(req)))
     const answers = stream.filter((i): i is AnswerRecord => i.op === 'answer')
@@ -63,21 +72,21 @@ function showBusinesses(router: Router, state: WheraboutState): void {
       .reverse()
     res.send(
       page(
-        network,
+        kind.name,
         `<h1>${escapeHtml(business.name)}</h1><p>${escapeHtml(business.street)}, ${escapeHtml(business.town)}, ${escapeHtml(business.phone)}</p>
-        <form method="post"><input name="name" placeholder="Your name" required> <select name="rating"><option value="">a question</option>${[
+        <form method="post"><input name="name" placeholder="Your name" required> <select name="rating">${kind.questions ? '<option value="">a question</option>' : ''}${[
           5, 4, 3, 2, 1,
         ]
           .map((n) => `<option value="${n}">${n} of 5</option>`)
           .join(
             '',
-          )}</select><textarea name="text"></textarea><button>Publish</button></form>${newest.map((i) => article(i, answers)).join('')}`,
+          )}</select>${kind.titled ? '<input name="title" placeholder="Title">' : ''}<textarea name="text"></textarea><button>Publish</button></form>${newest.map((i) => article(i, answers)).join('')}`,
       ),
     )
   })
 }
 
-function showItems(router: Router, state: WheraboutState): void {
+function showItems(router: Router, kind: ReviewSiteKind, state: ReviewSiteState): void {
   router.get('/businesses/:business/ratings', (req, res) => {
     const after = Math.max(0, Number(req.query.after ?? 0) || 0)
     const stream = state.streams.get(req.params.business) ?? []
@@ -87,10 +96,10 @@ function showItems(router: Router, state: WheraboutState): void {
   })
   router.get('/items/:item', (req, res) => {
     const item = state.items.get(req.params.item)
-    if (!item) return void res.status(404).send(page(network, '<p>This is not here.</p>'))
+    if (!item) return void res.status(404).send(page(kind.name, '<p>This is not here.</p>'))
     const answers = (state.streams.get(item.business) ?? []).filter(
       (i): i is AnswerRecord => i.op === 'answer',
     )
-    res.send(page(network, article(item, answers)))
+    res.send(page(kind.name, article(item, answers)))
   })
 }

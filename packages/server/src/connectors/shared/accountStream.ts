@@ -1,0 +1,183 @@
+import type { EntryKind } from '@murrabel/core/lens'
+import type { CollectedItem, CollectedPage, Connector, ConnectorProfile } from '../contract.ts'
+import { activityText, lastPart } from './activity.ts'
+import { NetworkFailure } from './outcome.ts'
+import { listOf, readParts } from './readParts.ts'
+
+interface Actor {
+  id: string
+  name?: string
+  preferredUsername?: string
+  url?: string
+}
+
+/** A Create activity of ActivityStreams 2.0 in the stream of an account. */
+export interface AccountActivity {
+  type: string
+  published?: string
+  object: {
+    type: string
+    id: string
+    url?: string
+    name?: string
+    content?: string
+    mediaType?: string
+    published?: string
+    attributedTo: Actor
+    inReplyTo?: string
+    /** What it belongs to: a thread with the author of its head, or a private conversation. */
+    context?: string | { id?: string; name?: string; attributedTo?: string }
+    to?: string[]
+    views?: number
+    paid?: boolean
+    key?: string
+  }
+}
+
+interface StreamPage {
+  orderedItems: AccountActivity[]
+  totalItems: number
+  cursor: string
+  next?: string
+}
+
+const objectTypes = new Set(['Note', 'Image', 'Video', 'Page', 'Article'])
+const isPublic = ({ object }: AccountActivity) => (object.to ?? []).some((to) => to.endsWith('#Public'))
+
+export const contextId = (context: string | { id?: string } | undefined): string | undefined =>
+  typeof context === 'string' ? context : context?.id
+
+/**
+ * Where something belongs: a private conversation; under a post of ours, where each comment opens a thread; or a thread
+ * that others began and we are named in, which stays one.
+ */
+function placeOf(
+  { object }: AccountActivity,
+  profile: ConnectorProfile,
+): Pick<CollectedItem, 'threadId' | 'parentId' | 'threadTitle' | 'kind'> {
+  const id = lastPart(object.id)
+  const { context } = object
+  const head = lastPart(contextId(context) ?? object.id)
+  const headAuthor = typeof context === 'object' ? lastPart(context.attributedTo ?? '') : ''
+  const own = lastPart(object.attributedTo.id) === profile.outsideId
+  if (head === id && own) return { threadId: `post/${id}`, threadTitle: object.name, kind: 'comment' }
+  if (headAuthor === profile.outsideId)
+    return {
+      threadId: `comment/${id}`,
+      parentId: object.inReplyTo ? lastPart(object.inReplyTo) : head,
+      kind: 'comment',
+    }
+  const threadTitle = typeof context === 'object' ? context.name : object.name
+  return { threadId: `thread/${head}`, threadTitle, kind: 'mention' }
+}
+
+/** What stands in the stream of an account as an item; null for what is no text of anybody. */
+export function accountItemOf(activity: AccountActivity, profile: ConnectorProfile): CollectedItem | null {
+  const { object } = activity
+  if (activity.type !== 'Create' || !objectTypes.has(object?.type) || typeof object.content !== 'string')
+    return null
+  const { attributedTo: author } = object
+  const open = isPublic(activity)
+  return {
+    outsideId: lastPart(object.id),
+    ...(open
+      ? placeOf(activity, profile)
+      : { threadId: `conversation/${lastPart(contextId(object.context) ?? object.id)}`, kind: 'message' }),
+    direction: lastPart(author.id) === profile.outsideId ? 'out' : 'in',
+    author: {
+      outsideId: lastPart(author.id),
+      name: author.name ?? author.preferredUsername ?? lastPart(author.id),
+      handle: author.preferredUsername,
+      url: author.id,
+    },
+    title: object.inReplyTo ? undefined : object.name,
+    text: activityText(object),
+    at: Date.parse(object.published ?? activity.published ?? ''),
+    url: object.url,
+    reach: object.views,
+    private: !open,
+    paid: object.paid === true,
+    replyKey: object.key,
+    raw: activity,
+  }
+}
+
+const base = (profile: ConnectorProfile) =>
+  `${profile.address}/api/accounts/${encodeURIComponent(profile.outsideId)}`
+
+/** A channel of accounts: their own posts and what stands under them, threads they are named in, private messages. */
+export const accountConnector = ({
+  channel,
+  replyLength,
+  repliesTo,
+}: {
+  channel: string
+  replyLength: number
+  repliesTo: readonly EntryKind[]
+}): Connector => ({
+  channel,
+  capabilities: {
+    reply: true,
+    replyLength,
+    replyIsPublic: (kind) => kind !== 'message',
+    repliesTo,
+    live: true,
+    oauth: true,
+  },
+  async profiles(address, token, http) {
+    const answer = await http.json<{ items: Actor[] }>(`${address}/api/accounts`, { token })
+    return listOf<Actor>(answer.items).map((actor) => ({
+      outsideId: lastPart(actor.id),
+      name: actor.name ?? lastPart(actor.id),
+      url: actor.url ?? actor.id,
+    }))
+  },
+  async collect(profile, cursor, http): Promise<CollectedPage> {
+    const page = await http.json<StreamPage>(
+      `${base(profile)}/stream?after=${encodeURIComponent(cursor ?? '0')}`,
+      { token: profile.accessToken },
+    )
+    return {
+      ...readParts(listOf<AccountActivity>(page.orderedItems), (activity) =>
+        accountItemOf(activity, profile),
+      ),
+      cursor: page.cursor,
+      more: page.next !== undefined,
+      total: page.totalItems,
+    }
+  },
+  async send(profile, action, http) {
+    const activity = await http.json<AccountActivity>(`${base(profile)}/stream`, {
+      method: 'POST',
+      token: profile.accessToken,
+      headers: { 'idempotency-key': action.key },
+      body: {
+        type: 'Create',
+        object: {
+          type: 'Note',
+          content: action.text,
+          mediaType: 'text/plain',
+          inReplyTo: `${profile.address}/posts/${action.entryId}`,
+        },
+      },
+    })
+    const item = accountItemOf(activity, profile)
+    if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
+    return { outsideId: item.outsideId, url: item.url, at: item.at }
+  },
+  receive(profile, body) {
+    const { data } = body as { data?: AccountActivity }
+    return readParts(data ? [data] : [], (activity) => accountItemOf(activity, profile))
+  },
+  readPart: (profile, raw) => accountItemOf(raw as AccountActivity, profile),
+  async subscribe(profile, subscription, http) {
+    await http.json(`${base(profile)}/subscriptions`, {
+      method: 'POST',
+      token: profile.accessToken,
+      body: subscription,
+    })
+  },
+  async unsubscribe(profile, http) {
+    await http.json(`${base(profile)}/subscriptions`, { method: 'DELETE', token: profile.accessToken })
+  },
+})

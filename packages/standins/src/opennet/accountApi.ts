@@ -1,0 +1,67 @@
+import express, { type Router } from 'express'
+import { problem } from '../shared/faults.ts'
+import { coveredBy } from '../shared/subscriptions.ts'
+import { accountActor, activityOf, type ActivityParts } from './activity.ts'
+import type { OpenPost } from './state.ts'
+
+const pageSize = 200
+const mayUse = coveredBy('account')
+
+/** What the owner of an account may read, with their key. */
+export function readingApi(api: Router, partsOf: () => ActivityParts): void {
+  api.get('/accounts', (_req, res) => {
+    const { state, address } = partsOf()
+    const granted = (res.locals.resources as string[]).flatMap((id) => state.accounts.get(id) ?? [])
+    res.json({
+      type: 'Collection',
+      totalItems: granted.length,
+      items: granted.map((account) => accountActor(account, address)),
+    })
+  })
+  api.get('/accounts/:account/stream', mayUse, (req, res) => {
+    const parts = partsOf()
+    const stream = parts.state.streams.get(String(req.params.account)) ?? []
+    const after = Math.max(0, Number(req.query.after ?? 0) || 0)
+    const posts = stream.slice(after, after + pageSize)
+    const end = after + posts.length
+    res.json({
+      '@context': 'https://www.w3.org/ns/activitystreams',
+      type: 'OrderedCollectionPage',
+      totalItems: stream.length,
+      orderedItems: posts.map((post) => activityOf(post, parts)),
+      cursor: String(end),
+      next:
+        end < stream.length
+          ? `${parts.address}/api/accounts/${String(req.params.account)}/stream?after=${end}`
+          : undefined,
+    })
+  })
+}
+
+type Publish = (post: Omit<OpenPost, 'op' | 'id'>) => OpenPost
+
+/** Posts, answers and messages in the account's name. */
+export function writingApi(api: Router, partsOf: () => ActivityParts, publish: Publish): void {
+  api.post('/accounts/:account/stream', mayUse, express.json(), (req, res) => {
+    const parts = partsOf()
+    const { kind, state } = parts
+    const account = state.accounts.get(String(req.params.account))
+    const object = (req.body as { object?: { content?: string; inReplyTo?: string } }).object
+    const target = object?.inReplyTo ? state.byId.get(object.inReplyTo.split('/').pop() ?? '') : undefined
+    if (!account || !object?.content?.trim()) return problem(res, 422, 'A post needs content')
+    if ([...object.content].length > kind.longest)
+      return problem(res, 422, `A post has at most ${kind.longest} characters`)
+    if (object.inReplyTo && !target) return problem(res, 410, 'What this answers is gone')
+    const { value, repeated } = state.published.once(req.get('Idempotency-Key'), () =>
+      publish({
+        author: { id: account.id, name: account.name, handle: account.handle },
+        content: object.content!,
+        published: new Date().toISOString(),
+        inReplyTo: target?.conversation ? undefined : target?.id,
+        conversation: target?.conversation,
+        key: req.get('Idempotency-Key'),
+      }),
+    )
+    res.status(repeated ? 200 : 201).json(activityOf(value, parts))
+  })
+}

@@ -1,0 +1,67 @@
+import type { OpenNetKind } from './kinds.ts'
+import type { AccountRecord, OpenAuthor, OpenNetState, OpenPost } from './state.ts'
+
+const everyone = 'https://www.w3.org/ns/activitystreams#Public'
+
+export interface ActivityParts {
+  kind: OpenNetKind
+  state: OpenNetState
+  address: string
+}
+
+/** A post as a Create activity of ActivityStreams 2.0. */
+export function activityOf(post: OpenPost, parts: ActivityParts): Record<string, unknown> {
+  const { kind, state, address } = parts
+  const link = ({ id }: OpenPost) => `${address}/posts/${id}`
+  const root = state.rootOf(post)
+  const { conversation } = post
+  return {
+    type: 'Create',
+    id: `${link(post)}/activity`,
+    published: post.published,
+    object: {
+      type: post.inReplyTo || conversation ? 'Note' : kind.type,
+      id: link(post),
+      url: conversation ? undefined : link(post),
+      name: post.title,
+      content: post.content,
+      mediaType: 'text/plain',
+      published: post.published,
+      attributedTo: actorOf(post.author, parts),
+      inReplyTo: post.inReplyTo ? `${address}/posts/${post.inReplyTo}` : undefined,
+      context: conversation
+        ? { type: 'OrderedCollection', id: `${address}/conversations/${conversation.id}` }
+        : {
+            type: 'OrderedCollection',
+            id: link(root),
+            name: root.title,
+            attributedTo: linkOf(root.author, parts),
+          },
+      to: conversation ? [`${address}/accounts/${conversation.account}`] : [everyone],
+      tag: [...state.accounts.values()]
+        .filter((account) => state.names(post, account))
+        .map((account) => ({ type: 'Mention', href: linkOf(account, parts), name: `@${account.handle}` })),
+      views: post.views,
+      paid: post.paid,
+      key: post.key,
+    },
+  }
+}
+
+const linkOf = ({ id }: OpenAuthor, { state, address }: ActivityParts): string =>
+  state.accounts.has(id) ? `${address}/accounts/${id}` : `${address}/people/${id}`
+
+const actorOf = (author: OpenAuthor, parts: ActivityParts) => ({
+  type: parts.state.accounts.has(author.id) ? 'Organization' : 'Person',
+  id: linkOf(author, parts),
+  name: author.name,
+  preferredUsername: author.handle,
+})
+
+export const accountActor = ({ id, name, handle }: AccountRecord, address: string) => ({
+  type: 'Organization',
+  id: `${address}/accounts/${id}`,
+  url: `${address}/accounts/${id}`,
+  name,
+  preferredUsername: handle,
+})
