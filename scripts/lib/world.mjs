@@ -81,7 +81,7 @@ export async function startWorld(
   {
     say = () => {},
     end = Date.now(),
-    entries = 9000,
+    entries = 14_000,
     databaseUrl = process.env.DATABASE_URL,
     fast = false,
     fill = true,

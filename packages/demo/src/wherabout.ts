@@ -164,7 +164,7 @@ class WheraboutWorld {
 
   private text(glad: boolean, rating: number, place: DemoPlace, at: number, subject: Subject): string {
     if (this.random() < 0.14) return ''
-    if (!glad && place.id === 'selwick-quay' && subject.language === 'en' && this.random() < 0.34)
+    if (!glad && place.id === 'selwick-quay' && subject.language === 'en' && this.random() < 0.42)
       return this.writer.about('maren', subject)
     if (
       !glad &&

@@ -10,7 +10,7 @@ export interface WorldOptions {
   seed?: number
   /** Epoch milliseconds: the world's last instant. */
   end: number
-  /** Entries in all, ours included, about. Default 9000. */
+  /** Entries in all, ours included, about. Default 14,000. */
   entries?: number
 }
 
@@ -25,7 +25,7 @@ export interface World extends OpenWorld {
 const entriesAtFullScale = 18_900
 
 /** A year around Skerrivane Ferries, as the stand-in networks remember it. */
-export function generateWorld({ seed = 7, end, entries = 9000 }: WorldOptions): World {
+export function generateWorld({ seed = 7, end, entries = 14_000 }: WorldOptions): World {
   const part = { seed, end, scale: entries / entriesAtFullScale }
   const others = rivals(part)
   return {

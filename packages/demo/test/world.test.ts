@@ -31,8 +31,13 @@ test('the same seed and end give the same world, another seed another', () => {
 })
 
 test('has about as many entries as asked for, at any size', () => {
-  const size = (w: World) => notesOf(w).length + itemsOf(w).length + w.press.length
-  expect(size(world) / 9000).toBeCloseTo(1, 0)
+  const size = (w: World) =>
+    notesOf(w).length +
+    itemsOf(w).length +
+    w.press.length +
+    w.fivefold.length +
+    postsOf([...w.skimmer, ...w.framelet, ...w.reelbarn, ...w.talkstead]).length
+  expect(Math.abs(size(world) / 14_000 - 1)).toBeLessThan(0.05)
   expect(Math.abs(size(generateWorld({ end, entries: 1000 })) - 1000)).toBeLessThan(250)
 })
 
@@ -129,5 +134,42 @@ describe('what happens in the year', () => {
       t.startsWith('I was promised a full refund'),
     )
     expect(again.length).toBeGreaterThan(6)
+  })
+})
+
+describe('accounts of our own', () => {
+  const open = ['skimmer', 'framelet', 'reelbarn', 'talkstead'] as const
+  test('stand on every open network, with what people write under and to them', () => {
+    for (const network of open) {
+      expect(world[network][0]).toMatchObject({ op: 'account', handle: 'skerrivane' })
+      const posts = postsOf(world[network])
+      const own = new Set(posts.filter((p) => p.author.id === 'skerrivane' && !p.inReplyTo).map((p) => p.id))
+      const under = posts.filter((p) => p.inReplyTo && own.has(p.inReplyTo))
+      const named = posts.filter((p) => /@skerrivane/.test(`${p.title} ${p.content}`))
+      expect(network === 'talkstead' ? named.length : under.length, network).toBeGreaterThan(30)
+    }
+    for (const network of ['skimmer', 'framelet'] as const) {
+      const talks = postsOf(world[network]).filter((p) => p.conversation)
+      expect(talks.length, network).toBeGreaterThan(80)
+      expect(talks.some((p) => p.author.id === 'skerrivane')).toBe(true)
+    }
+  })
+  test('the review site has titled reviews whose stars fit, most of them answered', () => {
+    const given = world.fivefold.flatMap((line) => (line.op === 'review' ? [line] : []))
+    const answered = new Set(world.fivefold.flatMap((line) => (line.op === 'answer' ? [line.parent] : [])))
+    expect(given.length).toBeGreaterThan(300)
+    expect(given.filter((r) => r.title).length / given.length).toBeGreaterThan(0.9)
+    expect(given.filter((r) => answered.has(r.id)).length / given.length).toBeGreaterThan(0.6)
+  })
+  test('no slot is left unfilled, and nobody answers what is not there', () => {
+    for (const network of open) {
+      const posts = postsOf(world[network])
+      expect(posts.filter((p) => /\{\w+\}/.test(`${p.title} ${p.content}`))).toEqual([])
+      const seen = new Set<string>()
+      for (const post of posts) {
+        if (post.inReplyTo) expect(seen.has(post.inReplyTo)).toBe(true)
+        seen.add(post.id)
+      }
+    }
   })
 })

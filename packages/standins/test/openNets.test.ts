@@ -17,7 +17,7 @@ const post = (net: OpenNet, content: string, more: { title?: string; inReplyTo?:
 
 interface Page {
   type: string
-  orderedItems: { object: Record<string, unknown> & { content: string } }[]
+  orderedItems: { object: Record<string, unknown> & { content: string; context?: { id: string } } }[]
   cursor: string
   next?: string
 }
@@ -88,7 +88,7 @@ describe('what is said', () => {
       const { orderedItems } = await search(net, 'skerrivane')
       const address = `${net.address}/posts/${head.id}`
       expect(orderedItems.map(({ object }) => object.type)).toEqual([kind.type, 'Note', 'Note'])
-      expect(orderedItems.map(({ object }) => object.context)).toEqual([address, address, address])
+      expect(orderedItems.map(({ object }) => object.context?.id)).toEqual([address, address, address])
       expect(orderedItems[0]!.object.name).toBe(kind.titled ? 'Dawn' : undefined)
     }
   })

@@ -40,6 +40,7 @@ export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): Bra
       },
       groupId: null,
       paused: false,
+      answered: false,
       historyDone: 10,
       historyTotal: 10,
       mentions: 3,

@@ -14,6 +14,8 @@ export interface WatchAnswer {
   mentions: number
   groupId: number | null
   paused: boolean
+  /** Its new mentions come into the inbox, where they can be answered. */
+  answered: boolean
   /** Raised by every change; given back with one, so that nobody overwrites another's. */
   edition: number
 }

@@ -54,6 +54,8 @@ export const watchSchema = object({
   query: watchQuerySchema.required(),
   /** The folder it lies in; left out: as it was, or none. */
   groupId: id().nullable(),
+  /** Its mentions come into the inbox, where they can be answered; left out: as it was, or not. */
+  answered: boolean(),
   edition: edition(),
 })
 

@@ -1,8 +1,8 @@
-import type { EntryKind, ThreadState } from '../lens/index.ts'
+import type { EntryOrigin, ThreadState } from '../lens/index.ts'
 
 export type ThreadEvent =
   | { kind: 'incoming' }
-  /** What came in is a mention, history, or answered long ago: nobody waits for us. */
+  /** What came in was only heard, is history, or answered long ago: nobody waits for us. */
   | { kind: 'nothingOwed' }
   /** We answered on the network itself; the customer's turn. */
   | { kind: 'answeredOutside' }
@@ -71,8 +71,8 @@ export function transition(from: ThreadPosition, event: ThreadEvent, now: number
 
 export interface Arrival {
   state: ThreadState
-  /** Kind of the latest incoming entry; null when there is none. */
-  kind: EntryKind | null
+  /** Of the entry that the thread is shown by; null when none came from outside. */
+  origin: EntryOrigin | null
   /** Epoch milliseconds of the latest incoming entry and of our latest answer that stands. */
   leadAt: number | null
   answeredAt: number | null
@@ -90,14 +90,14 @@ export const historyDays = 14
 /** What it means for a thread that entries arrived or were read anew; null: nothing. */
 export function arrivalEvent({
   state,
-  kind,
+  origin,
   leadAt,
   answeredAt,
   leadIsNew,
   connectedAt,
   historyMs,
 }: Arrival): ThreadEvent | null {
-  if (kind === null || leadAt === null || kind === 'mention') return { kind: 'nothingOwed' }
+  if (origin === null || leadAt === null || origin === 'heard') return { kind: 'nothingOwed' }
   const answered = answeredAt !== null && answeredAt >= leadAt
   if (!leadIsNew) return state === 'open' && answered ? { kind: 'answeredOutside' } : null
   if (answered) return { kind: leadAt < connectedAt ? 'nothingOwed' : 'answeredOutside' }

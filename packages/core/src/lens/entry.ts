@@ -1,5 +1,5 @@
 import type { Sentiment } from '../sentiment/index.ts'
-import type { EntryKind, ThreadState } from './values.ts'
+import type { EntryKind, EntryOrigin, ThreadState } from './values.ts'
 
 /** What a lens looks at in an entry. */
 export interface LensEntry {
@@ -7,6 +7,7 @@ export interface LensEntry {
   lead: boolean
   state: ThreadState
   kind: EntryKind
+  origin: EntryOrigin
   channel: string
   place: number | null
   sentiment: Sentiment

@@ -1,11 +1,13 @@
 export {
   lensChannels,
   lensKinds,
+  lensOrigins,
   lensLimits,
   lensOrders,
   lensSentiments,
   lensStates,
   type EntryKind,
+  type EntryOrigin,
   type LensOrder,
   type ThreadState,
 } from './values.ts'

@@ -1,6 +1,10 @@
 export const lensKinds = ['review', 'comment', 'message', 'question', 'mention'] as const
 export type EntryKind = (typeof lensKinds)[number]
 
+/** Said to us; heard by a watch whose mentions are answered; only heard. */
+export const lensOrigins = ['sent', 'watched', 'heard'] as const
+export type EntryOrigin = (typeof lensOrigins)[number]
+
 export const lensStates = ['open', 'waiting', 'aside', 'done'] as const
 export type ThreadState = (typeof lensStates)[number]
 

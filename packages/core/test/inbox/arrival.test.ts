@@ -5,7 +5,7 @@ const day = 86_400_000
 const connectedAt = 1000 * day
 const base: Arrival = {
   state: 'open',
-  kind: 'comment',
+  origin: 'sent',
   leadAt: connectedAt + day,
   answeredAt: null,
   leadIsNew: true,
@@ -18,8 +18,9 @@ describe('the state of a thread when entries arrive', () => {
     ['something new from them', {}, 'open'],
     ['something new in a finished thread', { state: 'done' }, 'open'],
     ['something new in a thread that was set aside', { state: 'aside' }, 'open'],
-    ['only words of our own', { kind: null, leadAt: null }, 'done'],
-    ['an article, which nobody waits for', { kind: 'mention' }, 'done'],
+    ['only words of our own', { origin: null, leadAt: null }, 'done'],
+    ['an article, which nobody waits for', { origin: 'heard' }, 'done'],
+    ['a mention that a watch is to answer', { origin: 'watched' }, 'open'],
     ['history from before the day of connecting', { leadAt: connectedAt - 30 * day }, 'done'],
     ['the last days before connecting', { leadAt: connectedAt - 3 * day }, 'open'],
     [

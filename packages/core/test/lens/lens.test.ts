@@ -99,6 +99,7 @@ describe('the predicate', () => {
     lead: true,
     state: 'open',
     kind: 'review',
+    origin: 'sent',
     channel: 'maps',
     place: 2,
     sentiment: 'negative',
@@ -148,6 +149,8 @@ describe('the predicate', () => {
     [{ tags: [5, 6] }, true],
     [{ tags: [6] }, false],
     [{ kept: true }, true],
+    [{ origins: ['sent', 'watched'] }, true],
+    [{ origins: ['heard'] }, false],
     [{ range: { last: 1 } }, true],
     [{ range: { from: '2026-11-24', to: '2026-11-24' } }, false],
   ])('%j: %s', (part, expected) => {

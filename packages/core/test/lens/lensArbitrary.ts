@@ -1,5 +1,13 @@
 import fc from 'fast-check'
-import { blankLens, lensKinds, lensOrders, lensSentiments, lensStates, type Lens } from '@murrabel/core/lens'
+import {
+  blankLens,
+  lensKinds,
+  lensOrders,
+  lensOrigins,
+  lensSentiments,
+  lensStates,
+  type Lens,
+} from '@murrabel/core/lens'
 
 const day = fc.integer({ min: 1, max: 28 }).map((n) => `2026-11-${String(n).padStart(2, '0')}`)
 const span = fc.tuple(day, day).map(([a, b]) => (a <= b ? { from: a, to: b } : { from: b, to: a }))
@@ -13,6 +21,7 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   unit: fc.constantFrom('threads' as const, 'entries' as const),
   state: fc.constantFrom(...lensStates, 'any' as const),
   kinds: fc.subarray([...lensKinds]),
+  origins: rarely(fc.subarray([...lensOrigins])).map((list) => list ?? []),
   channels: fc.subarray(['pages', 'maps', 'news', 'import']),
   places: fc.uniqueArray(fc.integer({ min: 1, max: 4 }), { maxLength: 3 }),
   sentiments: fc.subarray([...lensSentiments]),

@@ -43,6 +43,8 @@ export interface CollectedItem {
   parentId?: string
   threadTitle?: string
   kind: EntryKind
+  /** Said to us, or only heard. Left out: mentions are heard, everything else is said to us. */
+  origin?: 'sent' | 'heard'
   direction: 'in' | 'out'
   author: { outsideId: string; name: string; handle?: string; url?: string }
   title?: string

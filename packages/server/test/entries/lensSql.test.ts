@@ -4,6 +4,7 @@ import { bucketStarts } from '@murrabel/core/measures'
 import {
   blankLens,
   lensKinds,
+  lensOrigins,
   lensPredicate,
   lensSentiments,
   lensStates,
@@ -82,6 +83,7 @@ beforeAll(async () => {
       lead: i % 2 === 0,
       state: lensStates[thread % 4]!,
       kind: lensKinds[i % 5]!,
+      origin: lensOrigins[(i * 5) % 3]!,
       channel: channels[profile % 4]!,
       place: profile > 6 ? null : 1 + (profile % 3),
       sentiment: lensSentiments[(i * 7) % 4]!,
@@ -102,8 +104,8 @@ beforeAll(async () => {
       [thread, profile, entry.place, `t${thread}`, entry.state, entry.givenTo, new Date(entry.at)],
     )
     await db.rows(
-      `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at, language, account_id, story_id)
-       VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, $12::tsvector, now(), $13, $14, $15)`,
+      `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at, language, account_id, story_id, origin)
+       VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, $12::tsvector, now(), $13, $14, $15, $16)`,
       [
         i,
         profile,
@@ -120,6 +122,7 @@ beforeAll(async () => {
         entry.language,
         entry.voice,
         entry.story,
+        entry.origin,
       ],
     )
     if (entry.lead) await db.rows('UPDATE threads SET lead_entry_id = $2 WHERE id = $1', [thread, i])

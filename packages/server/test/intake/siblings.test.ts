@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { CountAnswer, ThreadAnswer } from '@murrabel/contract'
+import type { CountAnswer, ThreadAnswer, WatchAnswer } from '@murrabel/contract'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { until } from '../support/until.ts'
 
@@ -169,5 +169,51 @@ describe('what a search heard and an account collected is one entry', () => {
       [seen!.threadId],
     ])
     expect((await call<ThreadAnswer>('GET', path)).body.state).toBe('open')
+  })
+
+  test('who names us is answered; others in the same thread do not open it again', async () => {
+    const asked = post('Ida', '@skerrivane do you carry kayaks?', { published: new Date().toISOString() })
+    await collectAll()
+    const [row] = await byText('carry kayaks')
+    const path = `/api/threads/${row!.threadId}`
+    const thread = async () => (await call<ThreadAnswer>('GET', path)).body
+    expect(await thread()).toMatchObject({ state: 'open', dueAt: expect.any(String) as string })
+    await call('POST', `${path}/events`, { kind: 'finish' })
+    post('Olm', 'Last year they did', {
+      inReplyTo: asked.id,
+      published: new Date(Date.now() + 500).toISOString(),
+    })
+    await collectAll()
+    expect(await byText('Last year they did')).toMatchObject([{ threadId: row!.threadId }])
+    expect((await thread()).state).toBe('done')
+    post('Ida', 'And @skerrivane, paddles too?', {
+      inReplyTo: asked.id,
+      published: new Date(Date.now() + 1000).toISOString(),
+    })
+    await collectAll()
+    expect((await thread()).state).toBe('open')
+  })
+
+  test('a watch that is to be answered brings its new mentions into the inbox, and no older ones', async () => {
+    const inbox = async () =>
+      (await call<CountAnswer>('GET', '/api/entries/count?unit=threads&state=open&origin=watched')).body.count
+    expect(await inbox()).toBe(0)
+    const query = { anyOf: [{ text: 'skerrivane' }] }
+    const [watch] = (await call<WatchAnswer[]>('GET', '/api/watches')).body
+    const changed = await call<WatchAnswer>('PUT', `/api/watches/${watch!.id}`, {
+      name: 'Skerrivane',
+      query,
+      answered: true,
+      edition: watch!.edition,
+    })
+    expect(changed.body.answered).toBe(true)
+    post('Uma', 'Is Skerrivane any good?', { published: new Date(Date.now() + 1000).toISOString() })
+    await collectAll()
+    expect(await inbox()).toBe(1)
+    const [row] = await byText('any good')
+    expect((await call<ThreadAnswer>('GET', `/api/threads/${row!.threadId}`)).body).toMatchObject({
+      state: 'open',
+      reply: { possible: true },
+    })
   })
 })

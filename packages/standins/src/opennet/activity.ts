@@ -15,6 +15,7 @@ export function activityOf(post: OpenPost, parts: ActivityParts): Record<string,
   const link = ({ id }: OpenPost) => `${address}/posts/${id}`
   const root = state.rootOf(post)
   const { conversation } = post
+  const answered = post.inReplyTo ? state.byId.get(post.inReplyTo) : undefined
   return {
     type: 'Create',
     id: `${link(post)}/activity`,
@@ -38,6 +39,7 @@ export function activityOf(post: OpenPost, parts: ActivityParts): Record<string,
             attributedTo: linkOf(root.author, parts),
           },
       to: conversation ? [`${address}/accounts/${conversation.account}`] : [everyone],
+      cc: answered && state.accounts.has(answered.author.id) ? [linkOf(answered.author, parts)] : [],
       tag: [...state.accounts.values()]
         .filter((account) => state.names(post, account))
         .map((account) => ({ type: 'Mention', href: linkOf(account, parts), name: `@${account.handle}` })),

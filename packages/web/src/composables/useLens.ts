@@ -8,7 +8,7 @@ export const bases: Record<Lens['unit'], Lens> = {
     ...blankLens,
     unit: 'threads',
     state: 'open',
-    kinds: ['review', 'comment', 'message', 'question'],
+    origins: ['sent', 'watched'],
     givenTo: 'meOrNobody',
     range: { last: 14 },
     order: 'pressing',

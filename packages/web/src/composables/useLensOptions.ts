@@ -1,6 +1,7 @@
 import type { Ref } from 'vue'
 import {
   lensKinds,
+  lensOrigins,
   lensOrders,
   lensSentiments,
   lensStates,
@@ -28,6 +29,8 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
         return [...lensStates, 'any' as const].map((value) => ({ value, label: t(`lens.state.${value}`) }))
       case 'kinds':
         return lensKinds.map((value) => ({ value, label: t(`lens.kind.${value}`) }))
+      case 'origins':
+        return lensOrigins.map((value) => ({ value, label: t(`lens.origin.${value}`) }))
       case 'channels':
         return (brand.answer?.channels ?? []).map((value) => ({
           value,

@@ -1,11 +1,7 @@
 import type { LensField, LensPhrase } from '@murrabel/core/lens'
 import { useBrand } from '../stores/brand.ts'
 import { useVoices } from '../stores/voices.ts'
-import { bases } from './useLens.ts'
 import { useTexts } from './useTexts.ts'
-
-/** The kinds that somebody may wait for an answer to; together they have a shorter name. */
-const owed = bases.threads.kinds
 
 /** One part of the lens in words of the reader's language. */
 export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => string {
@@ -22,6 +18,7 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
 
   const names: Partial<Record<LensField, (value: string | number) => string>> = {
     kinds: (v) => called('lens.kind', v),
+    origins: (v) => called('lens.origin', v),
     channels: (v) => called('lens.channel', v),
     places: (v) => brand.placeName(Number(v)) || `#${v}`,
     sentiments: (v) => called('lens.sentiment', v),
@@ -50,10 +47,7 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
       return called('lens.range', message, { from: local(String(values[0])), to: local(String(values[1])) })
     }
     const a = list(values.map((v) => names[field]?.(v) ?? String(v)))
-    if (field === 'kinds' && values.length)
-      return owed.every((kind) => values.includes(kind)) && values.length === owed.length
-        ? t('lens.kinds.owed')
-        : a
+    if (field === 'kinds' && values.length) return a
     return called('lens', `${field}.${message}`, { a })
   }
 }

@@ -57,6 +57,12 @@ export const en = {
       any: 'Open and done',
     },
     kinds: { all: 'entries of every kind', owed: 'entries to answer' },
+    origins: { all: 'said to us or not', one: '{a}', some: '{a}' },
+    origin: {
+      sent: 'said to us',
+      watched: 'heard by a watch we answer for',
+      heard: 'only heard',
+    },
     kind: {
       review: 'reviews',
       comment: 'comments',
@@ -117,6 +123,7 @@ export const en = {
     field: {
       state: 'State',
       kinds: 'Kind',
+      origins: 'Said to whom',
       channels: 'Channel',
       places: 'Place',
       sentiments: 'Sentiment',

@@ -59,6 +59,12 @@ export const fr: Messages = {
       any: 'Ouverts et terminés',
     },
     kinds: { all: 'entrées de toute sorte', owed: 'entrées à traiter' },
+    origins: { all: 'adressées à nous ou non', one: '{a}', some: '{a}' },
+    origin: {
+      sent: 'adressées à nous',
+      watched: 'entendues par une veille à laquelle nous répondons',
+      heard: 'seulement entendues',
+    },
     kind: {
       review: 'avis',
       comment: 'commentaires',
@@ -125,6 +131,7 @@ export const fr: Messages = {
     field: {
       state: 'État',
       kinds: 'Sorte',
+      origins: 'Adressé à qui',
       channels: 'Canal',
       places: 'Lieu',
       sentiments: 'Sentiment',

@@ -105,7 +105,14 @@ defineExpose({ focus })
       :show-arrow="false"
       :persistent="false"
     >
-      <LensPanel :field="open" :lens="lens" :options="options(open)" @change="change" @keydown.esc="close" />
+      <LensPanel
+        :field="open"
+        :lens="lens"
+        :options="options(open)"
+        :beside="open === 'kinds' ? options('origins') : []"
+        @change="change"
+        @keydown.esc="close"
+      />
     </el-popover>
     <div class="right">
       <span class="count" data-test="count" aria-live="polite"

@@ -1,17 +1,34 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useT } from '../composables/useT.ts'
-import { blankLens, type Lens, type LensField } from '@murrabel/core/lens'
+import { blankLens, type EntryOrigin, type Lens, type LensField } from '@murrabel/core/lens'
 import type { LensOption } from '../composables/useLensOptions.ts'
 
-const { field, lens, options } = defineProps<{ field: LensField; lens: Lens; options: LensOption[] }>()
+const {
+  field,
+  lens,
+  options,
+  beside = [],
+} = defineProps<{
+  field: LensField
+  lens: Lens
+  options: LensOption[]
+  /** Of the kinds: whom it was said to, which is told together with them. */
+  beside?: LensOption[]
+}>()
 const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
 const { t, called } = useT()
 
 const many = computed(() =>
-  ['kinds', 'channels', 'places', 'sentiments', 'languages', 'tags'].includes(field),
+  ['kinds', 'origins', 'channels', 'places', 'sentiments', 'languages', 'tags'].includes(field),
 )
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
+const origins = ref<EntryOrigin[]>([...lens.origins])
+/** What is chosen together; nothing of it means all. */
+const choice = (values: (string | number)[], of: EntryOrigin[]): Partial<Lens> => ({
+  [field]: values,
+  ...(beside.length ? { origins: of } : {}),
+})
 const typed = computed(() => field === 'words' || field === 'phrase')
 /** Parts that are chosen elsewhere (a mark in a chart, a voice) and can only be taken away here. */
 const given = computed(() => ['voice', 'story', 'aspect', 'weekHour', 'kept'].includes(field))
@@ -55,7 +72,7 @@ function applyDates(value: [string, string] | null): void {
   <form
     ref="form"
     class="panel"
-    @submit.prevent="typed ? emit('change', { [field]: words.trim() }) : emit('change', { [field]: chosen })"
+    @submit.prevent="emit('change', typed ? { [field]: words.trim() } : choice(chosen, origins))"
   >
     <h4>{{ called('lens.field', field) }}</h4>
     <template v-if="typed">
@@ -88,9 +105,20 @@ function applyDates(value: [string, string] | null): void {
           :label="option.label"
         />
       </el-checkbox-group>
+      <template v-if="beside.length">
+        <h4 class="second">{{ t('lens.field.origins') }}</h4>
+        <el-checkbox-group v-model="origins" class="many">
+          <el-checkbox
+            v-for="option in beside"
+            :key="option.value"
+            :value="option.value"
+            :label="option.label"
+          />
+        </el-checkbox-group>
+      </template>
       <div class="row">
         <button class="button primary" type="submit">{{ t('lens.apply') }}</button>
-        <button class="button" type="button" @click="emit('change', { [field]: [] })">
+        <button class="button" type="button" @click="emit('change', choice([], []))">
           {{ t('lens.all') }}
         </button>
       </div>
@@ -141,6 +169,9 @@ function applyDates(value: [string, string] | null): void {
 .many {
   display: flex;
   flex-direction: column;
+}
+.second {
+  margin-top: 10px;
 }
 .hint {
   font-size: 13px;

@@ -6,6 +6,7 @@ import { kept } from './kept.ts'
 import { kinds } from './kinds.ts'
 import { languages } from './languages.ts'
 import { order } from './order.ts'
+import { origins } from './origins.ts'
 import { phrase } from './phrase.ts'
 import { places } from './places.ts'
 import { range } from './range.ts'
@@ -22,6 +23,7 @@ import { words } from './words.ts'
 export const entryParts = [
   state,
   kinds,
+  origins,
   channels,
   places,
   sentiments,

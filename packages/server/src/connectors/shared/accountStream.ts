@@ -28,6 +28,9 @@ export interface AccountActivity {
     /** What it belongs to: a thread with the author of its head, or a private conversation. */
     context?: string | { id?: string; name?: string; attributedTo?: string }
     to?: string[]
+    /** Whom it answers or names. */
+    cc?: string[]
+    tag?: { type?: string; href?: string }[]
     views?: number
     paid?: boolean
     key?: string
@@ -47,6 +50,12 @@ const isPublic = ({ object }: AccountActivity) => (object.to ?? []).some((to) =>
 export const contextId = (context: string | { id?: string } | undefined): string | undefined =>
   typeof context === 'string' ? context : context?.id
 
+/** Whether it names us, or answers something of ours. */
+const isToUs = ({ cc = [], tag = [] }: AccountActivity['object'], { outsideId }: ConnectorProfile): boolean =>
+  [...cc, ...tag.flatMap(({ type, href }) => (type === 'Mention' && href ? [href] : []))].some(
+    (each) => lastPart(each) === outsideId,
+  )
+
 /**
  * Where something belongs: a private conversation; under a post of ours, where each comment opens a thread; or a thread
  * that others began and we are named in, which stays one.
@@ -54,7 +63,7 @@ export const contextId = (context: string | { id?: string } | undefined): string
 function placeOf(
   { object }: AccountActivity,
   profile: ConnectorProfile,
-): Pick<CollectedItem, 'threadId' | 'parentId' | 'threadTitle' | 'kind'> {
+): Pick<CollectedItem, 'threadId' | 'parentId' | 'threadTitle' | 'kind' | 'origin'> {
   const id = lastPart(object.id)
   const { context } = object
   const head = lastPart(contextId(context) ?? object.id)
@@ -68,7 +77,12 @@ function placeOf(
       kind: 'comment',
     }
   const threadTitle = typeof context === 'object' ? context.name : object.name
-  return { threadId: `thread/${head}`, threadTitle, kind: 'mention' }
+  return {
+    threadId: `thread/${head}`,
+    threadTitle,
+    kind: 'mention',
+    origin: isToUs(object, profile) ? 'sent' : 'heard',
+  }
 }
 
 /** What stands in the stream of an account as an item; null for what is no text of anybody. */

@@ -14,7 +14,7 @@ import {
   setUnreadable,
 } from '../../store/queries/analysis/unread.ts'
 import { removeAspectReadings, addAspectReadings } from '../../store/queries/analysis/aspects.ts'
-import { holdMentions } from '../../store/queries/analysis/mentions.ts'
+import { markWatched, holdMentions } from '../../store/queries/analysis/mentions.ts'
 import { setApart } from '../intake/index.ts'
 import { businessHoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
 
@@ -157,6 +157,11 @@ async function readBrand(
   await book.mark(
     db,
     incoming.map(({ entry, language }) => ({ ...entry, language })),
+    tx,
+  )
+  await markWatched(
+    db,
+    incoming.map(({ entry }) => entry.id),
     tx,
   )
   const threads = [...new Set(pending.map((p) => p.threadId))]

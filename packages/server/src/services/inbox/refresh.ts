@@ -1,3 +1,4 @@
+import type { EntryKind } from '@murrabel/core/lens'
 import {
   arrivalEvent,
   defaultDuePolicy,
@@ -81,7 +82,7 @@ export async function refreshThreads(
 function moved(fact: ThreadFacts, leadIsNew: boolean, now: number) {
   const event = arrivalEvent({
     state: fact.state,
-    kind: fact.kind,
+    origin: fact.origin,
     leadAt: fact.leadAt?.getTime() ?? null,
     answeredAt: fact.answeredAt?.getTime() ?? null,
     leadIsNew,
@@ -94,6 +95,9 @@ function moved(fact: ThreadFacts, leadIsNew: boolean, now: number) {
     ? { state: result.next.state, event: event!.kind }
     : { state: fact.state, event: null }
 }
+
+/** A mention that is to be answered is due like a comment. */
+const owedAs = (kind: EntryKind) => (kind === 'mention' ? 'comment' : kind)
 
 function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable, now: number) {
   const leadIsNew = fact.leadId !== fact.oldLead
@@ -113,7 +117,9 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable
   // The answer has been owed since the first of theirs that we did not answer.
   const since = (fact.firstWaitingAt ?? fact.leadAt).getTime()
   const due =
-    fact.waiting > 0 ? dueAt({ kind: fact.kind, rating: fact.rating, at: since }, policy, hours) : null
+    fact.waiting > 0
+      ? dueAt({ kind: owedAs(fact.kind), rating: fact.rating, at: since }, policy, hours)
+      : null
   const pressing = pressingAt(
     {
       kind: fact.kind,

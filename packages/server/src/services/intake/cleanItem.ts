@@ -49,6 +49,7 @@ export function cleanItem(item: CollectedItem, now: number): CleanItem {
     parentId: item.parentId === undefined ? undefined : cleanId(item.parentId),
     threadTitle: optionalLine(item.threadTitle, longest.title),
     kind: item.kind,
+    origin: item.origin,
     direction: item.direction,
     author: cleanAuthor(item.author),
     title,

@@ -5,6 +5,7 @@ import {
   emptiedThreads,
   entriesHeldBy,
   holdNetworkEntries,
+  markSent,
   siblingProfiles,
   takeOverEntries,
   takeOverThreads,
@@ -41,6 +42,8 @@ export async function agreeWithSiblings(
     { profileId: profile.id, placeId: profile.placeId, from, outsideIds: [...new Set(threads)] },
     tx,
   )
+  const sent = items.filter(({ origin }) => origin === 'sent').map(({ outsideId }) => outsideId)
+  await markSent(db, { profileId: profile.id, outsideIds: sent }, tx)
   const left = await entriesHeldBy(
     db,
     { profileIds: from, outsideIds: items.map(({ outsideId }) => outsideId) },

@@ -87,6 +87,7 @@ export async function addEntries(
     accountId: accounts.get(item.author.outsideId) ?? null,
     direction: item.direction,
     kind: item.kind,
+    origin: item.origin ?? (item.kind === 'mention' ? ('heard' as const) : ('sent' as const)),
     isPrivate: item.private ?? false,
     paid: item.paid ?? false,
   }))

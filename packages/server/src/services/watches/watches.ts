@@ -83,6 +83,7 @@ export async function createWatches(
       names: drafts.map((d) => d.name),
       queries: drafts.map((d) => JSON.stringify(d.query)),
       groupIds: drafts.map((d) => d.groupId ?? null),
+      answered: drafts.map((d) => d.answered ?? false),
     },
     tx,
   )
@@ -133,7 +134,12 @@ export async function updateWatch(
     )
     await setWatch(
       db,
-      { id, name: draft.name, groupId: draft.groupId === undefined ? old.groupId : draft.groupId },
+      {
+        id,
+        name: draft.name,
+        groupId: draft.groupId === undefined ? old.groupId : draft.groupId,
+        answered: draft.answered ?? null,
+      },
       tx,
     )
     if (!old.same) {

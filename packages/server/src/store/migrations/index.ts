@@ -25,6 +25,7 @@ import * as storyChanges from './0024-story-changes.ts'
 import * as rollupsLocalHours from './0025-rollups-local-hours.ts'
 import * as reachIndex from './0026-reach-index.ts'
 import * as names from './0027-names.ts'
+import * as origins from './0028-origins.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -55,4 +56,5 @@ export const migrations = [
   { name: '0025-rollups-local-hours', ...rollupsLocalHours },
   { name: '0026-reach-index', ...reachIndex },
   { name: '0027-names', ...names },
+  { name: '0028-origins', ...origins },
 ]

@@ -326,6 +326,8 @@ export const watch = {
     allOf: 'And all of these',
     noneOf: 'But none of these',
     links: 'Or links to',
+    answering: 'Answering',
+    answered: 'Answer what this hears: new mentions that can be answered come into the inbox',
     linksHint: 'A host such as skerrivane.example, with a path if you like.',
     further: 'More: words near each other, voices, channels, languages',
     near: 'Near each other',

@@ -322,6 +322,9 @@ export const watch: typeof english = {
     allOf: 'Et tous ceux-ci',
     noneOf: 'Mais aucun de ceux-ci',
     links: 'Ou des liens vers',
+    answering: 'Réponses',
+    answered:
+      'Répondre à ce qui est entendu : les nouvelles mentions arrivent dans la boîte quand on peut y répondre',
     linksHint: 'Un site comme skerrivane.example, avec un chemin au besoin.',
     further: 'Paires proches, voix, canaux, langues',
     near: "Proches l'un de l'autre",

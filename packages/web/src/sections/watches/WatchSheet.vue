@@ -82,7 +82,12 @@ function apply(list: 'noneOf' | 'anyOf', term: string): void {
 const save = () =>
   trial.save(async () => {
     const query = plainQuery(draft.query)
-    const body = { groupId: draft.groupId, query, name: draft.name.trim() || firstTermOf(query) }
+    const body = {
+      groupId: draft.groupId,
+      answered: draft.answered,
+      query,
+      name: draft.name.trim() || firstTermOf(query),
+    }
     const saved = editing
       ? await call(routes.updateWatch, {
           params: { id: editing.id },
@@ -151,6 +156,9 @@ useSheetDraft({
         bare
       />
       <WatchScope ref="scope" v-model="draft.query" />
+      <FormField :label="t('watch.form.answering')" name="answered">
+        <el-checkbox v-model="draft.answered" :label="t('watch.form.answered')" />
+      </FormField>
       <template #actions
         ><TrialButtons
           :busy="busy"

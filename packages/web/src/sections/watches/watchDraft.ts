@@ -22,11 +22,13 @@ export const plainQuery = (query: Partial<WatchQueryDraft>): WatchQueryDraft => 
 export interface WatchSheetDraft {
   name: string
   groupId: number | null
+  answered: boolean
   query: WatchQueryDraft
 }
 export const watchDraftOf = (watch: WatchAnswer | null): WatchSheetDraft => ({
   name: watch?.name ?? '',
   groupId: watch?.groupId ?? null,
+  answered: watch?.answered ?? false,
   query: plainQuery(watch?.query ?? {}),
 })
 

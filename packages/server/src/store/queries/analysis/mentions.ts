@@ -58,3 +58,25 @@ export const removeMentionsOf = async (
     tx,
   )
 }
+
+/**
+ * Of what was only heard, the new mentions of watches that are to be answered; where we have an account to answer with.
+ */
+export const markWatched = async (db: Database, entryIds: readonly number[], tx?: Tx): Promise<void> => {
+  await db.rows(
+    `UPDATE entries e
+     SET origin = 'watched'
+     FROM mentions m
+     JOIN watches w ON w.id = m.watch_id
+     JOIN profiles p ON p.id = m.profile_id
+     WHERE e.id = ANY($1::bigint[]) AND m.entry_id = e.id AND e.origin = 'heard' AND e.at >= w.answered_since
+       AND EXISTS (
+         SELECT 1
+         FROM profiles a
+         WHERE a.brand_id = p.brand_id AND a.network = p.network AND a.outside_id <> 'search' AND a.status <> 'disconnected'
+           AND a.key_sealed IS NOT NULL
+       )`,
+    [entryIds],
+    tx,
+  )
+}

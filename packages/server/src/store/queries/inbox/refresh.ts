@@ -1,6 +1,6 @@
 import type { Database, Tx } from '../../database.ts'
 import type { DuePolicy, DayHours } from '@murrabel/core/inbox'
-import type { ThreadState, EntryKind, Sentiment } from '@murrabel/core/lens'
+import type { ThreadState, EntryKind, EntryOrigin, Sentiment } from '@murrabel/core/lens'
 
 export interface ThreadFacts {
   id: number
@@ -13,6 +13,7 @@ export interface ThreadFacts {
   connectedAt: Date
   leadId: number | null
   kind: EntryKind | null
+  origin: EntryOrigin | null
   rating: number | null
   sentiment: Sentiment | null
   reach: number | null
@@ -51,7 +52,7 @@ export const placeHours = (
     tx,
   )
 
-/** The entry each thread is shown by: its newest from outside. */
+/** The entry each thread is shown by: the newest that was said to us, or the newest from outside where none was. */
 export const latestFromOutside = (
   db: Database,
   threadIds: readonly number[],
@@ -64,7 +65,7 @@ export const latestFromOutside = (
        SELECT e.id
        FROM entries e
        WHERE e.thread_id = t.id AND e.direction <> 'out'
-       ORDER BY e.at DESC, e.id DESC
+       ORDER BY e.origin = 'heard', e.at DESC, e.id DESC
        LIMIT 1
      ) l`,
     [threadIds],
@@ -72,7 +73,7 @@ export const latestFromOutside = (
   )
 
 /**
- * The latest incoming entry of each thread, our latest answer to it that stands, and how many of theirs came since. Laterals,
+ * The entry each thread is shown by, our latest answer to it that stands, and how many of theirs came since. Laterals,
  * so that each thread is looked up by index also while the tables are so new that the planner knows nothing of their size; and
  * not "in" but "not out", so that it does not take the indexes of incoming entries for a help, which hold all of them.
  */
@@ -80,7 +81,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
   db.rows<ThreadFacts>(
     `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.edition, t.priority,
        t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
-       l.id AS "leadId", l.kind, l.rating, l.sentiment, l.reach, l.at AS "leadAt",
+       l.id AS "leadId", l.kind, l.origin, l.rating, l.sentiment, l.reach, l.at AS "leadAt",
        CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
        w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting,
        (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.state = 'failed')::int AS "notSent"
@@ -90,7 +91,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        SELECT *
        FROM entries e
        WHERE e.thread_id = t.id AND e.direction <> 'out'
-       ORDER BY e.at DESC, e.id DESC
+       ORDER BY e.origin = 'heard', e.at DESC, e.id DESC
        LIMIT 1
      ) l ON true
      LEFT JOIN LATERAL (
@@ -104,6 +105,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        FROM entries e
        WHERE e.thread_id = t.id
          AND e.direction <> 'out'
+         AND e.origin <> 'heard'
          AND (f.last_out IS NULL OR f.last_out < f.first_in OR e.at > f.last_out)
      ) w ON true
      WHERE t.id = ANY($1::bigint[])

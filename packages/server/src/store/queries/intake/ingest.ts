@@ -136,6 +136,7 @@ export interface EntryToAdd {
   isPrivate: boolean
   paid: boolean
   undated: boolean
+  origin: string
 }
 
 /** Entries that are there already, by their outside id, stay as they are. */
@@ -148,11 +149,11 @@ export const insertEntries = async (
   const column = <T>(of: (entry: EntryToAdd) => T) => entries.map(of)
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id,
-       direction, kind, title, text, rating, at, url, reach, private, paid, undated)
+       direction, kind, title, text, rating, at, url, reach, private, paid, undated, origin)
      SELECT $1, $2, $3, $4, *
      FROM unnest(
        $5::bigint[], $6::bigint[], $7::text[], $8::text[], $9::text[], $10::text[], $11::text[], $12::real[],
-       $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[], $18::bool[]
+       $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[], $18::bool[], $19::text[]
      )
      ON CONFLICT (profile_id, outside_id) DO NOTHING`,
     [
@@ -174,6 +175,7 @@ export const insertEntries = async (
       column((e) => e.isPrivate),
       column((e) => e.paid),
       column((e) => e.undated),
+      column((e) => e.origin),
     ],
     tx,
   )

@@ -91,12 +91,28 @@ export const takeOverThreads = (
     tx,
   )
 
+/** What an account's stream knows to be said to us is so, whoever heard it first; it is read again. */
+export const markSent = async (
+  db: Database,
+  { profileId, outsideIds }: { profileId: number; outsideIds: readonly string[] },
+  tx: Tx,
+): Promise<void> => {
+  await db.rows(
+    `UPDATE entries
+     SET origin = 'sent', analysed_at = NULL
+     WHERE profile_id = $1 AND outside_id = ANY($2::text[]) AND origin <> 'sent'`,
+    [profileId, outsideIds],
+    tx,
+  )
+}
+
 export interface EntryToMove {
   id: number
   threadId: number | undefined
   accountId: number | null
   direction: string
   kind: string
+  origin: string
   isPrivate: boolean
   paid: boolean
 }
@@ -117,13 +133,14 @@ export const takeOverEntries = (
   return db.rows<{ lost: number; home: number }>(
     `WITH given AS (
        SELECT n.*, e.thread_id AS lost
-       FROM unnest($3::bigint[], $4::int[], $5::int[], $6::text[], $7::text[], $8::bool[], $9::bool[])
-         AS n (id, home, account, direction, kind, private, paid)
+       FROM unnest($3::bigint[], $4::int[], $5::int[], $6::text[], $7::text[], $8::bool[], $9::bool[], $10::text[])
+         AS n (id, home, account, direction, kind, private, paid, origin)
        JOIN entries e ON e.id = n.id
      ), moved AS (
        UPDATE entries e
        SET profile_id = $1, place_id = $2, thread_id = g.home, account_id = g.account, direction = g.direction,
-         kind = g.kind, private = g.private, paid = g.paid, lead = false, analysed_at = NULL
+         kind = g.kind, origin = CASE WHEN e.origin = 'watched' AND g.origin = 'heard' THEN e.origin ELSE g.origin END,
+         private = g.private, paid = g.paid, lead = false, analysed_at = NULL
        FROM given g
        WHERE e.id = g.id
      ), unheard AS (
@@ -142,6 +159,7 @@ export const takeOverEntries = (
       column((e) => e.kind),
       column((e) => e.isPrivate),
       column((e) => e.paid),
+      column((e) => e.origin),
     ],
     tx,
   )

@@ -84,22 +84,24 @@ export const insertWatches = (
     names,
     queries,
     groupIds,
+    answered,
   }: {
     brandId: number
     colleagueId: number
     names: readonly string[]
     queries: readonly string[]
     groupIds: readonly (number | null)[]
+    answered: readonly boolean[]
   },
   tx?: Tx,
 ): Promise<{ id: number }[]> =>
   db.rows<{ id: number }>(
-    `INSERT INTO watches (brand_id, name, query, group_id, created_by, history_total)
-     SELECT $1, n.name, n.query, n.group_id, $2, ${historySize}
-     FROM unnest($3::text[], $4::jsonb[], $5::int[]) WITH ORDINALITY AS n (name, query, group_id, i)
+    `INSERT INTO watches (brand_id, name, query, group_id, created_by, history_total, answered_since)
+     SELECT $1, n.name, n.query, n.group_id, $2, ${historySize}, CASE WHEN n.answered THEN now() END
+     FROM unnest($3::text[], $4::jsonb[], $5::int[], $6::bool[]) WITH ORDINALITY AS n (name, query, group_id, answered, i)
      ORDER BY n.i
      RETURNING id`,
-    [brandId, colleagueId, names, queries, groupIds],
+    [brandId, colleagueId, names, queries, groupIds, answered],
     tx,
   )
 
@@ -119,14 +121,21 @@ export const lockWatch = (
 
 export const setWatch = async (
   db: Database,
-  { id, name, groupId }: { id: number; name: string; groupId: number | null },
+  {
+    id,
+    name,
+    groupId,
+    answered,
+  }: { id: number; name: string; groupId: number | null; answered: boolean | null },
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
     `UPDATE watches
-     SET name = $2, group_id = $3, updated_at = now(), edition = edition + 1
+     SET name = $2, group_id = $3,
+       answered_since = CASE WHEN $4::bool IS NULL THEN answered_since WHEN $4 THEN coalesce(answered_since, now()) END,
+       updated_at = now(), edition = edition + 1
      WHERE id = $1`,
-    [id, name, groupId],
+    [id, name, groupId, answered],
     tx,
   )
 }
@@ -266,6 +275,7 @@ export function watchesSeenBy(
   if (id !== null) where.add(`w.id = ${where.bind(id)}`)
   return db.rows<WatchAnswer>(
     `SELECT w.id, w.name, w.query, w.group_id AS "groupId", w.paused_at IS NOT NULL AS paused,
+       w.answered_since IS NOT NULL AS answered,
        w.history_done AS "historyDone", w.history_total AS "historyTotal", w.edition,
        ${mentionsSql(where, reader)} AS mentions
      FROM watches w
