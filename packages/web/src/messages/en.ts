@@ -68,7 +68,7 @@ export const en = {
       comment: 'comments',
       message: 'messages',
       question: 'questions',
-      mention: 'articles',
+      mention: 'mentions and articles',
     },
     channels: { all: 'all channels', one: '{a}', some: '{a}' },
     channel: {
@@ -337,6 +337,7 @@ export const en = {
     collected: 'checked {t}',
     live: 'instant updates',
     polled: 'checked every few minutes',
+    searching: 'search of the whole network',
     disconnect: 'Disconnect',
     disconnectSure:
       'Disconnect {name}? What was collected stays; nothing new comes in and no answer goes out until it is connected again.',

@@ -70,7 +70,7 @@ export const fr: Messages = {
       comment: 'commentaires',
       message: 'messages',
       question: 'questions',
-      mention: 'articles',
+      mention: 'mentions et articles',
     },
     channels: { all: 'tous les canaux', one: '{a}', some: '{a}' },
     channel: {
@@ -372,6 +372,7 @@ export const fr: Messages = {
     progress: '{done} sur {total}',
     collected: 'relevé {t}',
     live: 'annonce aussitôt',
+    searching: 'recherche sur tout le réseau',
     polled: 'relevé toutes les quelques minutes',
     disconnect: 'Déconnecter',
     disconnectSure:

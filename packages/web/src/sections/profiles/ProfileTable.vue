@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ProfileAnswer } from '@murrabel/contract'
+import { networkName } from '../../composables/networkName.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useBrand } from '../../stores/brand.ts'
 
@@ -15,6 +16,13 @@ const emit = defineEmits<{
 const { t, called, number, when, exact } = useTexts()
 const brand = useBrand()
 const may = computed(() => brand.mayCall('disconnect'))
+/** The network, where the profile is not called like it. */
+function networkOf({ network, name }: ProfileAnswer): string {
+  const known = networkName({ network, profile: '' })
+  return known === name ? '' : known
+}
+const waysOf = ({ capabilities: { live, search } }: ProfileAnswer) =>
+  search ? t('profiles.searching') : live ? t('profiles.live') : t('profiles.polled')
 const share = (profile: ProfileAnswer) =>
   profile.historyTotal ? Math.min(100, (100 * profile.historyDone) / profile.historyTotal) : 0
 </script>
@@ -37,7 +45,8 @@ const share = (profile: ProfileAnswer) =>
           <small class="soft"
             >{{ called('lens.channel', profile.channel)
             }}<template v-if="profile.network !== 'file'">
-              · {{ profile.capabilities.live ? t('profiles.live') : t('profiles.polled') }}</template
+              <template v-if="networkOf(profile)"> · {{ networkOf(profile) }}</template> ·
+              {{ waysOf(profile) }}</template
             ></small
           >
         </td>
