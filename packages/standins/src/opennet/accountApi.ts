@@ -1,7 +1,7 @@
 import express, { type Router } from 'express'
 import { problem } from '../shared/faults.ts'
 import { coveredBy } from '../shared/subscriptions.ts'
-import { accountActor, activityOf, type ActivityParts } from './activity.ts'
+import { accountActor, activityOf, eventActivity, type ActivityParts } from './activity.ts'
 import type { OpenPost } from './state.ts'
 
 const pageSize = 200
@@ -28,7 +28,7 @@ export function readingApi(api: Router, partsOf: () => ActivityParts): void {
       '@context': 'https://www.w3.org/ns/activitystreams',
       type: 'OrderedCollectionPage',
       totalItems: stream.length,
-      orderedItems: posts.map((post) => activityOf(post, parts)),
+      orderedItems: posts.map((event) => eventActivity(event, parts)),
       cursor: String(end),
       next:
         end < stream.length
@@ -51,7 +51,8 @@ export function writingApi(api: Router, partsOf: () => ActivityParts, publish: P
     if (!account || !object?.content?.trim()) return problem(res, 422, 'A post needs content')
     if ([...object.content].length > kind.longest)
       return problem(res, 422, `A post has at most ${kind.longest} characters`)
-    if (object.inReplyTo && !target) return problem(res, 410, 'What this answers is gone')
+    if (object.inReplyTo && (!target || state.deleted.has(target.id)))
+      return problem(res, 410, 'What this answers is gone')
     const { value, repeated } = state.published.once(req.get('Idempotency-Key'), () =>
       publish({
         author: { id: account.id, name: account.name, handle: account.handle },

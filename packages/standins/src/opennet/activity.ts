@@ -1,3 +1,4 @@
+import type { StreamEvent } from '../shared/streamEvent.ts'
 import type { OpenNetKind } from './kinds.ts'
 import type { AccountRecord, OpenAuthor, OpenNetState, OpenPost } from './state.ts'
 
@@ -7,6 +8,16 @@ export interface ActivityParts {
   kind: OpenNetKind
   state: OpenNetState
   address: string
+}
+
+/** What happened to a post, as an activity of ActivityStreams 2.0; what was deleted leaves a Tombstone. */
+export function eventActivity({ type, at, item }: StreamEvent<OpenPost>, parts: ActivityParts) {
+  if (type === 'Create') return activityOf(item, parts)
+  const id = `${parts.address}/posts/${item.id}`
+  if (type === 'Delete')
+    return { type, id: `${id}/deletion`, published: at, object: { type: 'Tombstone', id, deleted: at } }
+  const { object } = activityOf(item, parts) as { object: object }
+  return { type, id: `${id}/edit`, published: at, object: { ...object, updated: at } }
 }
 
 /** A post as a Create activity of ActivityStreams 2.0. */

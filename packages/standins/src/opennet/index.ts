@@ -1,15 +1,18 @@
 import express from 'express'
 import type { StandinOptions } from '../shared/network.ts'
+import type { StreamEvent } from '../shared/streamEvent.ts'
 import { startOwnedNetwork, type OwnedNetwork, type OwnedParts } from '../shared/ownedNetwork.ts'
 import { readingApi, writingApi } from './accountApi.ts'
-import { activityOf, type ActivityParts } from './activity.ts'
+import { eventActivity, type ActivityParts } from './activity.ts'
 import { openNets, type OpenNetKind, type OpenNetName } from './kinds.ts'
 import { publicPages } from './publicPages.ts'
 import { searchApi } from './searchApi.ts'
-import { OpenNetState, type OpenPost } from './state.ts'
+import { OpenNetState, type DeletionRecord, type EditRecord, type OpenPost } from './state.ts'
 
 export interface OpenNet extends OwnedNetwork<OpenNetState> {
   publish(post: Omit<OpenPost, 'op' | 'id'>): OpenPost
+  /** Its author changes a post, or takes it away. */
+  change(change: EditRecord | DeletionRecord): void
 }
 
 /**
@@ -21,11 +24,22 @@ export async function startOpenNet(name: OpenNetName, options: StandinOptions = 
   const state = new OpenNetState(options.journalFile ?? null)
   let network: OwnedParts<OpenNetState>
   const partsOf = (): ActivityParts => ({ kind, state, address: network.oauth.address })
+  const tell = (event: StreamEvent<OpenPost>): void => {
+    for (const account of state.concernedBy(event.item))
+      network.announce(account, eventActivity(event, partsOf()))
+  }
   const publish: OpenNet['publish'] = (given) => {
     const post: OpenPost = { op: 'post', id: state.nextId(), ...given }
     state.add(post)
-    for (const account of state.concernedBy(post)) network.announce(account, activityOf(post, partsOf()))
+    tell({ type: 'Create', at: post.published, item: post })
     return post
+  }
+  const change: OpenNet['change'] = (record) => {
+    const post = state.byId.get(record.id)
+    if (!post || state.deleted.has(record.id)) return
+    state.add(record)
+    const type = record.op === 'edit' ? 'Update' : 'Delete'
+    tell({ type, at: record.at, item: state.byId.get(record.id)! })
   }
   const running = await startOwnedNetwork(
     state,
@@ -40,7 +54,7 @@ export async function startOpenNet(name: OpenNetName, options: StandinOptions = 
         network = parts
         const router = express.Router()
         searchApi(router, parts.board, partsOf)
-        publicPages(router, { kind, state, publish })
+        publicPages(router, { kind, state, publish, change })
         return router
       },
       api(api) {
@@ -50,5 +64,5 @@ export async function startOpenNet(name: OpenNetName, options: StandinOptions = 
     },
     options,
   )
-  return { ...running, publish }
+  return { ...running, publish, change }
 }

@@ -2,16 +2,17 @@ import { createHash } from 'node:crypto'
 import express, { type Router } from 'express'
 import { escapeHtml, page } from '../shared/html.ts'
 import type { OpenNetKind } from './kinds.ts'
-import type { OpenNetState, OpenPost } from './state.ts'
+import type { DeletionRecord, EditRecord, OpenNetState, OpenPost } from './state.ts'
 
 interface PagesOf {
   kind: OpenNetKind
   state: OpenNetState
   publish: (post: Omit<OpenPost, 'op' | 'id'>) => OpenPost
+  change: (change: EditRecord | DeletionRecord) => void
 }
 
 const article = (post: OpenPost) =>
-  `<article id="${post.id}"><strong>${escapeHtml(post.author.name)}</strong> <small>@${escapeHtml(post.author.handle)} ${post.published}</small>${post.title ? `<h2><a href="/posts/${post.id}">${escapeHtml(post.title)}</a></h2>` : ''}<p>${escapeHtml(post.content)}</p></article>`
+  `<article id="${post.id}"><strong>${escapeHtml(post.author.name)}</strong> <small>@${escapeHtml(post.author.handle)} ${post.published}</small>${post.title ? `<h2><a href="/posts/${post.id}">${escapeHtml(post.title)}</a></h2>` : ''}<p>${escapeHtml(post.content)}</p><details><summary>Its author</summary><form method="post" action="/posts/${post.id}/edit"><textarea name="content">${escapeHtml(post.content)}</textarea><button>Change</button></form><form method="post" action="/posts/${post.id}/delete"><button>Delete</button></form></details></article>`
 
 const authorOf = (name: string) => ({
   id: createHash('sha1').update(name).digest('hex').slice(0, 10),
@@ -24,6 +25,7 @@ export function publicPages(router: Router, parts: PagesOf): void {
   showPosts(router, parts)
   showAccounts(router, parts)
   takePosts(router, parts)
+  takeChanges(router, parts)
 }
 
 function formTo({ kind }: PagesOf, action: string, button: string): string {
@@ -34,8 +36,9 @@ function formTo({ kind }: PagesOf, action: string, button: string): string {
 function showPosts(router: Router, parts: PagesOf): void {
   const { kind, state } = parts
   router.get('/', (_req, res) => {
-    const latest = state.posts
-      .filter((p) => !p.inReplyTo && !p.conversation)
+    const latest = state
+      .visible()
+      .filter((p) => !p.inReplyTo)
       .slice(-30)
       .reverse()
     const accounts = [...state.accounts.values()]
@@ -53,9 +56,10 @@ function showPosts(router: Router, parts: PagesOf): void {
   })
   router.get('/posts/:id', (req, res) => {
     const post = state.byId.get(req.params.id)
-    if (!post || post.conversation) return void res.status(404).send(page(kind.name, '<p>No such post.</p>'))
+    if (!post || post.conversation || state.deleted.has(post.id))
+      return void res.status(404).send(page(kind.name, '<p>No such post.</p>'))
     const root = state.rootOf(post)
-    const thread = state.posts.filter((p) => !p.conversation && (p === root || state.rootOf(p) === root))
+    const thread = state.visible().filter((p) => p.id === root.id || state.rootOf(p).id === root.id)
     res.send(
       page(kind.name, thread.map(article).join('') + formTo(parts, `/posts/${root.id}/answers`, 'Answer')),
     )
@@ -67,14 +71,32 @@ function showAccounts(router: Router, parts: PagesOf): void {
   router.get('/accounts/:id', (req, res) => {
     const account = state.accounts.get(req.params.id)
     if (!account) return void res.status(404).send(page(kind.name, '<p>No such account.</p>'))
-    const own = state.posts
-      .filter((p) => p.author.id === account.id && !p.inReplyTo && !p.conversation)
+    const own = state
+      .visible()
+      .filter((p) => p.author.id === account.id && !p.inReplyTo)
       .slice(-30)
       .reverse()
     const write = kind.messages
       ? `<p>Write in private</p>${formTo(parts, `/accounts/${account.id}/messages`, 'Send message')}`
       : ''
     res.send(page(kind.name, `<h1>${escapeHtml(account.name)}</h1>${write}${own.map(article).join('')}`))
+  })
+}
+
+function takeChanges(router: Router, { kind, state, change }: PagesOf): void {
+  router.post('/posts/:id/:what', express.urlencoded({ extended: false }), (req, res, next) => {
+    const { id, what } = req.params as { id: string; what: string }
+    if (what !== 'edit' && what !== 'delete') return next()
+    const post = state.byId.get(id)
+    if (!post) return void res.status(404).send(page(kind.name, '<p>No such post.</p>'))
+    const at = new Date().toISOString()
+    const { content = '' } = req.body as { content?: string }
+    change(
+      what === 'edit'
+        ? { op: 'edit', id, content: content.slice(0, kind.longest), at }
+        : { op: 'deletion', id, at },
+    )
+    res.redirect(303, what === 'edit' ? `/posts/${state.rootOf(post).id}` : '/')
   })
 }
 
@@ -96,7 +118,7 @@ function takePosts(router: Router, { kind, state, publish }: PagesOf): void {
   })
   router.post('/posts/:id/answers', form, (req, res) => {
     const target = state.byId.get(String(req.params.id))
-    if (!target || target.conversation)
+    if (!target || target.conversation || state.deleted.has(target.id))
       return void res.status(404).send(page(kind.name, '<p>No such post.</p>'))
     take(req.body, { inReplyTo: target.id })
     res.redirect(303, `/posts/${target.id}`)

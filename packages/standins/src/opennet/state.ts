@@ -1,6 +1,7 @@
 import type { Subscription } from '../shared/deliveries.ts'
 import { Idempotency } from '../shared/idempotency.ts'
 import { Journal } from '../shared/journal.ts'
+import type { StreamEvent } from '../shared/streamEvent.ts'
 import type { StoredToken } from '../shared/oauth.ts'
 
 export interface OpenAuthor {
@@ -33,8 +34,28 @@ export interface OpenPost {
   conversation?: { id: string; account: string }
   key?: string
 }
+/** Its author changed it. */
+export interface EditRecord {
+  op: 'edit'
+  id: string
+  title?: string
+  content: string
+  /** ISO 8601. */
+  at: string
+}
+/** Its author took it away. */
+export interface DeletionRecord {
+  op: 'deletion'
+  id: string
+  at: string
+}
 export type OpenNetRecord =
-  AccountRecord | OpenPost | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+  | AccountRecord
+  | OpenPost
+  | EditRecord
+  | DeletionRecord
+  | ({ op: 'token' } & StoredToken)
+  | ({ op: 'subscription' } & Subscription)
 
 /** As people type it in a search: no case, no accents, no signs before tags. */
 export const foldForSearch = (text: string) =>
@@ -45,18 +66,25 @@ export const foldForSearch = (text: string) =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim()} `
 
+const created = (post: OpenPost): StreamEvent<OpenPost> => ({
+  type: 'Create',
+  at: post.published,
+  item: post,
+})
+
 /** Everything said on an open network, in the order of arrival, and what of it concerns an account. */
 export class OpenNetState {
   readonly posts: OpenPost[] = []
   readonly byId = new Map<string, OpenPost>()
   readonly accounts = new Map<string, AccountRecord>()
   /** What concerns an account: its own posts and what stands under them, threads it is named in, private messages. */
-  readonly streams = new Map<string, OpenPost[]>()
+  readonly streams = new Map<string, StreamEvent<OpenPost>[]>()
   readonly tokens: StoredToken[] = []
   readonly subscriptions: Subscription[] = []
   readonly published = new Idempotency<OpenPost>()
   /** Accounts that a thread concerns, by the post at its head. */
   private readonly concerned = new Map<string, Set<string>>()
+  readonly deleted = new Set<string>()
   private readonly folded: string[] = []
   private readonly journal: Journal<OpenNetRecord>
 
@@ -79,6 +107,10 @@ export class OpenNetState {
         break
       case 'post':
         this.applyPost(record)
+        break
+      case 'edit':
+      case 'deletion':
+        this.applyChange(record)
     }
   }
 
@@ -87,22 +119,45 @@ export class OpenNetState {
     this.byId.set(post.id, post)
     this.folded.push(post.conversation ? '' : foldForSearch(`${post.title ?? ''} ${post.content}`))
     if (post.key) this.published.remember(post.key, post)
-    if (post.conversation) this.streams.get(post.conversation.account)?.push(post)
+    if (post.conversation) this.push(post.conversation.account, created(post))
     else this.bringTo(post)
+  }
+
+  private push(account: string, event: StreamEvent<OpenPost>): void {
+    this.streams.get(account)?.push(event)
+  }
+
+  private applyChange(change: EditRecord | DeletionRecord): void {
+    const post = this.byId.get(change.id)
+    const index = post ? this.posts.indexOf(post) : -1
+    if (!post || index < 0 || this.deleted.has(post.id)) return
+    const next =
+      change.op === 'edit' ? { ...post, title: change.title ?? post.title, content: change.content } : post
+    if (change.op === 'deletion') this.deleted.add(post.id)
+    this.posts[index] = next
+    this.byId.set(post.id, next)
+    const hidden = change.op === 'deletion' || post.conversation
+    this.folded[index] = hidden ? '' : foldForSearch(`${next.title ?? ''} ${next.content}`)
+    const event = { type: change.op === 'edit' ? 'Update' : 'Delete', at: change.at, item: next } as const
+    for (const account of this.concernedBy(next)) this.push(account, event)
+  }
+
+  /** Posts that anybody can still see. */
+  visible(): OpenPost[] {
+    return this.posts.filter((post) => !post.conversation && !this.deleted.has(post.id))
   }
 
   /** A thread that begins to concern an account is brought to it from its head on. */
   private bringTo(post: OpenPost): void {
     const root = this.rootOf(post)
     const known = this.concerned.get(root.id) ?? new Set<string>()
-    for (const account of known) this.streams.get(account)?.push(post)
+    for (const account of known) this.push(account, created(post))
     for (const account of this.accounts.values()) {
       if (known.has(account.id) || !(post.author.id === account.id || this.names(post, account))) continue
       known.add(account.id)
       this.concerned.set(root.id, known)
-      const stream = this.streams.get(account.id)!
-      if (root !== post) stream.push(root)
-      stream.push(post)
+      if (root !== post) this.push(account.id, created(root))
+      this.push(account.id, created(post))
     }
   }
 

@@ -2,7 +2,7 @@ import express, { type Router } from 'express'
 import { problem } from '../shared/faults.ts'
 import type { OAuthServer } from '../shared/oauth.ts'
 import { coveredBy } from '../shared/subscriptions.ts'
-import { businessOf, feedItemOf } from './linkedData.ts'
+import { businessOf, feedEventOf, feedItemOf } from './linkedData.ts'
 import type { ReviewSiteKind } from './kinds.ts'
 import type { ReviewSiteItem, ReviewSiteState } from './state.ts'
 
@@ -35,7 +35,7 @@ export function readingApi(api: Router, { state, oauth }: ApiParts): void {
       '@context': 'https://schema.org',
       '@type': 'DataFeed',
       numberOfItems: stream.length,
-      dataFeedElement: items.map((i) => feedItemOf(i, oauth.address)),
+      dataFeedElement: items.map((event) => feedEventOf(event, oauth.address)),
       cursor: String(end),
       more: end < stream.length,
     })
@@ -48,7 +48,13 @@ export function writingApi(api: Router, { kind, state, oauth, publish }: ApiPart
     const business = state.businesses.get(String(req.params.business))
     const parent = state.items.get(String(req.params.item))
     const { text = '' } = req.body as { text?: string }
-    if (!business || !parent || parent.op === 'answer' || parent.business !== business.id)
+    if (
+      !business ||
+      !parent ||
+      state.deleted.has(parent.id) ||
+      parent.op === 'answer' ||
+      parent.business !== business.id
+    )
       return problem(res, 410, 'What this answers is gone')
     if (!text.trim()) return problem(res, 422, 'An answer needs text')
     if (text.length > kind.answerLength)

@@ -2,11 +2,19 @@ import type { StandinOptions } from '../shared/network.ts'
 import { startOwnedNetwork, type OwnedNetwork, type OwnedParts } from '../shared/ownedNetwork.ts'
 import { readingApi, writingApi } from './api.ts'
 import { reviewSites, type ReviewSiteName } from './kinds.ts'
-import { feedItemOf } from './linkedData.ts'
+import { feedEventOf, feedItemOf } from './linkedData.ts'
 import { publicPages } from './publicPages.ts'
-import { ReviewSiteState, type ReviewSiteItem } from './state.ts'
+import {
+  ReviewSiteState,
+  type ReviewDeletionRecord,
+  type ReviewEditRecord,
+  type ReviewSiteItem,
+} from './state.ts'
 
-export type ReviewSite = OwnedNetwork<ReviewSiteState>
+export interface ReviewSite extends OwnedNetwork<ReviewSiteState> {
+  /** Its author changes a review, or takes it away. */
+  change(change: ReviewEditRecord | ReviewDeletionRecord): void
+}
 
 const publishing =
   ({ state, oauth, announce }: OwnedParts<ReviewSiteState>) =>
@@ -17,10 +25,14 @@ const publishing =
   }
 
 /** A site of businesses with star reviews, owners' answers and, where it has them, questions. schema.org over OAuth 2.0. */
-export function startReviewSite(name: ReviewSiteName, options: StandinOptions = {}): Promise<ReviewSite> {
+export async function startReviewSite(
+  name: ReviewSiteName,
+  options: StandinOptions = {},
+): Promise<ReviewSite> {
   const kind = reviewSites[name]
   const state = new ReviewSiteState(options.journalFile ?? null)
-  return startOwnedNetwork(
+  let parts: OwnedParts<ReviewSiteState>
+  const running = await startOwnedNetwork(
     state,
     {
       name: kind.name,
@@ -29,8 +41,11 @@ export function startReviewSite(name: ReviewSiteName, options: StandinOptions = 
           .filter((b) => !b.others)
           .map(({ id, name: called }) => ({ id, name: called })),
       announcedAt: '/businesses/:business',
-      pages: (parts) => publicPages(kind, state, publishing(parts)),
-      api(api, parts) {
+      pages(made) {
+        parts = made
+        return publicPages(kind, state, publishing(made))
+      },
+      api(api) {
         const given = { ...parts, kind, publish: publishing(parts) }
         readingApi(api, given)
         writingApi(api, given)
@@ -38,4 +53,16 @@ export function startReviewSite(name: ReviewSiteName, options: StandinOptions = 
     },
     options,
   )
+  return {
+    ...running,
+    change(record) {
+      const item = state.items.get(record.id)
+      if (!item || state.deleted.has(record.id)) return
+      state.add(record)
+      parts.announce(
+        item.business,
+        feedEventOf(state.streams.get(item.business)!.at(-1)!, parts.oauth.address),
+      )
+    },
+  }
 }

@@ -1,3 +1,4 @@
+import type { StreamEvent } from '../shared/streamEvent.ts'
 import type { AnswerRecord, BusinessRecord, ReviewSiteItem } from './state.ts'
 
 /** An item as a schema.org DataFeedItem. */
@@ -6,6 +7,17 @@ export function feedItemOf(item: ReviewSiteItem, address: string): Record<string
     '@type': 'DataFeedItem',
     dateCreated: item.created,
     item: item.op === 'answer' ? answerOf(item, address) : subjectOf(item, address),
+  }
+}
+
+/** What happened to an item, as a schema.org DataFeedItem with its dates. */
+export function feedEventOf({ type, at, item }: StreamEvent<ReviewSiteItem>, address: string) {
+  if (type === 'Create') return feedItemOf(item, address)
+  if (type === 'Update') return { ...feedItemOf(item, address), dateModified: at }
+  return {
+    '@type': 'DataFeedItem',
+    dateDeleted: at,
+    item: { '@type': 'CreativeWork', '@id': `${address}/items/${item.id}` },
   }
 }
 

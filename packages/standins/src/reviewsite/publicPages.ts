@@ -61,8 +61,8 @@ function showBusinesses(router: Router, kind: ReviewSiteKind, state: ReviewSiteS
   })
   router.get('/businesses/:business', (req, res) => {
     const business = state.businesses.get(req.params.business)
-    const stream = state.streams.get(req.params.business)
-    if (!business || !stream) return void res.status(404).send(page(kind.name, '<p>No such business.</p>'))
+    const stream = state.itemsOf(req.params.business)
+    if (!business) return void res.status(404).send(page(kind.name, '<p>No such business.</p>'))
     if (req.accepts(['html', 'application/ld+json']) === 'application/ld+json')
       return void res.type('application/ld+json').json(publicBusiness(business, stream, addressOf(req)))
     const answers = stream.filter((i): i is AnswerRecord => i.op === 'answer')
@@ -89,17 +89,16 @@ function showBusinesses(router: Router, kind: ReviewSiteKind, state: ReviewSiteS
 function showItems(router: Router, kind: ReviewSiteKind, state: ReviewSiteState): void {
   router.get('/businesses/:business/ratings', (req, res) => {
     const after = Math.max(0, Number(req.query.after ?? 0) || 0)
-    const stream = state.streams.get(req.params.business) ?? []
+    const stream = state.itemsOf(req.params.business)
     res
       .type('application/ld+json')
       .json(ratingsPage(stream, { after, size: pageSize, address: addressOf(req) }))
   })
   router.get('/items/:item', (req, res) => {
     const item = state.items.get(req.params.item)
-    if (!item) return void res.status(404).send(page(kind.name, '<p>This is not here.</p>'))
-    const answers = (state.streams.get(item.business) ?? []).filter(
-      (i): i is AnswerRecord => i.op === 'answer',
-    )
+    if (!item || state.deleted.has(item.id))
+      return void res.status(404).send(page(kind.name, '<p>This is not here.</p>'))
+    const answers = state.itemsOf(item.business).filter((i): i is AnswerRecord => i.op === 'answer')
     res.send(page(kind.name, article(item, answers)))
   })
 }

@@ -1,6 +1,7 @@
 import { Idempotency } from '../shared/idempotency.ts'
 import { Journal } from '../shared/journal.ts'
 import type { Subscription } from '../shared/deliveries.ts'
+import type { StreamEvent } from '../shared/streamEvent.ts'
 import type { StoredToken } from '../shared/oauth.ts'
 
 export interface BusinessRecord {
@@ -39,14 +40,35 @@ export interface AnswerRecord {
   created: string
   key?: string
 }
+/** Its author changed it: the words, or the stars. */
+export interface ReviewEditRecord {
+  op: 'edit'
+  id: string
+  text?: string
+  rating?: number
+  /** ISO 8601. */
+  at: string
+}
+export interface ReviewDeletionRecord {
+  op: 'deletion'
+  id: string
+  at: string
+}
 export type ReviewSiteItem = ReviewRecord | AnswerRecord
 export type ReviewSiteRecord =
-  BusinessRecord | ReviewSiteItem | ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)
+  | BusinessRecord
+  | ReviewSiteItem
+  | ReviewEditRecord
+  | ReviewDeletionRecord
+  | ({ op: 'token' } & StoredToken)
+  | ({ op: 'subscription' } & Subscription)
 
 /** Everything on a review site: businesses, and in the order of arrival their reviews, questions and answers. */
 export class ReviewSiteState {
   readonly businesses = new Map<string, BusinessRecord>()
-  readonly streams = new Map<string, ReviewSiteItem[]>()
+  /** What happened at a business, in the order of arrival. */
+  readonly streams = new Map<string, StreamEvent<ReviewSiteItem>[]>()
+  readonly deleted = new Set<string>()
   readonly items = new Map<string, ReviewSiteItem>()
   readonly tokens: StoredToken[] = []
   readonly subscriptions: Subscription[] = []
@@ -71,12 +93,36 @@ export class ReviewSiteState {
       case 'subscription':
         this.subscriptions.push(record)
         break
+      case 'edit':
+      case 'deletion':
+        this.applyChange(record)
+        break
       default:
         this.count++
         this.items.set(record.id, record)
-        this.streams.get(record.business)?.push(record)
+        this.streams.get(record.business)?.push({ type: 'Create', at: record.created, item: record })
         if (record.op === 'answer' && record.key) this.answered.remember(record.key, record)
     }
+  }
+
+  private applyChange(change: ReviewEditRecord | ReviewDeletionRecord): void {
+    const item = this.items.get(change.id)
+    if (!item || this.deleted.has(item.id)) return
+    if (change.op === 'deletion') this.deleted.add(item.id)
+    const next =
+      change.op === 'edit' && item.op !== 'answer'
+        ? { ...item, text: change.text ?? item.text, rating: change.rating ?? item.rating }
+        : item
+    this.items.set(item.id, next)
+    const type = change.op === 'edit' ? 'Update' : 'Delete'
+    this.streams.get(item.business)?.push({ type, at: change.at, item: next })
+  }
+
+  /** What stands at a business now, oldest first. */
+  itemsOf(business: string): ReviewSiteItem[] {
+    return (this.streams.get(business) ?? []).flatMap(({ type, item }) =>
+      type === 'Create' && !this.deleted.has(item.id) ? [this.items.get(item.id) ?? item] : [],
+    )
   }
 
   add(record: ReviewSiteRecord): void {
