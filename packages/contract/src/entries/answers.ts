@@ -16,6 +16,8 @@ export interface EntryRow {
   author: string
   title: string | null
   text: string
+  /** It was taken away outside, and its text with it. */
+  deleted: boolean
   rating: number | null
   at: string
   sentiment: Sentiment

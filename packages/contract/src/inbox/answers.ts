@@ -26,6 +26,10 @@ export interface ThreadEntry {
   text: string
   rating: number | null
   at: string
+  /** What stood there before it was changed, oldest first; `until` when. */
+  edits: { title: string | null; text: string; rating: number | null; until: string }[]
+  /** When it was taken away outside, and its text with it. */
+  deletedAt: string | null
   language: string | null
   sentiment: Sentiment
   /** Name of the colleague who corrected the reading. */
@@ -61,6 +65,8 @@ export interface ThreadAnswer {
   id: number
   edition: number
   kind: EntryKind
+  /** The entry it is shown by. */
+  leadId: number | null
   title: string | null
   url: string | null
   channel: string

@@ -23,3 +23,4 @@ export {
   type ThreadPosition,
   type Transition,
 } from './threadState.ts'
+export { isSaidAnew } from './saidAnew.ts'

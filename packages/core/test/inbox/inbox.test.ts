@@ -5,6 +5,7 @@ import {
   businessMinutesBetween,
   defaultDuePolicy,
   dueAt,
+  isSaidAnew,
   minutesPerPoint,
   pressingAt,
   transition,
@@ -164,4 +165,30 @@ describe('the states of a thread', () => {
       next: { state: 'open', setAsideUntil: null },
     })
   })
+})
+
+describe('a changed text', () => {
+  test.each([
+    [
+      'a slip that was mended',
+      'The crew was kind and the boat was lat',
+      'The crew was kind and the boat was late',
+      false,
+    ],
+    ['another case or punctuation', 'Late again', 'late again!!', false],
+    [
+      'a line that was added to a long text',
+      'We came early, the crew was kind, the soup was hot and the sea was calm',
+      'We came early, the crew was kind, the soup was hot and the sea was calm. Edit: thanks',
+      false,
+    ],
+    [
+      'praise that became a complaint',
+      'Lovely crossing, thank you all',
+      'They never refunded us after all',
+      true,
+    ],
+    ['a question under a greeting', 'Hello', 'Hello, where is my refund for the cancelled boat?', true],
+    ['nothing left', 'All was well with the boat and the crew', '', true],
+  ])('%s', (_, before, after, anew) => expect(isSaidAnew(before, after)).toBe(anew))
 })

@@ -53,6 +53,8 @@ export interface CollectedItem {
   rating?: number
   /** Epoch milliseconds; NaN where the network gives none that can be read. */
   at: number
+  /** When it was last as it is now, epoch milliseconds, where the network tells changes: an older one changes nothing. */
+  changedAt?: number
   url?: string
   reach?: number
   private?: boolean
@@ -71,9 +73,17 @@ export interface UnreadPart {
   reason: string
 }
 
+/** Something that its author, or the network, took away: its text must not be kept. */
+export interface GoneItem {
+  outsideId: string
+  /** Epoch milliseconds; NaN where the network does not say. */
+  at: number
+}
+
 export interface ReadParts {
   items: CollectedItem[]
   unread: UnreadPart[]
+  gone?: GoneItem[]
 }
 
 export interface CollectedPage extends ReadParts {

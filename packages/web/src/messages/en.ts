@@ -166,6 +166,10 @@ export const en = {
   inbox: {
     list: 'Threads',
     noWords: 'rating only, no text',
+    deleted: 'deleted by its author',
+    deletedAt: 'Deleted by its author on {t}. Its text was removed here as well.',
+    edited: 'Changed by its author on {t}: see what stood before',
+    stoodUntil: 'until {t}',
     onPost: 'On the post',
     onPaid: 'on a paid post',
     private: 'private',
@@ -201,6 +205,7 @@ export const en = {
     noReply: {
       channel: 'Entries of this channel cannot be answered here.',
       disconnected: 'The profile is disconnected, so no answer can go out.',
+      deleted: 'What was said here was deleted, so nothing can be answered.',
       noAccount: 'Found by a search. Connect an account of yours on this network, and you can answer here.',
       expired: 'The key of this profile has expired. An answer waits until it is renewed.',
     },

@@ -174,6 +174,10 @@ export const fr: Messages = {
   inbox: {
     list: 'Fils',
     noWords: 'une note sans un mot',
+    deleted: 'supprimé par son auteur',
+    deletedAt: 'Supprimé par son auteur le {t}. Le texte a été retiré ici aussi.',
+    edited: 'Modifié par son auteur le {t} : voir ce qui était écrit',
+    stoodUntil: 'jusqu’au {t}',
     onPost: 'Sous la publication',
     onPaid: 'sous une publicité',
     private: 'privé',
@@ -208,6 +212,7 @@ export const fr: Messages = {
     noReply: {
       channel: 'Ce canal ne prend pas de réponse ici.',
       disconnected: 'Le profil est déconnecté : aucune réponse ne peut partir.',
+      deleted: 'Ce qui était écrit ici a été supprimé : il n’y a plus rien à quoi répondre.',
       noAccount: 'Trouvé par une recherche. Connectez un de vos comptes sur ce réseau pour répondre ici.',
       expired: "La clé de ce profil a expiré. La réponse attend qu'elle soit renouvelée.",
     },

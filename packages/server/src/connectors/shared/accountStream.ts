@@ -1,5 +1,5 @@
 import type { EntryKind } from '@murrabel/core/lens'
-import type { CollectedItem, CollectedPage, Connector, ConnectorProfile } from '../contract.ts'
+import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, GoneItem } from '../contract.ts'
 import { activityText, lastPart } from './activity.ts'
 import { NetworkFailure } from './outcome.ts'
 import { listOf, readParts } from './readParts.ts'
@@ -23,6 +23,8 @@ export interface AccountActivity {
     content?: string
     mediaType?: string
     published?: string
+    /** When it was changed last. */
+    updated?: string
     attributedTo: Actor
     inReplyTo?: string
     /** What it belongs to: a thread with the author of its head, or a private conversation. */
@@ -88,7 +90,11 @@ function placeOf(
 /** What stands in the stream of an account as an item; null for what is no text of anybody. */
 export function accountItemOf(activity: AccountActivity, profile: ConnectorProfile): CollectedItem | null {
   const { object } = activity
-  if (activity.type !== 'Create' || !objectTypes.has(object?.type) || typeof object.content !== 'string')
+  if (
+    !['Create', 'Update'].includes(activity.type) ||
+    !objectTypes.has(object?.type) ||
+    typeof object.content !== 'string'
+  )
     return null
   const { attributedTo: author } = object
   const open = isPublic(activity)
@@ -107,6 +113,7 @@ export function accountItemOf(activity: AccountActivity, profile: ConnectorProfi
     title: object.inReplyTo ? undefined : object.name,
     text: activityText(object),
     at: Date.parse(object.published ?? activity.published ?? ''),
+    changedAt: Date.parse(object.updated ?? object.published ?? activity.published ?? ''),
     url: object.url,
     reach: object.views,
     private: !open,
@@ -114,6 +121,16 @@ export function accountItemOf(activity: AccountActivity, profile: ConnectorProfi
     replyKey: object.key,
     raw: activity,
   }
+}
+
+/** What a Delete takes away (ActivityStreams 2.0, section 6.4): its object is a Tombstone, or an id alone. */
+export function goneOf({ type, published, object }: AccountActivity): GoneItem | null {
+  if (type !== 'Delete') return null
+  const { id, deleted } = (typeof object === 'string' ? { id: object } : object) as {
+    id: string
+    deleted?: string
+  }
+  return { outsideId: lastPart(id), at: Date.parse(deleted ?? published ?? '') }
 }
 
 const base = (profile: ConnectorProfile) =>
@@ -152,8 +169,10 @@ export const accountConnector = ({
       { token: profile.accessToken },
     )
     return {
-      ...readParts(listOf<AccountActivity>(page.orderedItems), (activity) =>
-        accountItemOf(activity, profile),
+      ...readParts(
+        listOf<AccountActivity>(page.orderedItems),
+        (activity) => accountItemOf(activity, profile),
+        goneOf,
       ),
       cursor: page.cursor,
       more: page.next !== undefined,
@@ -181,7 +200,7 @@ export const accountConnector = ({
   },
   receive(profile, body) {
     const { data } = body as { data?: AccountActivity }
-    return readParts(data ? [data] : [], (activity) => accountItemOf(activity, profile))
+    return readParts(data ? [data] : [], (activity) => accountItemOf(activity, profile), goneOf)
   },
   readPart: (profile, raw) => accountItemOf(raw as AccountActivity, profile),
   async subscribe(profile, subscription, http) {

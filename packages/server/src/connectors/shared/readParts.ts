@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { CollectedItem, ReadParts } from '../contract.ts'
+import type { CollectedItem, GoneItem, ReadParts, UnreadPart } from '../contract.ts'
 import { NetworkFailure } from './outcome.ts'
 
 /** The list that an answer must hold. @throws NetworkFailure when it holds none */
@@ -9,11 +9,17 @@ export function listOf<T>(value: unknown): T[] {
 }
 
 /** Reads each piece by itself: one that cannot be read is told, and is no reason to lose the others. */
-export function readParts<T>(parts: readonly T[], read: (part: T) => CollectedItem | null): ReadParts {
-  const found: ReadParts = { items: [], unread: [] }
+export function readParts<T>(
+  parts: readonly T[],
+  read: (part: T) => CollectedItem | null,
+  goneOf: (part: T) => GoneItem | null = () => null,
+): ReadParts {
+  const found = { items: [] as CollectedItem[], unread: [] as UnreadPart[], gone: [] as GoneItem[] }
   for (const part of parts)
     try {
-      const item = read(part)
+      const gone = goneOf(part)
+      if (gone) found.gone.push(gone)
+      const item = gone ? null : read(part)
       if (item) found.items.push(item)
     } catch (error) {
       found.unread.push({ outsideId: idOf(part), raw: part, reason: (error as Error).message })

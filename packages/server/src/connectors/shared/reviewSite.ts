@@ -1,5 +1,5 @@
 import type { EntryKind } from '@murrabel/core/lens'
-import type { CollectedItem, CollectedPage, Connector, ConnectorProfile } from '../contract.ts'
+import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, GoneItem } from '../contract.ts'
 import { NetworkFailure } from './outcome.ts'
 import { lastPart } from './activity.ts'
 import { everyPage, linkWithin } from './publicPages.ts'
@@ -9,7 +9,10 @@ import type { Business, DataFeed, FeedItem, RatingsPage, Thing } from './schemaO
 const typeIsBusiness = (type: string | undefined) => type === 'LocalBusiness' || type === 'Organization'
 
 /** A schema.org Review, Question or Comment as an item; null for what is none of them or lacks its date. */
-export function itemOf({ item, dateCreated }: FeedItem, profile: ConnectorProfile): CollectedItem | null {
+export function itemOf(
+  { item, dateCreated, dateModified }: FeedItem,
+  profile: ConnectorProfile,
+): CollectedItem | null {
   const at = Date.parse(item.dateCreated ?? dateCreated ?? '')
   if (!item['@id'] || !item.author) return null
   const own = typeIsBusiness(item.author['@type']) && lastPart(item.author['@id'] ?? '') === profile.outsideId
@@ -22,6 +25,7 @@ export function itemOf({ item, dateCreated }: FeedItem, profile: ConnectorProfil
       url: item.author['@id'],
     },
     at,
+    changedAt: Date.parse(dateModified ?? item.dateCreated ?? dateCreated ?? ''),
     url: item.url,
     raw: item,
   }
@@ -58,6 +62,10 @@ export function itemOf({ item, dateCreated }: FeedItem, profile: ConnectorProfil
       return null
   }
 }
+
+/** What was taken away: the feed tells when (schema.org dateDeleted). */
+const goneOf = ({ dateDeleted, item }: FeedItem): GoneItem | null =>
+  dateDeleted && item?.['@id'] ? { outsideId: lastPart(item['@id']), at: Date.parse(dateDeleted) } : null
 
 /** A rating on any scale, brought to 1 to 5. */
 function ratingOf({ reviewRating }: Thing): number | undefined {
@@ -118,7 +126,7 @@ export const reviewSiteConnector = ({
       { token: profile.accessToken },
     )
     return {
-      ...readParts(listOf<FeedItem>(feed.dataFeedElement), (element) => itemOf(element, profile)),
+      ...readParts(listOf<FeedItem>(feed.dataFeedElement), (element) => itemOf(element, profile), goneOf),
       cursor: feed.cursor,
       more: feed.more,
       total: feed.numberOfItems,
@@ -140,7 +148,7 @@ export const reviewSiteConnector = ({
   },
   receive(profile, body) {
     const { data } = body as { data?: FeedItem }
-    return readParts(data?.item ? [data] : [], (element) => itemOf(element, profile))
+    return readParts(data?.item ? [data] : [], (element) => itemOf(element, profile), goneOf)
   },
   // Kept raw is the thing itself.
   readPart: (profile, raw) =>

@@ -18,6 +18,8 @@ export interface Thing {
 export interface FeedItem {
   '@type'?: string
   dateCreated?: string
+  dateModified?: string
+  dateDeleted?: string
   item: Thing
 }
 

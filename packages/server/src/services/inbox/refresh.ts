@@ -82,7 +82,7 @@ export async function refreshThreads(
 function moved(fact: ThreadFacts, leadIsNew: boolean, now: number) {
   const event = arrivalEvent({
     state: fact.state,
-    origin: fact.origin,
+    origin: fact.leadDeleted ? null : fact.origin,
     leadAt: fact.leadAt?.getTime() ?? null,
     answeredAt: fact.answeredAt?.getTime() ?? null,
     leadIsNew,
@@ -100,7 +100,8 @@ function moved(fact: ThreadFacts, leadIsNew: boolean, now: number) {
 const owedAs = (kind: EntryKind) => (kind === 'mention' ? 'comment' : kind)
 
 function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable, now: number) {
-  const leadIsNew = fact.leadId !== fact.oldLead
+  const leadIsNew =
+    fact.leadId !== fact.oldLead || (fact.saidAnewAt?.getTime() ?? 0) > (fact.metAnewAt?.getTime() ?? 0)
   const { state, event } = moved(fact, leadIsNew, now)
   const isMoved = leadIsNew || event !== null
   const base = {
@@ -109,6 +110,7 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable
     event,
     known: fact.oldLead !== null,
     moved: isMoved,
+    saidAnewAt: fact.saidAnewAt,
     edition: fact.edition + (isMoved ? 1 : 0),
   }
   if (fact.leadId === null || fact.leadAt === null || fact.kind === null)

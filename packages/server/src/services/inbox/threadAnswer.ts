@@ -57,6 +57,7 @@ export async function threadAnswer(
     id,
     edition: thread.edition,
     kind,
+    leadId: thread.leadId,
     title: thread.title,
     url: thread.url,
     channel: thread.channel,
@@ -75,28 +76,30 @@ export async function threadAnswer(
     entries,
     events,
     person,
-    reply: replyOf(thread, kind),
+    reply: replyOf(thread, { kind, deleted: entries.find((e) => e.id === thread.leadId)?.deletedAt != null }),
     watches,
   }
 }
 
 function replyOf(
   { channel, profileStatus, answeringId, answeringName }: ThreadRow,
-  kind: EntryKind,
+  { kind, deleted }: { kind: EntryKind; deleted: boolean },
 ): ThreadAnswer['reply'] {
   const capabilities = accountConnectorOf(channel)?.capabilities
   const possible = capabilities?.repliesTo.includes(kind) ?? false
   const reason = !possible
     ? 'channel'
-    : answeringId === null
-      ? 'noAccount'
-      : profileStatus === 'disconnected'
-        ? 'disconnected'
-        : profileStatus === 'expired'
-          ? 'expired'
-          : undefined
+    : deleted
+      ? 'deleted'
+      : answeringId === null
+        ? 'noAccount'
+        : profileStatus === 'disconnected'
+          ? 'disconnected'
+          : profileStatus === 'expired'
+            ? 'expired'
+            : undefined
   return {
-    possible: possible && answeringId !== null && profileStatus !== 'disconnected',
+    possible: possible && !deleted && answeringId !== null && profileStatus !== 'disconnected',
     as: answeringName,
     maxLength: capabilities?.replyLength ?? 0,
     public: capabilities?.replyIsPublic(kind) ?? true,

@@ -57,6 +57,7 @@ export function cleanItem(item: CollectedItem, now: number): CleanItem {
     rating: item.rating === undefined ? undefined : ratingOf(item.rating),
     at: at ?? now,
     undated: at === null,
+    changedAt: cleanInstant(item.changedAt ?? NaN, now) ?? undefined,
     url: cleanUrl(item.url, longest.url),
     reach: cleanNumber(item.reach, { least: 0, most: 2_000_000_000, whole: true }),
     private: item.private === true,

@@ -107,7 +107,7 @@ async function collectPages(context: Context, profile: Profile, signal: AbortSig
         if (added || apart || page.more || profile.status !== 'connected' || profile.error)
           await live.tell(profile.brandId, { kind: 'profiles' }, tx)
       },
-      page.unread,
+      page,
     )
     cursor = page.cursor
     if (!page.more) return

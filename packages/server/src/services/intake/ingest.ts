@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { CollectedItem, UnreadPart } from '../../connectors/index.ts'
+import type { CollectedItem, ReadParts } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
 import type { Tx } from '../../store/database.ts'
@@ -8,6 +8,7 @@ import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { keepRaw, knownEntries, isChanged, changeEntries, addEntries } from './storeEntries.ts'
 import { cleanItem, cleanJson, type CleanItem } from './cleanItem.ts'
 import { agreeWithSiblings } from './siblings.ts'
+import { eraseGone, goneAlready } from './gone.ts'
 import { apartOf, noLongerApart, setApart, type Apart } from './setApart.ts'
 import { holdProfileEntries } from '../../store/queries/actions/ownEntries.ts'
 import { confirmOwn } from '../actions/index.ts'
@@ -17,7 +18,7 @@ export type { IngestProfile }
 export interface IngestResult {
   /** Entries that were not there before. */
   added: number
-  /** Entries whose text, title or rating is another than before. */
+  /** Entries whose text, title or rating is another than before, or which are gone. */
   changed: number
   /** Items that could not be taken and were set apart. */
   apart: number
@@ -39,13 +40,16 @@ export async function ingest(
   profile: IngestProfile,
   given: readonly CollectedItem[],
   atEnd: PageEnd = async () => {},
-  unread: readonly UnreadPart[] = [],
+  { unread = [], gone = [] }: Pick<Partial<ReadParts>, 'unread' | 'gone'> = {},
 ): Promise<IngestResult> {
   const { items, apart } = cleanAll(given, parts.now())
   const aside = [...unread.map(apartOf), ...apart]
   const none: IngestResult = { added: 0, changed: 0, apart: aside.length }
-  const last = (tx: Tx, result: IngestResult) =>
-    setApart(parts.db, profile, aside, tx).then(() => atEnd(tx, result))
+  const last = async (tx: Tx, result: IngestResult) => {
+    await setApart(parts.db, profile, aside, tx)
+    const erased = await eraseGone(parts, profile, gone, tx)
+    await atEnd(tx, { ...result, changed: result.changed + erased })
+  }
   try {
     return await storePage(parts, profile, items, none, last)
   } catch (error) {
@@ -124,9 +128,10 @@ function storePage(
       await keepRaw(db, profile, items, tx)
       const own = await confirmOwn({ db, now }, profile, items, tx)
       const known = await knownEntries(db, profile, items, tx)
-      const fresh = items.filter((item) => !known.has(item.outsideId) && !own.has(item.outsideId))
+      const gone = await goneAlready(db, profile, items, tx)
+      const fresh = items.filter(({ outsideId: id }) => !known.has(id) && !own.has(id) && !gone.has(id))
       const altered = items.filter((item) => isChanged(item, known.get(item.outsideId)))
-      if (altered.length) await changeEntries(db, profile, altered, tx)
+      if (altered.length) await changeEntries({ db, now }, profile, { items: altered, known }, tx)
       if (fresh.length) await addEntries(db, profile, fresh, strays, tx)
       await noLongerApart(
         db,

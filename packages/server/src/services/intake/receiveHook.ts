@@ -30,12 +30,14 @@ export async function receiveHook(context: Context, { token, body, headers }: De
     if (error instanceof WebhookVerificationError) throw new Refusal('signatureWrong', {}, { cause: error })
     throw new Refusal('unreadableBody', {}, { cause: error })
   }
-  const { items, unread } = readBody(() =>
-    connector.receive!(connectorProfile(context, profile), parse(body)),
-  )
+  const {
+    items,
+    unread,
+    gone = [],
+  } = readBody(() => connector.receive!(connectorProfile(context, profile), parse(body)))
   const id = headers['webhook-id'] ?? ''
   const seen = await deliveryById(db, { profileId: profile.id, deliveryId: id })
-  if (seen || !(items.length || unread.length)) return
+  if (seen || !(items.length || unread.length || gone.length)) return
   await ingest(
     context,
     profile,
@@ -43,7 +45,7 @@ export async function receiveHook(context: Context, { token, body, headers }: De
     async (tx) => {
       await keepDelivery(db, { profileId: profile.id, deliveryId: id }, tx)
     },
-    unread,
+    { unread, gone },
   )
 }
 

@@ -1,5 +1,6 @@
 import type { Database, Tx } from '../../store/database.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
+import { isSaidAnew } from '@murrabel/core/inbox'
 import { type CleanItem } from './cleanItem.ts'
 import { takeOverStrays } from './siblings.ts'
 import { joinOrphans, resolveThreads, threadIds } from './ingestThreads.ts'
@@ -44,30 +45,39 @@ export async function knownEntries(
   return new Map(rows.map((r) => [r.outsideId, r]))
 }
 
-/** Whether a person changed what they wrote; what the network leaves out stays as it was. */
+/**
+ * Whether a person changed what they wrote; what the network leaves out stays as it was, what is older than what is known
+ * changes nothing, and what was taken away does not come back.
+ */
 export const isChanged = (item: CleanItem, known: KnownEntry | undefined): boolean =>
   known !== undefined &&
-  (item.text !== known.text ||
-    (item.title ?? known.title) !== known.title ||
-    (item.rating !== undefined && Math.fround(item.rating) !== Math.fround(known.rating ?? 0)))
+  known.deletedAt === null &&
+  (item.changedAt === undefined || item.changedAt >= (known.editedAt?.getTime() ?? -Infinity)) &&
+  (item.text !== known.text || (item.title ?? known.title) !== known.title || otherRating(item, known))
+
+const otherRating = (item: CleanItem, known: KnownEntry): boolean =>
+  item.rating !== undefined && Math.fround(item.rating) !== Math.fround(known.rating ?? 0)
 
 export async function changeEntries(
-  db: Database,
+  { db, now }: { db: Database; now: () => number },
   profile: IngestProfile,
-  items: readonly CleanItem[],
+  { items, known }: { items: readonly CleanItem[]; known: ReadonlyMap<string, KnownEntry> },
   tx: Tx,
 ): Promise<void> {
-  await updateEntries(
-    db,
-    {
-      profileId: profile.id,
-      outsideIds: items.map((i) => i.outsideId),
-      texts: items.map((i) => i.text),
-      titles: items.map((i) => i.title ?? null),
-      ratings: items.map((i) => i.rating ?? null),
-    },
-    tx,
-  )
+  const entries = items.map((item) => {
+    const before = known.get(item.outsideId)!
+    // A network that tells no changes gives the time of what was said, which is not when it was changed.
+    const told = item.changedAt !== undefined && item.changedAt > item.at ? item.changedAt : now()
+    return {
+      outsideId: item.outsideId,
+      text: item.text,
+      title: item.title ?? null,
+      rating: item.rating ?? null,
+      at: new Date(told),
+      anew: item.direction === 'in' && (otherRating(item, before) || isSaidAnew(before.text, item.text)),
+    }
+  })
+  await updateEntries(db, { profileId: profile.id, entries }, tx)
 }
 
 export async function addEntries(

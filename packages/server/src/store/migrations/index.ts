@@ -26,6 +26,7 @@ import * as rollupsLocalHours from './0025-rollups-local-hours.ts'
 import * as reachIndex from './0026-reach-index.ts'
 import * as names from './0027-names.ts'
 import * as origins from './0028-origins.ts'
+import * as edits from './0029-edits.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -57,4 +58,5 @@ export const migrations = [
   { name: '0026-reach-index', ...reachIndex },
   { name: '0027-names', ...names },
   { name: '0028-origins', ...origins },
+  { name: '0029-edits', ...edits },
 ]

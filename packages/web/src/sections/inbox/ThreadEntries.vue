@@ -10,6 +10,7 @@ import RatingSteps from '../../parts/RatingSteps.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { webAddress } from '../../parts/webAddress.ts'
 import { failureText } from './failureText.ts'
+import EntryEdits from './EntryEdits.vue'
 import JudgeLine from './JudgeLine.vue'
 
 const brand = useBrand()
@@ -21,7 +22,7 @@ const emit = defineEmits<{
 }>()
 const { t, called, when, exact } = useTexts()
 
-const lead = computed(() => thread.entries.findLast((e) => e.direction === 'in')?.id)
+const lead = computed(() => thread.leadId)
 const places = useSearchPlaces()
 const hits = computed(() => thread.watches.flatMap((w) => w.hits))
 </script>
@@ -64,9 +65,10 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
           :hits="[...places(entry.text), ...(entry.id === lead ? spansOfText(entry.title, hits) : [])]"
         />
       </p>
-      <p v-else class="soft">{{ t('inbox.noWords') }}</p>
+      <p v-else-if="!entry.deletedAt" class="soft">{{ t('inbox.noWords') }}</p>
+      <EntryEdits :entry="entry" />
       <JudgeLine
-        v-if="entry.direction === 'in'"
+        v-if="entry.direction === 'in' && !entry.deletedAt"
         :entry="entry"
         :may="may"
         @judge="(sentiment) => emit('judge', entry, sentiment)"
@@ -90,7 +92,7 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
         </template>
       </p>
       <a
-        v-if="entry.url"
+        v-if="entry.url && !entry.deletedAt"
         class="original"
         :href="webAddress(entry.url)"
         target="_blank"

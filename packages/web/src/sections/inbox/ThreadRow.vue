@@ -58,7 +58,7 @@ const where = computed(() =>
       }}</span>
     </span>
     <EntryText v-if="row.text" class="text" :text="words.text" :hits="words.marks" />
-    <span v-else class="text none">{{ t('inbox.noWords') }}</span>
+    <span v-else class="text none">{{ t(row.deleted ? 'inbox.deleted' : 'inbox.noWords') }}</span>
     <span class="from">
       <span class="where">{{ where }}</span>
       <span v-if="row.givenTo" class="given">{{ brand.colleagueName(row.givenTo) }}</span>

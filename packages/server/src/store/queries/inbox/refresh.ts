@@ -18,6 +18,10 @@ export interface ThreadFacts {
   sentiment: Sentiment | null
   reach: number | null
   leadAt: Date | null
+  /** When the lead was changed so much that it is said anew; and the last such change that was met. */
+  saidAnewAt: Date | null
+  metAnewAt: Date | null
+  leadDeleted: boolean
   answeredAt: Date | null
   firstWaitingAt: Date | null
   waiting: number
@@ -65,7 +69,7 @@ export const latestFromOutside = (
        SELECT e.id
        FROM entries e
        WHERE e.thread_id = t.id AND e.direction <> 'out'
-       ORDER BY e.origin = 'heard', e.at DESC, e.id DESC
+       ORDER BY e.deleted_at IS NOT NULL, e.origin = 'heard', e.at DESC, e.id DESC
        LIMIT 1
      ) l`,
     [threadIds],
@@ -81,7 +85,8 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
   db.rows<ThreadFacts>(
     `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.edition, t.priority,
        t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
-       l.id AS "leadId", l.kind, l.origin, l.rating, l.sentiment, l.reach, l.at AS "leadAt",
+       l.id AS "leadId", l.kind, l.origin, l.rating, l.sentiment, l.reach, greatest(l.at, l.said_anew_at) AS "leadAt",
+       l.said_anew_at AS "saidAnewAt", t.lead_said_anew_at AS "metAnewAt", l.deleted_at IS NOT NULL AS "leadDeleted",
        CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
        w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting,
        (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.state = 'failed')::int AS "notSent"
@@ -91,7 +96,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        SELECT *
        FROM entries e
        WHERE e.thread_id = t.id AND e.direction <> 'out'
-       ORDER BY e.origin = 'heard', e.at DESC, e.id DESC
+       ORDER BY e.deleted_at IS NOT NULL, e.origin = 'heard', e.at DESC, e.id DESC
        LIMIT 1
      ) l ON true
      LEFT JOIN LATERAL (
@@ -101,12 +106,13 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        WHERE e.thread_id = t.id
      ) f ON true
      LEFT JOIN LATERAL (
-       SELECT count(*) AS n, min(e.at) AS first
+       SELECT count(*) AS n, min(greatest(e.at, e.said_anew_at)) AS first
        FROM entries e
        WHERE e.thread_id = t.id
          AND e.direction <> 'out'
          AND e.origin <> 'heard'
-         AND (f.last_out IS NULL OR f.last_out < f.first_in OR e.at > f.last_out)
+         AND e.deleted_at IS NULL
+         AND (f.last_out IS NULL OR f.last_out < f.first_in OR greatest(e.at, e.said_anew_at) > f.last_out)
      ) w ON true
      WHERE t.id = ANY($1::bigint[])
      ORDER BY t.id`,
@@ -135,6 +141,7 @@ export interface ThreadRefresh {
   pressing: Date | null
   /** Whether it is another thread now for whoever looks at it. */
   moved: boolean
+  saidAnewAt: Date | null
 }
 
 export const refreshRows = async (
@@ -144,11 +151,11 @@ export const refreshRows = async (
 ): Promise<void> => {
   await db.rows(
     `UPDATE threads t
-     SET lead_entry_id = n.lead, state = n.state, due_at = n.due, pressing_at = n.pressing,
+     SET lead_entry_id = n.lead, lead_said_anew_at = n.said_anew, state = n.state, due_at = n.due, pressing_at = n.pressing,
        set_aside_until = CASE WHEN n.state = 'aside' THEN t.set_aside_until END,
        edition = t.edition + n.moved::int
-     FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[])
-       AS n (id, lead, state, due, pressing, moved)
+     FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[], $7::timestamptz[])
+       AS n (id, lead, state, due, pressing, moved, said_anew)
      WHERE t.id = n.id`,
     [
       threads.map((n) => n.id),
@@ -157,6 +164,7 @@ export const refreshRows = async (
       threads.map((n) => n.due),
       threads.map((n) => n.pressing),
       threads.map((n) => n.moved),
+      threads.map((n) => n.saidAnewAt),
     ],
     tx,
   )

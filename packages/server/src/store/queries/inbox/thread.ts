@@ -64,6 +64,12 @@ export const entriesOfThread = (
   db.rows<ThreadEntryRow>(
     `SELECT * FROM (
        SELECT e.id, e.direction, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at,
+         e.deleted_at AS "deletedAt",
+         coalesce((
+           SELECT jsonb_agg(jsonb_build_object('title', d.title, 'text', d.text, 'rating', d.rating, 'until', d.until) ORDER BY d.until, d.id)
+           FROM entry_edits d
+           WHERE d.entry_id = e.id
+         ), '[]') AS edits,
          e.language, e.sentiment, c.name AS "correctedBy", e.confidence, e.spans, e.url, e.undated,
          o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain
        FROM entries e

@@ -15,6 +15,8 @@ export interface KnownEntry {
   text: string
   title: string | null
   rating: number | null
+  editedAt: Date | null
+  deletedAt: Date | null
 }
 
 export const keepRawItems = async (
@@ -43,37 +45,54 @@ export const entriesByOutsideId = (
   tx?: Tx,
 ): Promise<KnownEntry[]> =>
   db.rows<KnownEntry>(
-    `SELECT outside_id AS "outsideId", text, title, rating
+    `SELECT outside_id AS "outsideId", text, title, rating, edited_at AS "editedAt", deleted_at AS "deletedAt"
      FROM entries
      WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
     [profileId, outsideIds],
     tx,
   )
 
+export interface ChangedEntry {
+  outsideId: string
+  text: string
+  title: string | null
+  rating: number | null
+  at: Date
+  /** So much else that it is said anew. */
+  anew: boolean
+}
+
+/** Changes what was said; what stood before is kept beside it. */
 export const updateEntries = async (
   db: Database,
-  {
-    profileId,
-    outsideIds,
-    texts,
-    titles,
-    ratings,
-  }: {
-    profileId: number
-    outsideIds: readonly string[]
-    texts: readonly string[]
-    titles: readonly (string | null)[]
-    ratings: readonly (number | null)[]
-  },
+  { profileId, entries }: { profileId: number; entries: readonly ChangedEntry[] },
   tx?: Tx,
 ): Promise<void> => {
+  const column = <T>(of: (entry: ChangedEntry) => T) => entries.map(of)
   await db.rows(
-    `UPDATE entries e
-     SET text = n.text, title = coalesce(n.title, e.title), rating = coalesce(n.rating, e.rating),
-       analysed_at = NULL
-     FROM unnest($2::text[], $3::text[], $4::text[], $5::real[]) AS n (outside_id, text, title, rating)
-     WHERE e.profile_id = $1 AND e.outside_id = n.outside_id`,
-    [profileId, outsideIds, texts, titles, ratings],
+    `WITH given AS (
+       SELECT e.id, e.title AS old_title, e.text AS old_text, e.rating AS old_rating, n.*
+       FROM unnest($2::text[], $3::text[], $4::text[], $5::real[], $6::timestamptz[], $7::bool[])
+         AS n (outside_id, text, title, rating, at, anew)
+       JOIN entries e ON e.profile_id = $1 AND e.outside_id = n.outside_id
+     ), kept AS (
+       INSERT INTO entry_edits (entry_id, title, text, rating, until)
+       SELECT id, old_title, old_text, old_rating, at FROM given
+     )
+     UPDATE entries e
+     SET text = g.text, title = coalesce(g.title, e.title), rating = coalesce(g.rating, e.rating), edited_at = g.at,
+       said_anew_at = CASE WHEN g.anew THEN g.at ELSE e.said_anew_at END, analysed_at = NULL
+     FROM given g
+     WHERE e.id = g.id`,
+    [
+      profileId,
+      column((e) => e.outsideId),
+      column((e) => e.text),
+      column((e) => e.title),
+      column((e) => e.rating),
+      column((e) => e.at),
+      column((e) => e.anew),
+    ],
     tx,
   )
 }
