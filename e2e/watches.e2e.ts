@@ -413,3 +413,39 @@ test('ten corrections teach: the figures of what was learnt are shown', async ({
   await page.getByRole('button', { name: 'Check' }).click()
   await expect(page.getByTestId('reading')).toContainText(/positive|neutral|negative|sentiment unknown/)
 })
+
+test('an account on a searched network: who names us is answered there; what they change and delete is seen', async ({
+  page,
+}) => {
+  const skimmer = openNets[0]!
+  await signIn(page, 'wynn')
+  await page.goto(`${address}/set-up/profiles`)
+  await page.getByRole('button', { name: 'Connect on Skimmer' }).click()
+  await page.getByRole('button', { name: 'Grant access' }).click()
+  await expect(page.getByText('1 profile connected')).toBeVisible()
+  const account = page.getByRole('row', { name: /Skerrivane Ferries short posts · Skimmer/ })
+  await expect(account.getByTestId('status')).toHaveText('connected')
+  await accessible(page)
+  const posted = await fetch(`${skimmer}/posts`, {
+    method: 'POST',
+    body: new URLSearchParams({ name: 'Thea Quist', content: '@skerrivane do you lend umbrellas?' }),
+    redirect: 'manual',
+  })
+  const post = skimmer + (posted.headers.get('location') ?? '')
+  await page.goto(`${address}/inbox?order=newest`)
+  const row = page.locator('[data-thread]').filter({ hasText: 'do you lend umbrellas?' })
+  await row.click()
+  await expect(page.getByText('Public answer as Skerrivane Ferries')).toBeVisible()
+  await page.getByLabel('Write an answer').fill('We do, at every desk.')
+  await page.getByRole('button', { name: 'Send and finish' }).click()
+  await expect.poll(async () => (await fetch(post)).text()).toContain('We do, at every desk.')
+  await page.goto(`${address}/inbox?order=newest&state=any`)
+  await row.click()
+  await asCustomer(`${post}/edit`, { content: '@skerrivane do you lend umbrellas? Edit: found one.' })
+  await page.getByTestId('edited').click()
+  await expect(page.getByTestId('before')).toContainText('do you lend umbrellas?')
+  await accessible(page)
+  await asCustomer(`${post}/delete`, {})
+  await expect(page.getByTestId('deleted')).toBeVisible()
+  await expect(page.getByText('What was said here was deleted')).toBeVisible()
+})

@@ -11,11 +11,12 @@ import type { WheraboutLine } from './wherabout.ts'
 export type FivefoldLine =
   | Extract<WheraboutLine, { op: 'business' | 'answer' }>
   | (Extract<WheraboutLine, { op: 'review' | 'question' }> & { title?: string })
+  | { op: 'edit'; id: string; text?: string; rating?: number; at: string }
 
 /** The company as a whole is one business there. */
 const business = { id: 'skerrivane-ferries', name: 'Skerrivane Ferries' }
 
-type Item = Exclude<FivefoldLine, { op: 'business' }> & { at: number }
+type Item = Exclude<FivefoldLine, { op: 'business' | 'edit' }> & { at: number }
 
 export function fivefold({ seed, end, scale }: { seed: number; end: number; scale: number }): FivefoldLine[] {
   const world = new FivefoldWorld(seeded(seed + 21), end)
@@ -115,9 +116,38 @@ class FivefoldWorld {
     const lines: FivefoldLine[] = [
       { op: 'business', ...business, street: harbour.street, town: harbour.name, phone: harbour.phone },
     ]
-    for (const { at: _at, ...item } of sorted)
-      if (item.op === 'answer') lines.push({ ...item, id: ids.get(item.id)!, parent: ids.get(item.parent)! })
-      else lines.push({ ...item, id: ids.get(item.id)! })
-    return lines
+    const dated = sorted.flatMap(({ at, ...item }): { at: number; line: FivefoldLine }[] => {
+      const id = ids.get(item.id)!
+      if (item.op === 'answer') return [{ at, line: { ...item, id, parent: ids.get(item.parent)! } }]
+      const change = this.changeOf(item, at)
+      return [
+        { at, line: { ...item, id } },
+        ...(change ? [{ at: change.at, line: { ...change.line, id } }] : []),
+      ]
+    })
+    return [...lines, ...dated.sort((a, b) => a.at - b.at).map(({ line }) => line)]
+  }
+
+  /** After an answer that helped, some give a star or two more; a few think worse of it. */
+  private changeOf(
+    { rating = 3, text }: { rating?: number; text: string },
+    reviewed: number,
+  ): { at: number; line: Extract<FivefoldLine, { op: 'edit' }> } | null {
+    const at = Math.floor(reviewed + (1 + 12 * this.random()) * day)
+    if (this.random() > 0.04 || at > this.end) return null
+    const better = rating <= 3
+    const words = better
+      ? 'Update: they wrote to me and put it right.'
+      : 'Update: the second time was nothing like the first.'
+    return {
+      at,
+      line: {
+        op: 'edit',
+        id: '',
+        text: `${text} ${words}`,
+        rating: better ? rating + 2 : 2,
+        at: new Date(at).toISOString(),
+      },
+    }
   }
 }

@@ -5,6 +5,7 @@ import { answeredBy, answerTime } from './lanternpage.ts'
 import { birds } from './sentences/englishPress.ts'
 import { pagePosts } from './sentences/englishTalk.ts'
 import {
+  afterthoughts,
   filmTexts,
   namedThreads as namedThreadTexts,
   ownFilms as ownFilmTitles,
@@ -28,7 +29,11 @@ import {
 import { placeByWeight, Writer, type Subject } from './writer.ts'
 
 /** As an open network remembers: its journal. */
-export type OpenRecord = OpenLine | { op: 'account'; id: string; name: string; handle: string }
+export type OpenRecord =
+  | OpenLine
+  | { op: 'account'; id: string; name: string; handle: string }
+  | { op: 'edit'; id: string; content: string; at: string }
+  | { op: 'deletion'; id: string; at: string }
 
 export interface OpenLine {
   op: 'post'
@@ -86,6 +91,8 @@ class OpenNetWorld {
   private readonly people: People
   private readonly writer: Writer
   private readonly followers = new Map<string, number>()
+  /** People who write in another language; they mend nothing in English. */
+  private readonly foreign = new Set<string>()
 
   constructor(
     private readonly random: Random,
@@ -120,6 +127,7 @@ class OpenNetWorld {
   ): Post {
     const who = this.people.somebody({ again, language })
     const { id, name, handle } = who
+    if (who.language !== 'en') this.foreign.add(id)
     const post: Post = { at, author: { id, name, handle }, title, content, views: this.reach(who), answers }
     this.all.push(post)
     return post
@@ -280,7 +288,8 @@ class OpenNetWorld {
   }
 
   private by(who: Somebody, at: number, content: string, more: Partial<Post>): Post {
-    const { id, name, handle } = who
+    const { id, name, handle, language } = who
+    if (language !== 'en') this.foreign.add(id)
     const post: Post = {
       at,
       author: { id, name, handle },
@@ -353,6 +362,33 @@ class OpenNetWorld {
       paid: post.paid,
       conversation: post.conversation,
     }))
-    return [{ op: 'account', ...own }, ...posts]
+    return [{ op: 'account', ...own }, ...this.withChanges(posts)]
+  }
+
+  /** Some think better of what they wrote: a word more, or nothing left; in the order of time among the rest. */
+  private withChanges(posts: readonly OpenLine[]): OpenRecord[] {
+    const changes = posts.flatMap((post): { at: string; record: OpenRecord }[] => {
+      const roll = this.random()
+      const when = Date.parse(post.published) + (0.1 + 20 * this.random() ** 2) * hour
+      if (post.author.id === own.id || this.foreign.has(post.author.id) || roll > 0.03 || when > this.end)
+        return []
+      const at = new Date(when).toISOString()
+      const record: OpenRecord =
+        roll < 0.008
+          ? { op: 'deletion', id: post.id, at }
+          : {
+              op: 'edit',
+              id: post.id,
+              content: `${post.content} ${this.writer.plain(afterthoughts, this.subject(when))}`.slice(
+                0,
+                300,
+              ),
+              at,
+            }
+      return [{ at, record }]
+    })
+    return [...posts.map((record) => ({ at: record.published, record: record as OpenRecord })), ...changes]
+      .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+      .map(({ record }) => record)
   }
 }

@@ -43,3 +43,13 @@ export const namedThreads = lines(`
   Refund, fourth week, @skerrivane|The {time} on {day} was cancelled. I have written twice and heard nothing. Booking {code}.
   Bicycles at {place}, @skerrivane|Are trailers taken on the {ship}, and do they count as a second bicycle?
   Dogs in the lounge, @skerrivane|Upper deck only, or the lounge as well when it rains? We travel on {day}.`)
+
+/** What people add when they change what they wrote. */
+export const afterthoughts = lines(`
+  (edit: it was the {time}, not the one before)
+  Edit: somebody from the crew has answered, thanks.
+  Edit: typo.
+  Edited to add that this was at {place}.
+  Update: still nothing.
+  (edited because autocorrect)
+  Update, {day}: sorted.`)

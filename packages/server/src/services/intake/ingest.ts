@@ -42,7 +42,10 @@ export async function ingest(
   atEnd: PageEnd = async () => {},
   { unread = [], gone = [] }: Pick<Partial<ReadParts>, 'unread' | 'gone'> = {},
 ): Promise<IngestResult> {
-  const { items, apart } = cleanAll(given, parts.now())
+  const { batches, apart } = cleanAll(given, parts.now())
+  const items = batches.pop() ?? []
+  // What was said first goes in before what it was changed into.
+  for (const batch of batches) await storeBatch(parts, profile, batch)
   const aside = [...unread.map(apartOf), ...apart]
   const none: IngestResult = { added: 0, changed: 0, apart: aside.length }
   const last = async (tx: Tx, result: IngestResult) => {
@@ -59,21 +62,43 @@ export async function ingest(
   }
 }
 
-function cleanAll(given: readonly CollectedItem[], now: number): { items: CleanItem[]; apart: Apart[] } {
-  // Later ones win: a network may name the same thing twice on a page.
-  const items = new Map<string, CleanItem>()
+/** One of the earlier states of a page: all that can be stored of it. */
+async function storeBatch(parts: Parts, profile: IngestProfile, items: readonly CleanItem[]): Promise<void> {
+  const none: IngestResult = { added: 0, changed: 0, apart: 0 }
+  try {
+    await storePage(parts, profile, items, none, async () => {})
+  } catch (error) {
+    if (!isOfTheData(error)) throw error
+    await storeHalves(parts, profile, items, error)
+  }
+}
+
+/** States of one thing that a page is read for; of more, the last counts. */
+const mostStates = 20
+
+const saysTheSame = (one: CleanItem, other: CleanItem) =>
+  one.text === other.text && one.title === other.title && one.rating === other.rating
+
+/**
+ * What a page holds, cleaned, in batches that name each thing once: a network may tell the same thing again, or what it
+ * was changed into.
+ */
+function cleanAll(given: readonly CollectedItem[], now: number): { batches: CleanItem[][]; apart: Apart[] } {
+  const batches: Map<string, CleanItem>[] = [new Map()]
   const apart: Apart[] = []
   for (const item of given)
     try {
       const clean = cleanItem(item, now)
-      items.delete(clean.outsideId)
-      items.set(clean.outsideId, clean)
+      const before = batches.at(-1)!.get(clean.outsideId)
+      if (before && !saysTheSame(before, clean) && batches.length < mostStates) batches.push(new Map())
+      batches.at(-1)!.delete(clean.outsideId)
+      batches.at(-1)!.set(clean.outsideId, clean)
     } catch (error) {
       const outsideId =
         typeof item.outsideId === 'string' && item.outsideId ? item.outsideId : hashOf(item.raw)
       apart.push({ outsideId, stage: 'read', raw: item.raw, reason: (error as Error).message })
     }
-  return { items: [...items.values()], apart }
+  return { batches: batches.map((batch) => [...batch.values()]), apart }
 }
 
 const hashOf = (raw: unknown) =>
