@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { accountConnectorOf, connectorOf } from '../../src/connectors/index.ts'
+import { accountItemOf, type AccountActivity } from '../../src/connectors/shared/accountStream.ts'
 import { itemOf as mapsItem } from '../../src/connectors/shared/reviewSite.ts'
 import type { FeedItem } from '../../src/connectors/shared/schemaOrg.ts'
 import { itemOf as pagesItem } from '../../src/connectors/pages/index.ts'
@@ -78,7 +79,7 @@ describe('pages: ActivityStreams 2.0', () => {
   test('what a webhook carries is read the same way, and nonsense is nothing', () => {
     const receive = accountConnectorOf('pages')!.receive!
     expect(receive(profile, { data: note() }).items.map((i) => i.outsideId)).toEqual(['n4'])
-    expect(receive(profile, {})).toEqual({ items: [], unread: [] })
+    expect(receive(profile, {})).toEqual({ items: [], unread: [], gone: [] })
   })
 })
 
@@ -223,5 +224,135 @@ describe('a network that lies', () => {
     ['posts', { orderedItems: 4 }],
   ])('about the list itself fails as a whole: %s, %j', async (channel, answer) => {
     await expect(collect(channel, answer)).rejects.toThrow('no list of entries')
+  })
+})
+
+describe('the stream of an account', () => {
+  const us = { ...profile, outsideId: 'skerrivane' }
+  const everyone = 'https://www.w3.org/ns/activitystreams#Public'
+  const thea = { id: `${base}/people/thea`, name: 'Thea Quist', preferredUsername: 'thea' }
+  const ours = { id: `${base}/accounts/skerrivane`, name: 'Skerrivane Ferries' }
+  const head = (author: { id: string }, id = 'p1') => ({ id: `${base}/posts/${id}`, attributedTo: author.id })
+  const said = (object: Record<string, unknown> = {}, type = 'Create') =>
+    ({
+      type,
+      published: '2026-11-24T09:00:00Z',
+      object: {
+        type: 'Note',
+        id: `${base}/posts/p4`,
+        content: 'Late again',
+        mediaType: 'text/plain',
+        attributedTo: thea,
+        published: '2026-11-24T09:00:00Z',
+        to: [everyone],
+        context: head(thea, 'p4'),
+        ...object,
+      },
+    }) as unknown as AccountActivity
+  const mention = { type: 'Mention', href: `${base}/accounts/skerrivane` }
+
+  test.each<[string, AccountActivity, object]>([
+    [
+      'a post of ours',
+      said({ attributedTo: ours, context: head(ours, 'p4') }),
+      { threadId: 'post/p4', direction: 'out' },
+    ],
+    [
+      'a comment under it',
+      said({ inReplyTo: `${base}/posts/p1`, context: head(ours) }),
+      { threadId: 'comment/p4', parentId: 'p1', kind: 'comment', direction: 'in' },
+    ],
+    [
+      'a post that names us',
+      said({ tag: [mention] }),
+      { threadId: 'thread/p4', kind: 'mention', origin: 'sent' },
+    ],
+    ['one tag alone', said({ tag: mention }), { origin: 'sent' }],
+    [
+      'an answer to ours elsewhere',
+      said({ cc: [ours.id], context: head(thea) }),
+      { threadId: 'thread/p1', origin: 'sent' },
+    ],
+    ['whom it answers as an object', said({ cc: { id: ours.id } }), { origin: 'sent' }],
+    [
+      'others in a thread we are in',
+      said({ context: head(thea) }),
+      { threadId: 'thread/p1', origin: 'heard' },
+    ],
+    [
+      'a private message',
+      said({ to: [`${base}/accounts/skerrivane`], context: { id: `${base}/conversations/c9` } }),
+      { threadId: 'conversation/c9', kind: 'message', private: true },
+    ],
+    ['one that is for all, said shortly', said({ to: 'as:Public' }), { private: false }],
+    ['to nobody', said({ to: null }), { private: true, kind: 'message' }],
+    [
+      'a change',
+      said({ updated: '2026-11-24T10:00:00Z' }, 'Update'),
+      { changedAt: Date.parse('2026-11-24T10:00:00Z') },
+    ],
+  ])('%s', (_, activity, expected) => expect(accountItemOf(activity, us)).toMatchObject(expected))
+
+  test('what is deleted is no item, and says what it was', () => {
+    const tombstone = { type: 'Tombstone', id: `${base}/posts/p4`, deleted: '2026-11-25T00:00:00Z' }
+    for (const object of [tombstone, `${base}/posts/p4`]) {
+      const { items, gone } = accountConnectorOf('posts')!.receive!(us, {
+        data: { type: 'Delete', published: '2026-11-25T00:00:00Z', object },
+      })
+      expect([items, gone]).toEqual([[], [{ outsideId: 'p4', at: Date.parse('2026-11-25T00:00:00Z') }]])
+    }
+  })
+  test('a part of any shape is an item, set apart, or nothing; never a failure of all', () => {
+    const odd = [null, 7, '', [], {}, { id: 5 }, [null], 'https://x', { type: 'Mention' }, [[]]]
+    for (const field of [
+      'to',
+      'cc',
+      'tag',
+      'context',
+      'inReplyTo',
+      'attributedTo',
+      'published',
+      'updated',
+      'name',
+      'id',
+    ])
+      for (const value of odd) {
+        const { items, unread } = accountConnectorOf('posts')!.receive!(us, {
+          data: said({ [field]: value }),
+        })
+        expect(items.length + unread.length, `${field} ${JSON.stringify(value)}`).toBeLessThanOrEqual(1)
+      }
+    for (const object of odd)
+      expect(() =>
+        accountConnectorOf('posts')!.receive!(us, { data: { type: 'Delete', object } }),
+      ).not.toThrow()
+  })
+})
+
+test('what a review site changes and takes away', () => {
+  const { receive } = accountConnectorOf('reviews')!
+  const review = (more: object) => ({
+    data: {
+      dateCreated: '2026-11-20T00:00:00Z',
+      item: {
+        '@type': 'Review',
+        '@id': 'x/items/r1',
+        name: 'Lovely',
+        reviewBody: 'So good',
+        author: { name: 'Ada', '@id': 'p/1' },
+        reviewRating: { ratingValue: 4 },
+      },
+      ...more,
+    },
+  })
+  expect(receive!(profile, review({})).items).toMatchObject([
+    { title: 'Lovely', rating: 4, changedAt: Date.parse('2026-11-20T00:00:00Z') },
+  ])
+  expect(receive!(profile, review({ dateModified: '2026-11-21T00:00:00Z' })).items).toMatchObject([
+    { changedAt: Date.parse('2026-11-21T00:00:00Z') },
+  ])
+  expect(receive!(profile, review({ dateDeleted: '2026-11-22T00:00:00Z' }))).toMatchObject({
+    items: [],
+    gone: [{ outsideId: 'r1', at: Date.parse('2026-11-22T00:00:00Z') }],
   })
 })

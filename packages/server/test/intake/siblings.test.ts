@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { CountAnswer, ThreadAnswer, WatchAnswer } from '@murrabel/contract'
+import type { CountAnswer, Problem, ThreadAnswer, WatchAnswer } from '@murrabel/contract'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { until } from '../support/until.ts'
 
@@ -169,6 +169,30 @@ describe('what a search heard and an account collected is one entry', () => {
       [seen!.threadId],
     ])
     expect((await call<ThreadAnswer>('GET', path)).body.state).toBe('open')
+  })
+
+  test('an account that is closed to the reader answers nothing for them', async () => {
+    post('Nell', 'The Skerrivane pier was quiet', { published: new Date().toISOString() })
+    await collectAll()
+    const [seen] = await byText('pier was quiet')
+    const search = (await db().one<{ id: number }>(
+      `SELECT id FROM profiles WHERE network = 'skimmer' AND outside_id = 'search'`,
+    ))!
+    const limit = (ids: number[] | null) =>
+      db().rows(
+        `UPDATE memberships SET profile_ids = $1
+         WHERE colleague_id = (SELECT id FROM colleagues WHERE email = 'tamsin@skerrivane.example')`,
+        [ids],
+      )
+    await limit([search.id])
+    const tamsin = await world.signIn('tamsin')
+    const path = `/api/threads/${seen!.threadId}`
+    const { edition, reply } = (await tamsin<ThreadAnswer>('GET', path)).body
+    expect(reply).toMatchObject({ possible: false, reason: 'noAccount' })
+    const draft = { text: 'Hello', key: crypto.randomUUID(), edition, finish: false }
+    expect((await tamsin<Problem>('POST', `${path}/replies`, draft)).body.code).toBe('replyNotPossible')
+    expect((await call<ThreadAnswer>('GET', path)).body.reply.possible).toBe(true)
+    await limit(null)
   })
 
   test('who names us is answered; others in the same thread do not open it again', async () => {

@@ -1,11 +1,9 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
-import { activityText, lastPart } from '../shared/activity.ts'
+import { activityText, isForAll, lastPart } from '../shared/activity.ts'
 import { everyPage, linkWithin } from '../shared/publicPages.ts'
 import { listOf, readParts } from '../shared/readParts.ts'
 import type { Activity, ActivityPage, Actor, Followers, PublicActor, PublicPosts } from './activityStreams.ts'
-
-const isPublic = (activity: Activity) => (activity.object.to ?? []).some((to) => to.endsWith('#Public'))
 
 /** A private conversation is a thread; so is each comment under a post, with what answers it. */
 function threadOf({ object }: Activity): { threadId: string; parentId?: string } {
@@ -31,7 +29,7 @@ export function itemOf(activity: Activity, profile: ConnectorProfile): Collected
     at,
     url: object.url,
     reach: object.views,
-    private: !isPublic(activity),
+    private: !isForAll(object.to),
     paid: object.paid === true,
     replyKey: object.key,
     raw: activity,

@@ -1,6 +1,6 @@
 import type { EntryKind } from '@murrabel/core/lens'
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, GoneItem } from '../contract.ts'
-import { activityText, lastPart } from './activity.ts'
+import { activityText, idOf, isForAll, lastPart, severalOf } from './activity.ts'
 import { NetworkFailure } from './outcome.ts'
 import { listOf, readParts } from './readParts.ts'
 
@@ -9,6 +9,11 @@ interface Actor {
   name?: string
   preferredUsername?: string
   url?: string
+}
+
+interface Tag {
+  type?: string
+  href?: string
 }
 
 /** A Create activity of ActivityStreams 2.0 in the stream of an account. */
@@ -29,10 +34,10 @@ export interface AccountActivity {
     inReplyTo?: string
     /** What it belongs to: a thread with the author of its head, or a private conversation. */
     context?: string | { id?: string; name?: string; attributedTo?: string }
-    to?: string[]
+    to?: unknown
     /** Whom it answers or names. */
-    cc?: string[]
-    tag?: { type?: string; href?: string }[]
+    cc?: unknown
+    tag?: Tag | Tag[] | null
     views?: number
     paid?: boolean
     key?: string
@@ -47,16 +52,15 @@ interface StreamPage {
 }
 
 const objectTypes = new Set(['Note', 'Image', 'Video', 'Page', 'Article'])
-const isPublic = ({ object }: AccountActivity) => (object.to ?? []).some((to) => to.endsWith('#Public'))
 
 export const contextId = (context: string | { id?: string } | undefined): string | undefined =>
   typeof context === 'string' ? context : context?.id
 
 /** Whether it names us, or answers something of ours. */
-const isToUs = ({ cc = [], tag = [] }: AccountActivity['object'], { outsideId }: ConnectorProfile): boolean =>
-  [...cc, ...tag.flatMap(({ type, href }) => (type === 'Mention' && href ? [href] : []))].some(
-    (each) => lastPart(each) === outsideId,
-  )
+function isToUs({ cc, tag }: AccountActivity['object'], { outsideId }: ConnectorProfile): boolean {
+  const named = severalOf(tag).flatMap((each) => (each?.type === 'Mention' && each.href ? [each.href] : []))
+  return [...severalOf(cc).map(idOf), ...named].some((each) => lastPart(each) === outsideId)
+}
 
 /**
  * Where something belongs: a private conversation; under a post of ours, where each comment opens a thread; or a thread
@@ -97,7 +101,7 @@ export function accountItemOf(activity: AccountActivity, profile: ConnectorProfi
   )
     return null
   const { attributedTo: author } = object
-  const open = isPublic(activity)
+  const open = isForAll(object.to)
   return {
     outsideId: lastPart(object.id),
     ...(open

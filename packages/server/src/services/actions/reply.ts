@@ -1,6 +1,7 @@
 import { transition } from '@murrabel/core/inbox'
 import { type ReplyDraft, type ThreadChangeAnswer, fieldProblem } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
+import { mayAccess } from '../../store/queries/shared/where.ts'
 import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -35,7 +36,7 @@ export async function reply(
     }
     if (thread.edition !== draft.edition && !draft.anyway) throw new Refusal('threadChanged')
     const answered = await entryToAnswer(db, threadId, tx)
-    checkReply(answered, draft)
+    checkReply(reader, answered, draft)
     const { channel, kind, outsideThread, outsideEntry, profileId } = answered
     const entry = await insertReplyEntry(
       db,
@@ -76,6 +77,7 @@ export async function reply(
 }
 
 function checkReply(
+  reader: Reader,
   target: Answered | undefined,
   draft: ReplyDraft,
 ): asserts target is Answered & { profileId: number } {
@@ -83,6 +85,8 @@ function checkReply(
   if (
     !target?.outsideEntry ||
     target.profileId === null ||
+    // An account that answers for a search may be closed to whoever sees what the search found.
+    !mayAccess(reader, { placeId: target.profilePlace, profileId: target.profileId }) ||
     !capabilities?.repliesTo.includes(target.kind) ||
     target.status === 'disconnected'
   )

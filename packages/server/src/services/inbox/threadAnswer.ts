@@ -18,6 +18,7 @@ import {
   watchesOfEntry,
   type ThreadRow,
 } from '../../store/queries/inbox/thread.ts'
+import { mayAccess } from '../../store/queries/shared/where.ts'
 import type { Database } from '../../store/database.ts'
 
 /** A thread with everything beside it: its entries, what was done with it, who it is and what they said before. */
@@ -76,22 +77,28 @@ export async function threadAnswer(
     entries,
     events,
     person,
-    reply: replyOf(thread, { kind, deleted: entries.find((e) => e.id === thread.leadId)?.deletedAt != null }),
+    reply: replyOf(reader, thread, {
+      kind,
+      deleted: entries.find((e) => e.id === thread.leadId)?.deletedAt != null,
+    }),
     watches,
   }
 }
 
 function replyOf(
-  { channel, profileStatus, answeringId, answeringName }: ThreadRow,
+  reader: Reader,
+  { channel, profileStatus, answeringId, answeringPlace, answeringName }: ThreadRow,
   { kind, deleted }: { kind: EntryKind; deleted: boolean },
 ): ThreadAnswer['reply'] {
   const capabilities = accountConnectorOf(channel)?.capabilities
   const possible = capabilities?.repliesTo.includes(kind) ?? false
+  const account =
+    answeringId !== null && mayAccess(reader, { placeId: answeringPlace, profileId: answeringId })
   const reason = !possible
     ? 'channel'
     : deleted
       ? 'deleted'
-      : answeringId === null
+      : !account
         ? 'noAccount'
         : profileStatus === 'disconnected'
           ? 'disconnected'
@@ -99,7 +106,7 @@ function replyOf(
             ? 'expired'
             : undefined
   return {
-    possible: possible && !deleted && answeringId !== null && profileStatus !== 'disconnected',
+    possible: possible && !deleted && account && profileStatus !== 'disconnected',
     as: answeringName,
     maxLength: capabilities?.replyLength ?? 0,
     public: capabilities?.replyIsPublic(kind) ?? true,

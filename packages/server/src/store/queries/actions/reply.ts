@@ -1,10 +1,11 @@
 import type { Database, Tx } from '../../database.ts'
-import { answeringId, answeringProfile, answeringStatus } from '../shared/answering.ts'
+import { answeringId, answeringPlace, answeringProfile, answeringStatus } from '../shared/answering.ts'
 import type { EntryKind } from '@murrabel/core/lens'
 
 export interface Answered {
   /** Who answers: the profile itself, or an account of ours on the network that was searched; null: nobody can. */
   profileId: number | null
+  profilePlace: number | null
   channel: string
   status: string
   kind: EntryKind
@@ -81,13 +82,13 @@ export const insertReplyAction = (
 /** What a reply in a thread answers: its newest entry from outside. */
 export const entryToAnswer = (db: Database, threadId: number, tx?: Tx): Promise<Answered | undefined> =>
   db.one<Answered>(
-    `SELECT ${answeringId} AS "profileId", p.channel, ${answeringStatus} AS status, e.kind, e.private, t.outside_id AS "outsideThread",
+    `SELECT ${answeringId} AS "profileId", ${answeringPlace} AS "profilePlace", p.channel, ${answeringStatus} AS status, e.kind, e.private, t.outside_id AS "outsideThread",
        e.outside_id AS "outsideEntry"
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
      ${answeringProfile}
      JOIN entries e ON e.id = t.lead_entry_id
-     WHERE t.id = $1`,
+     WHERE t.id = $1 AND e.deleted_at IS NULL`,
     [threadId],
     tx,
   )

@@ -2,7 +2,13 @@ import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database } from '../../database.ts'
-import { answeringId, answeringName, answeringProfile, answeringStatus } from '../shared/answering.ts'
+import {
+  answeringId,
+  answeringName,
+  answeringPlace,
+  answeringProfile,
+  answeringStatus,
+} from '../shared/answering.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
 export interface ThreadRow {
@@ -16,6 +22,7 @@ export interface ThreadRow {
   profileId: number
   /** The profile an answer goes out by; null when there is none. */
   answeringId: number | null
+  answeringPlace: number | null
   answeringName: string
   profileStatus: string
   placeId: number | null
@@ -35,7 +42,7 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
   where.add(`t.id = ${where.bind(id)}`)
   return db.one<ThreadRow>(
     `SELECT t.id, t.edition, t.title, t.url, p.channel, p.network, p.name AS profile, p.id AS "profileId",
-       ${answeringStatus} AS "profileStatus", ${answeringId} AS "answeringId",
+       ${answeringStatus} AS "profileStatus", ${answeringId} AS "answeringId", ${answeringPlace} AS "answeringPlace",
        ${answeringName} AS "answeringName", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
        t.given_to AS "givenTo", t.due_at AS "dueAt", t.priority, t.lead_entry_id AS "leadId", l.account_id AS "accountId"
      FROM threads t
