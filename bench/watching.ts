@@ -44,8 +44,7 @@ export async function watchingFigures(databaseUrl: string): Promise<Figure[]> {
   await tell(
     'a watch against another, 28 days',
     'at most 1 s',
-    (i) =>
-      get(`/api/watches/compare?unit=entries&watch=${some(i)}&time=last-28&with=watch%3D${some(i) + 1}`),
+    (i) => get(`/api/watches/compare?unit=entries&watch=${some(i)}&time=last-28&with=watch%3D${some(i) + 1}`),
     10,
   )
   await tell('rivals, 20 watches', 'at most 1 s', () => get('/api/watches/rivals?unit=entries&time=last-28'))

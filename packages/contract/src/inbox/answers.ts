@@ -41,6 +41,16 @@ export interface ThreadEntry {
   url: string | null
   /** The network gave no date that can be: `at` is when it came in. */
   undated: boolean
+  /** It can be changed and taken back outside. */
+  changeable: boolean
+  /** A change that is on its way, or did not get through. */
+  change: {
+    id: number
+    kind: 'edit' | 'remove'
+    state: ActionState
+    error: string | null
+    text: string
+  } | null
   /** What is done to bring it out, for an entry of ours. */
   action: {
     id: number

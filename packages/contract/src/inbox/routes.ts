@@ -1,6 +1,13 @@
 import { can } from '../shared/access.ts'
 import type { TagChangeAnswer, ThreadAnswer, ThreadChangeAnswer } from './answers.ts'
-import type { CancelDraft, ReplyDraft, TagDraft, ThreadEventDraft } from './schemas.ts'
+import type {
+  CancelDraft,
+  ChangeReplyDraft,
+  ReplyDraft,
+  TakeBackDraft,
+  TagDraft,
+  ThreadEventDraft,
+} from './schemas.ts'
 import { get, post, put } from '../shared/route.ts'
 
 /** Routes of threads and what is done with them. */
@@ -20,6 +27,8 @@ export const inboxRoutes = {
     '/api/threads/:id/given',
     can('answer', 'seen', 'small'),
   ),
+  changeReply: put<ChangeReplyDraft, undefined>('/api/entries/:id/text', can('answer', 'seen', 'medium')),
+  takeBackReply: post<TakeBackDraft, undefined>('/api/entries/:id/take-back', can('answer', 'seen', 'small')),
   retryAction: post<undefined, undefined>('/api/actions/:id/retry', can('answer', 'seen', 'small')),
   cancelAction: post<CancelDraft, undefined>('/api/actions/:id/cancel', can('answer', 'seen', 'small')),
 } as const

@@ -43,6 +43,20 @@ export const tagSchema = object({
 
 export type TagDraft = InferType<typeof tagSchema>
 
+/** Other words for an answer that has gone out. */
+export const changeReplySchema = object({
+  text: lines(limits.replyLength).required('write something before sending'),
+  /** Made by the browser once per change. */
+  key: string().uuid().lowercase().max(36).required(),
+})
+
+/** Takes an answer back that has gone out. */
+export const takeBackSchema = object({ key: string().uuid().lowercase().max(36).required() })
+
+export type ChangeReplyDraft = InferType<typeof changeReplySchema>
+
+export type TakeBackDraft = InferType<typeof takeBackSchema>
+
 export const giveSchema = object({ to: id().nullable().defined() })
 
 /** Calls an action back; `anyway` although it may have been done. */

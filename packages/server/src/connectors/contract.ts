@@ -11,6 +11,8 @@ export interface Capabilities {
   replyIsPublic(kind: EntryKind): boolean
   /** Kinds that can be answered. */
   repliesTo: readonly EntryKind[]
+  /** An answer can be changed, and taken back, after it has gone out. */
+  changes?: boolean
   /** New entries are announced by webhook; otherwise they are fetched now and then. */
   live: boolean
   /** Access is granted by OAuth; otherwise an address is enough. */
@@ -177,6 +179,10 @@ export interface Connector {
     tools: CollectTools,
   ): Promise<CollectedPage>
   send?(profile: ConnectorProfile, action: ReplyAction, http: NetworkHttp): Promise<Sent>
+  /** Puts other words in the place of an answer of ours; done twice it is done once. */
+  change?(profile: ConnectorProfile, own: { entryId: string; text: string }, http: NetworkHttp): Promise<void>
+  /** Takes an answer of ours away; one that is gone already is taken away. */
+  takeBack?(profile: ConnectorProfile, own: { entryId: string }, http: NetworkHttp): Promise<void>
   /** Reads the body of a webhook whose signature has been checked. */
   receive?(profile: ConnectorProfile, body: unknown): ReadParts
   /** One piece as it came, read again; null when it is no text of anybody. */

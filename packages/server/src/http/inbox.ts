@@ -2,17 +2,19 @@ import type { Express } from 'express'
 import type { ThreadEvent } from '@murrabel/core/inbox'
 import {
   cancelSchema,
+  changeReplySchema,
   giveSchema,
   keepSchema,
   replySchema,
   routes,
   tagSchema,
+  takeBackSchema,
   threadEventSchema,
   type ThreadEventDraft,
 } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { handle } from './handle.ts'
-import { cancelAction, retryAction, reply } from '../services/actions/index.ts'
+import { cancelAction, changeReply, retryAction, reply, takeBackReply } from '../services/actions/index.ts'
 import {
   applyThreadEvent,
   giveThread,
@@ -49,6 +51,20 @@ export function threadRoutes(app: Express, context: Context): void {
   handle(app, routes.give, {
     schema: giveSchema,
     act: ({ reader, id, body }) => giveThread(context, reader, id(), body.to),
+  })
+  handle(app, routes.changeReply, {
+    schema: changeReplySchema,
+    act: async ({ reader, id, body }) => {
+      await changeReply(context, reader, id(), body)
+      return undefined
+    },
+  })
+  handle(app, routes.takeBackReply, {
+    schema: takeBackSchema,
+    act: async ({ reader, id, body }) => {
+      await takeBackReply(context, reader, id(), body)
+      return undefined
+    },
   })
   handle(app, routes.retryAction, {
     act: async ({ reader, id }) => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import type { connectorOf } from '../../src/connectors/index.ts';
+import type { connectorOf } from '../../src/connectors/index.ts'
 import { accountConnectorOf } from '../../src/connectors/index.ts'
 import { accountItemOf, type AccountActivity } from '../../src/connectors/shared/accountStream.ts'
 import { itemOf as mapsItem } from '../../src/connectors/shared/reviewSite.ts'

@@ -15,6 +15,8 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     tagThreads: { threads: [of.thread], add: ['galley'] },
     give: { to: of.colleague },
     cancelAction: {},
+    changeReply: { text: 'Sorry again', key: crypto.randomUUID() },
+    takeBackReply: { key: crypto.randomUUID() },
     createWatch: { name: 'A watch', query },
     updateWatch: { name: 'A watch', query },
     tuneWatch: { query },

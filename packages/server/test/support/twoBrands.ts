@@ -41,6 +41,8 @@ export const thingOf: Partial<Record<RouteName, keyof Things>> = {
   threadEvent: 'thread',
   undo: 'thread',
   give: 'thread',
+  changeReply: 'entry',
+  takeBackReply: 'entry',
   retryAction: 'action',
   cancelAction: 'action',
   updateWatch: 'watch',

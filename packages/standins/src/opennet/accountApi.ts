@@ -1,8 +1,8 @@
-import express, { type Router } from 'express'
+import express, { type Request, type Router } from 'express'
 import { problem } from '../shared/faults.ts'
 import { coveredBy } from '../shared/subscriptions.ts'
 import { accountActor, activityOf, eventActivity, type ActivityParts } from './activity.ts'
-import type { OpenPost } from './state.ts'
+import type { DeletionRecord, EditRecord, OpenPost } from './state.ts'
 
 const pageSize = 200
 const mayUse = coveredBy('account')
@@ -35,6 +35,35 @@ export function readingApi(api: Router, partsOf: () => ActivityParts): void {
           ? `${parts.address}/api/accounts/${String(req.params.account)}/stream?after=${end}`
           : undefined,
     })
+  })
+}
+
+/** Changes and takes away what an account has said. */
+export function changingApi(
+  api: Router,
+  partsOf: () => ActivityParts,
+  change: (change: EditRecord | DeletionRecord) => void,
+): void {
+  const own = (req: Request): OpenPost | undefined => {
+    const { state } = partsOf()
+    const post = state.byId.get(String(req.params.post))
+    return post && post.author.id === req.params.account && !state.deleted.has(post.id) ? post : undefined
+  }
+  api.put('/accounts/:account/posts/:post', mayUse, express.json(), (req, res) => {
+    const { kind, state } = partsOf()
+    const content = (req.body as { object?: { content?: string } }).object?.content ?? ''
+    const post = own(req)
+    if (!post) return problem(res, 410, 'What this changes is gone')
+    if (!content.trim() || [...content].length > kind.longest)
+      return problem(res, 422, `A post has 1 to ${kind.longest} characters`)
+    if (content !== post.content) change({ op: 'edit', id: post.id, content, at: new Date().toISOString() })
+    res.json(activityOf(state.byId.get(post.id)!, partsOf()))
+  })
+  api.delete('/accounts/:account/posts/:post', mayUse, (req, res) => {
+    const post = own(req)
+    if (!post) return problem(res, 410, 'This is gone already')
+    change({ op: 'deletion', id: post.id, at: new Date().toISOString() })
+    res.json({ type: 'Tombstone', id: `${partsOf().address}/posts/${post.id}` })
   })
 }
 

@@ -2,7 +2,7 @@ import express from 'express'
 import type { StandinOptions } from '../shared/network.ts'
 import type { StreamEvent } from '../shared/streamEvent.ts'
 import { startOwnedNetwork, type OwnedNetwork, type OwnedParts } from '../shared/ownedNetwork.ts'
-import { readingApi, writingApi } from './accountApi.ts'
+import { changingApi, readingApi, writingApi } from './accountApi.ts'
 import { eventActivity, type ActivityParts } from './activity.ts'
 import { openNets, type OpenNetKind, type OpenNetName } from './kinds.ts'
 import { publicPages } from './publicPages.ts'
@@ -60,6 +60,7 @@ export async function startOpenNet(name: OpenNetName, options: StandinOptions = 
       api(api) {
         readingApi(api, partsOf)
         writingApi(api, partsOf, publish)
+        changingApi(api, partsOf, change)
       },
     },
     options,

@@ -165,6 +165,20 @@ export const en = {
   },
   inbox: {
     list: 'Threads',
+    change: {
+      edit: {
+        go: 'Edit',
+        waiting: 'The new words are on their way',
+        failed: 'The new words did not get through',
+      },
+      remove: { waiting: 'Being taken back', failed: 'It could not be taken back' },
+      words: 'New words for this answer',
+      save: 'Change it there',
+      takeBack: 'Take back',
+      takeBackSure: 'Take this answer back? It disappears from the network, and the thread is open again.',
+      takingBack: 'The answer is being taken back',
+      drop: 'Leave it as it is',
+    },
     noWords: 'rating only, no text',
     deleted: 'deleted by its author',
     deletedAt: 'Deleted by its author on {t}. Its text was removed here as well.',
@@ -265,6 +279,7 @@ export const en = {
       answeredOutside: 'answered on the network',
       sendFailed: 'reopened: the reply was not sent',
       callBack: 'reply withdrawn',
+      takenBack: 'answer taken back',
       retry: 'reply sent again',
       correctSentiment: 'sentiment corrected',
       tag: 'tags changed',

@@ -173,6 +173,20 @@ export const fr: Messages = {
   },
   inbox: {
     list: 'Fils',
+    change: {
+      edit: {
+        go: 'Modifier',
+        waiting: 'Le nouveau texte est en route',
+        failed: 'Le nouveau texte n’est pas passé',
+      },
+      remove: { waiting: 'Retrait en cours', failed: 'La réponse n’a pas pu être retirée' },
+      words: 'Nouveau texte de cette réponse',
+      save: 'Modifier là-bas',
+      takeBack: 'Retirer',
+      takeBackSure: 'Retirer cette réponse ? Elle disparaît du réseau et le fil est rouvert.',
+      takingBack: 'La réponse est en cours de retrait',
+      drop: 'Laisser tel quel',
+    },
     noWords: 'une note sans un mot',
     deleted: 'supprimé par son auteur',
     deletedAt: 'Supprimé par son auteur le {t}. Le texte a été retiré ici aussi.',
@@ -266,6 +280,7 @@ export const fr: Messages = {
       answeredOutside: 'répondu sur le réseau',
       sendFailed: "rouvert : la réponse n'est pas partie",
       callBack: 'réponse retirée',
+      takenBack: 'réponse retirée du réseau',
       retry: 'réponse renvoyée',
       correctSentiment: 'sentiment corrigé',
       tag: 'étiquettes modifiées',

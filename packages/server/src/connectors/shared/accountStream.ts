@@ -140,6 +140,9 @@ export function goneOf({ type, published, object }: AccountActivity): GoneItem |
 const base = (profile: ConnectorProfile) =>
   `${profile.address}/api/accounts/${encodeURIComponent(profile.outsideId)}`
 
+const ownPost = (profile: ConnectorProfile, entryId: string) =>
+  `${base(profile)}/posts/${encodeURIComponent(entryId)}`
+
 /** A channel of accounts: their own posts and what stands under them, threads they are named in, private messages. */
 export const accountConnector = ({
   channel,
@@ -158,6 +161,7 @@ export const accountConnector = ({
     repliesTo,
     live: true,
     oauth: true,
+    changes: true,
   },
   async profiles(address, token, http) {
     const answer = await http.json<{ items: Actor[] }>(`${address}/api/accounts`, { token })
@@ -201,6 +205,20 @@ export const accountConnector = ({
     const item = accountItemOf(activity, profile)
     if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
     return { outsideId: item.outsideId, url: item.url, at: item.at }
+  },
+  async change(profile, { entryId, text }, http) {
+    await http.json(ownPost(profile, entryId), {
+      method: 'PUT',
+      token: profile.accessToken,
+      body: { type: 'Update', object: { content: text, mediaType: 'text/plain' } },
+    })
+  },
+  async takeBack(profile, { entryId }, http) {
+    await http
+      .json(ownPost(profile, entryId), { method: 'DELETE', token: profile.accessToken })
+      .catch((error: unknown) => {
+        if (!(error instanceof NetworkFailure) || error.kind !== 'gone') throw error
+      })
   },
   receive(profile, body) {
     const { data } = body as { data?: AccountActivity }

@@ -6,6 +6,7 @@ import { workRules } from '../../jobs/due/kinds.ts'
 import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/piece.ts'
 import type { Tx } from '../../store/database.ts'
+import { confirmChange } from './changeReply.ts'
 import { answerIsOwed, moveAction } from './moveAction.ts'
 import { lockAction, profileOfAction } from '../../store/queries/actions/actions.ts'
 import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
@@ -69,9 +70,14 @@ function begin({ db, live }: Context, id: number): Promise<OutsideAction | null>
 function send(context: Context, { profileId, target, payload, key, kind }: OutsideAction): Promise<Sent> {
   return withProfileKey(context, profileId, (profile, http, channel) => {
     const connector = accountConnectorOf(channel)
-    if (kind !== 'reply' || !connector?.send)
-      throw new NetworkFailure('refused', 'this channel takes no replies', null, { reached: false })
-    return connector.send(profile, { ...target, text: payload.text, key }, http)
+    if (kind === 'reply' && connector?.send)
+      return connector.send(profile, { ...target, text: payload.text, key }, http)
+    const sent = { outsideId: target.entryId, at: context.now() }
+    if (kind === 'edit' && connector?.change)
+      return connector.change(profile, { entryId: target.entryId, text: payload.text }, http).then(() => sent)
+    if (kind === 'remove' && connector?.takeBack)
+      return connector.takeBack(profile, { entryId: target.entryId }, http).then(() => sent)
+    throw new NetworkFailure('refused', 'this channel does not take this', null, { reached: false })
   })
 }
 
@@ -112,7 +118,8 @@ export function failed(
     const moved = action && (await moveAction(db, action, event, { error }, tx))
     if (!action || !moved?.changed || action.threadId === null) return
     const { brandId, threadId } = action
-    if (moved.next.state === 'failed') await owedAgain({ db, live, now, due }, action, 'sendFailed', tx)
+    if (moved.next.state === 'failed' && action.kind === 'reply')
+      await owedAgain({ db, live, now, due }, action, 'sendFailed', tx)
     await live.tell(brandId, { kind: 'thread', threads: [threadId] }, tx)
   })
 }
@@ -142,7 +149,7 @@ export async function owedAgain(
 }
 
 /** The entry takes its id on the network; when the network's own copy came in first, that copy makes way. */
-async function confirm({ db, live, now }: Context, { id }: OutsideAction, sent: Sent): Promise<void> {
+async function confirm({ db, live, now, due }: Context, { id }: OutsideAction, sent: Sent): Promise<void> {
   await db.inTransaction(async (tx) => {
     const { profileId } = (await profileOfAction(db, id, tx)) ?? { profileId: 0 }
     // Like a page of the profile that is stored: one at a time.
@@ -151,7 +158,9 @@ async function confirm({ db, live, now }: Context, { id }: OutsideAction, sent: 
     if (!action) return
     const before = action.state
     const moved = await moveAction(db, action, { kind: 'confirm' }, { outsideId: sent.outsideId }, tx)
-    if (action.entryId !== null) {
+    if (action.kind !== 'reply') {
+      if (moved.changed) await confirmChange({ db, live, now, due }, action, tx)
+    } else if (action.entryId !== null) {
       await removeTwin(db, { profileId, outsideId: sent.outsideId, entryId: action.entryId }, tx)
       await setOutsideId(
         db,

@@ -41,13 +41,14 @@ export async function retryAction(context: Context, reader: Reader, id: number):
     if (!moved.changed) throw new Refusal(refusals[moved.reason])
     const thread = await lockThread(db, reader, action.threadId!, tx)
     const position = transition(positionOf(thread), { kind: 'replied' }, now())
+    const isReply = action.kind === 'reply'
     await writeChange(
       context,
       reader,
       thread,
       {
         kind: 'retry',
-        next: action.state === 'failed' && position.changed ? position.next : undefined,
+        next: isReply && action.state === 'failed' && position.changed ? position.next : undefined,
         detail: { action: id },
         final: true,
       },
@@ -80,7 +81,8 @@ export async function cancelAction(
       throw new Refusal(refusals[moved.reason])
     }
     await due.drop('act', [id], tx)
-    await owedAgain(context, action, 'callBack', tx, reader)
+    if (action.kind === 'reply') await owedAgain(context, action, 'callBack', tx, reader)
+    else await context.live.tell(reader.brandId, { kind: 'thread', threads: [action.threadId!] }, tx)
   })
 }
 

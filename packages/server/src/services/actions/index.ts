@@ -1,3 +1,4 @@
+export { changeReply, takeBackReply } from './changeReply.ts'
 export { act } from './act.ts'
 export { confirmOwn } from './confirmOwn.ts'
 export { cancelAction, profileOwner, retryAction } from './decide.ts'

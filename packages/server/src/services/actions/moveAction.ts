@@ -22,7 +22,8 @@ export async function moveAction(
     { id: action.id, state, uncertain, error, tries: event.kind === 'begin' ? 1 : 0, outsideId },
     tx,
   )
-  if (action.entryId !== null && stands(state) !== stands(action.state))
+  // A change that failed leaves the answer as it is.
+  if (action.kind === 'reply' && action.entryId !== null && stands(state) !== stands(action.state))
     await setWithdrawn(db, { entryId: action.entryId, withdrawn: !stands(state) }, tx)
   return moved
 }

@@ -30,7 +30,7 @@ export async function threadAnswer(
   const thread = await threadById(db, reader, id)
   if (!thread) throw new Refusal('notFound')
   const [entries, events, person, watches, lead, tags] = await Promise.all([
-    entriesOf(db, id),
+    entriesOf(db, thread),
     eventsOfThread(db, id),
     personOf(db, reader, thread),
     thread.leadId === null ? [] : watchesOfEntry(db, thread.leadId),
@@ -125,10 +125,12 @@ function waitingAtTheEnd(entries: readonly ThreadEntry[]): number {
 /** A page's thread can have thousands of entries; the newest are what is answered. */
 const entryLimit = 200
 
-async function entriesOf(db: Database, threadId: number): Promise<ThreadEntry[]> {
-  const rows = await entriesOfThread(db, threadId, { limit: entryLimit })
-  return rows.map(({ actionId, actionState, attempts, error, uncertain, ...entry }) => ({
+async function entriesOf(db: Database, { id, channel }: ThreadRow): Promise<ThreadEntry[]> {
+  const rows = await entriesOfThread(db, id, { limit: entryLimit })
+  const changes = accountConnectorOf(channel)?.capabilities.changes ?? false
+  return rows.map(({ stands: isOutside, actionId, actionState, attempts, error, uncertain, ...entry }) => ({
     ...entry,
+    changeable: changes && isOutside && entry.direction === 'out',
     contradicts:
       entry.rating !== null &&
       starsContradict(entry.rating, { sentiment: entry.sentiment, confidence: entry.confidence }),

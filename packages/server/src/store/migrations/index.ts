@@ -27,6 +27,7 @@ import * as reachIndex from './0026-reach-index.ts'
 import * as names from './0027-names.ts'
 import * as origins from './0028-origins.ts'
 import * as edits from './0029-edits.ts'
+import * as changedReplies from './0030-changed-replies.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -59,4 +60,5 @@ export const migrations = [
   { name: '0027-names', ...names },
   { name: '0028-origins', ...origins },
   { name: '0029-edits', ...edits },
+  { name: '0030-changed-replies', ...changedReplies },
 ]

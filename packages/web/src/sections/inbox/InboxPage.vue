@@ -53,7 +53,7 @@ const fresh = ref(0)
 const tagSheet = ref(false)
 const changeTags = useTags(() => void loadThread())
 
-const { mayAnswer, index, open, event, give, onSent, judge, retry, callBack } = useThreadActions({
+const { mayAnswer, index, open, event, give, onSent, judge, retry, callBack, drop } = useThreadActions({
   lens,
   entries,
   thread,
@@ -204,6 +204,7 @@ watch(rows, () => {
             @judge="judge"
             @retry="retry"
             @call-back="callBack"
+            @drop="drop"
           />
         </div>
         <ReplyBox

@@ -12,6 +12,7 @@ import { webAddress } from '../../parts/webAddress.ts'
 import { failureText } from './failureText.ts'
 import EntryEdits from './EntryEdits.vue'
 import JudgeLine from './JudgeLine.vue'
+import OwnEntryChange from './OwnEntryChange.vue'
 
 const brand = useBrand()
 const { thread, may } = defineProps<{ thread: ThreadAnswer; may: boolean }>()
@@ -19,6 +20,7 @@ const emit = defineEmits<{
   judge: [entry: ThreadEntry, sentiment: 'positive' | 'neutral' | 'negative' | null]
   retry: [id: number]
   callBack: [entry: ThreadEntry]
+  drop: [id: number]
 }>()
 const { t, called, when, exact } = useTexts()
 
@@ -91,6 +93,13 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
           </button>
         </template>
       </p>
+      <OwnEntryChange
+        v-if="may && entry.changeable"
+        :entry="entry"
+        :most="thread.reply.maxLength"
+        @retry="(id) => emit('retry', id)"
+        @drop="(id) => emit('drop', id)"
+      />
       <a
         v-if="entry.url && !entry.deletedAt"
         class="original"

@@ -37,11 +37,17 @@ export function useOutsideActions({ loadThread, putBack }: ThreadDesk) {
       putBack(entry.text)
       await loadThread()
     })
+  /** Gives up a change that did not get through. */
+  const drop = (id: number): Promise<void> =>
+    attempt(async () => {
+      await cancel(id)
+      await loadThread()
+    })
   async function retry(id: number): Promise<void> {
     await attempt(async () => {
       await call(routes.retryAction, { params: { id } })
     })
     await loadThread()
   }
-  return { callBack, retry }
+  return { callBack, drop, retry }
 }

@@ -20,7 +20,7 @@ export async function entryCount(
       : '0::bigint'
   const notSent =
     lens.unit === 'threads'
-      ? `count(*) FILTER (WHERE EXISTS (SELECT 1 FROM outside_actions x WHERE x.thread_id = e.thread_id AND x.state = 'failed'))`
+      ? `count(*) FILTER (WHERE EXISTS (SELECT 1 FROM outside_actions x WHERE x.thread_id = e.thread_id AND x.kind = 'reply' AND x.state = 'failed'))`
       : '0::bigint'
   const found = await db.one<CountAnswer>(
     `SELECT count(*) AS count, ${pastDue} AS "pastDue", ${notSent} AS "notSent" FROM ${from} WHERE ${where.toString()}`,

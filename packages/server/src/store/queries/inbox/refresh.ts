@@ -89,7 +89,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        l.said_anew_at AS "saidAnewAt", t.lead_said_anew_at AS "metAnewAt", l.deleted_at IS NOT NULL AS "leadDeleted",
        CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
        w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting,
-       (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.state = 'failed')::int AS "notSent"
+       (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.kind = 'reply' AND a.state = 'failed')::int AS "notSent"
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
      LEFT JOIN LATERAL (

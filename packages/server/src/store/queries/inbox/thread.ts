@@ -54,7 +54,9 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
   )
 }
 
-export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'contradicts'> & {
+export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'contradicts' | 'changeable'> & {
+  /** It is outside, and was not taken away. */
+  stands: boolean
   actionId: number | null
   actionState: NonNullable<ThreadEntry['action']>['state']
   attempts: number
@@ -78,10 +80,18 @@ export const entriesOfThread = (
            WHERE d.entry_id = e.id
          ), '[]') AS edits,
          e.language, e.sentiment, c.name AS "correctedBy", e.confidence, e.spans, e.url, e.undated,
+         h.change, e.outside_id IS NOT NULL AND e.deleted_at IS NULL AS stands,
          o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain
        FROM entries e
        LEFT JOIN accounts a ON a.id = e.account_id
-       LEFT JOIN outside_actions o ON o.entry_id = e.id
+       LEFT JOIN outside_actions o ON o.entry_id = e.id AND o.kind = 'reply'
+       LEFT JOIN LATERAL (
+         SELECT jsonb_build_object('id', h.id, 'kind', h.kind, 'state', h.state, 'error', h.error, 'text', h.payload->>'text') AS change
+         FROM outside_actions h
+         WHERE h.entry_id = e.id AND h.kind IN ('edit', 'remove') AND h.state NOT IN ('sent', 'cancelled')
+         ORDER BY h.id DESC
+         LIMIT 1
+       ) h ON true
        LEFT JOIN colleagues c ON c.id = e.corrected_by
        LEFT JOIN colleagues w ON w.id = o.colleague_id
        WHERE e.thread_id = $1 AND (o.state IS NULL OR o.state <> 'cancelled' OR o.uncertain)
