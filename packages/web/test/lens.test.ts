@@ -49,7 +49,7 @@ describe('the lens of the address', () => {
     expect(Object.fromEntries(query.value)).toEqual({
       unit: 'threads',
       state: 'open',
-      kind: 'review,comment,message,question',
+      origin: 'sent,watched',
       sentiment: 'negative',
       given: 'meOrNobody',
       time: 'last-14',
@@ -70,7 +70,7 @@ describe('the sentence', () => {
       'Open entries to answer about anything on all channels from all places, assigned to me or nobody, any sentiment, any words, last 14 days, most pressing first',
     ],
     [
-      { kinds: [], places: [2], sentiments: ['negative', 'unread'], range: null },
+      { origins: [], places: [2], sentiments: ['negative', 'unread'], range: null },
       'Open entries of every kind about anything on all channels from Dunmarrow, assigned to me or nobody, negative and sentiment unknown, any words, at any time, most pressing first',
     ],
     [
@@ -82,6 +82,10 @@ describe('the sentence', () => {
         order: 'newest',
       },
       'Open and done entries to answer about anything on all channels from all places, assigned to Ivo Oduya, any sentiment, with "late", from 10 Nov to 24 Nov, newest first',
+    ],
+    [
+      { origins: ['heard'], kinds: ['mention'] },
+      'Open mentions and articles about anything on all channels from all places, assigned to me or nobody, any sentiment, any words, only heard, last 14 days, most pressing first',
     ],
     [
       { range: { last: 1 } },

@@ -163,6 +163,7 @@ test('the sentence names every part that can be changed', () => {
   expect(parts.map((p) => [p.field, p.message])).toEqual([
     ['state', 'any'],
     ['kinds', 'one'],
+    ['origins', 'all'],
     ['channels', 'all'],
     ['places', 'all'],
     ['sentiments', 'all'],
