@@ -33,9 +33,10 @@ export async function loadEntries(
     [threads],
   )
   await db.rows(
-    `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at, reach)
+    `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at, reach, origin)
      SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % 20000), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
-       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.due_at - interval '4 hours' - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, x.search, now(), CASE WHEN hashint8(t.id * 7 + k) & 1 = 0 THEN 0 ELSE 5000 / (1 + (hashint8(t.id * 7 + k) >> 1 & 1023)) END
+       CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.due_at - interval '4 hours' - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, x.search, now(), CASE WHEN hashint8(t.id * 7 + k) & 1 = 0 THEN 0 ELSE 5000 / (1 + (hashint8(t.id * 7 + k) >> 1 & 1023)) END,
+       CASE WHEN t.id % 5 = 0 THEN 'heard' ELSE 'sent' END
      FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, $1::int) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000
      WHERE k <= floor($2::float8) OR t.id % 100 < ($2::float8 - floor($2::float8)) * 100`,
     [Math.ceil(count / threads), count / threads],

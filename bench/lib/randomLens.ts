@@ -39,6 +39,7 @@ export function randomLens(draw: () => number): Lens {
       state: of(['open', 'open', 'waiting', 'done', 'any']),
       givenTo: of(['meOrNobody', 'anybody', 'me', 'nobody']),
       order: of(['pressing', 'pressing', 'newest', 'oldest']),
+      origins: of<Lens['origins']>([['sent', 'watched'], []]),
     })
   else lens.order = of(lensOrders.filter((order) => !['pressing', 'distinctive'].includes(order)))
   const narrow: (() => Partial<Lens>)[] = [

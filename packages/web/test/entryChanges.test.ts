@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import type { ThreadEntry } from '@murrabel/contract'
 import EntryEdits from '../src/sections/inbox/EntryEdits.vue'
 import OwnEntryChange from '../src/sections/inbox/OwnEntryChange.vue'
+import ReportEntry from '../src/sections/inbox/ReportEntry.vue'
 import ThreadRow from '../src/sections/inbox/ThreadRow.vue'
 import { entry, fakeServer, mounting, row } from './support.ts'
 
@@ -28,12 +29,12 @@ describe('what its author changed or took away', () => {
   })
   test('what was deleted says so, in the thread and in the list', async () => {
     const html = await shown({ deletedAt: '2026-11-23T10:00:00Z', text: '' })
-    expect(html.text()).toContain('Deleted by its author')
+    expect(html.text()).toContain('Deleted there')
     const list = mount(ThreadRow, {
       ...(await mounting()),
       props: { row: row({ text: '', deleted: true }), selected: false },
     })
-    expect(list.text()).toContain('deleted by its author')
+    expect(list.text()).toContain('deleted there')
   })
 })
 
@@ -89,5 +90,34 @@ describe('an answer of ours that has gone out', () => {
     expect(html.find('[data-test=change]').text()).toContain('The new words did not get through')
     for (const button of html.findAll('button')) await button.trigger('click')
     expect([html.emitted('retry'), html.emitted('drop')]).toEqual([[[31]], [[31]]])
+  })
+})
+
+describe('a review that should not stand there', () => {
+  const mounted = async (more: Partial<ThreadEntry>) => {
+    const server = fakeServer({ 'POST /api/entries/1/report': undefined })
+    const html = mount(ReportEntry, {
+      ...(await mounting()),
+      props: { entry: entry({ reportable: true, ...more }) },
+    })
+    return { html, ...server }
+  }
+  test('is reported with a reason', async () => {
+    const { html, calls } = await mounted({})
+    await html.find('button').trigger('click')
+    await html.find('textarea').setValue('No such crossing on that day')
+    await html.find('form').trigger('submit')
+    await flushPromises()
+    expect(calls[0]!.body).toMatchObject({ reason: 'fake', text: 'No such crossing on that day' })
+    expect(html.find('form').exists()).toBe(false)
+  })
+  test.each([
+    ['waiting', 'Being reported: insulting or threatening'],
+    ['sent', 'The network decides.'],
+    ['failed', 'It could not be reported'],
+  ] as const)('says that it is %s', async (state, words) => {
+    const report = { id: 4, state, error: null, reason: 'insult', at: '2026-11-23T10:00:00Z' }
+    const { html } = await mounted({ report })
+    expect(html.find('[data-test=report]').text()).toContain(words)
   })
 })

@@ -130,6 +130,8 @@ export const entry = (more: Partial<ThreadEntry> = {}): ThreadEntry => ({
   undated: false,
   edits: [],
   deletedAt: null,
+  reportable: false,
+  report: null,
   changeable: false,
   change: null,
   action: null,

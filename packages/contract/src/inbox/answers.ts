@@ -41,6 +41,10 @@ export interface ThreadEntry {
   url: string | null
   /** The network gave no date that can be: `at` is when it came in. */
   undated: boolean
+  /** It can be reported to its network. */
+  reportable: boolean
+  /** That it was reported, and how far that is; whether it goes is the network's decision. */
+  report: { id: number; state: ActionState; error: string | null; reason: string; at: string } | null
   /** It can be changed and taken back outside. */
   changeable: boolean
   /** A change that is on its way, or did not get through. */

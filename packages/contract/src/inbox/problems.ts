@@ -6,6 +6,7 @@ export const inboxProblems = {
     409,
     'A colleague acted on this thread while you wrote. Nothing was sent; your text is kept. Look at the thread, then send again.',
   ),
+  reportNotPossible: refusal(409, 'This network takes no reports of this. Nothing was sent.'),
   replyNotPossible: refusal(409, 'This channel takes no reply here. Nothing was sent.'),
   alreadySent: refusal(409, 'This reply has already gone out and can no longer be withdrawn.'),
   beingSent: refusal(409, 'This reply is on its way right now. Wait a moment and look again.'),

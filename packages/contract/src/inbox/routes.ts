@@ -3,6 +3,7 @@ import type { TagChangeAnswer, ThreadAnswer, ThreadChangeAnswer } from './answer
 import type {
   CancelDraft,
   ChangeReplyDraft,
+  ReportDraft,
   ReplyDraft,
   TakeBackDraft,
   TagDraft,
@@ -29,6 +30,7 @@ export const inboxRoutes = {
   ),
   changeReply: put<ChangeReplyDraft, undefined>('/api/entries/:id/text', can('answer', 'seen', 'medium')),
   takeBackReply: post<TakeBackDraft, undefined>('/api/entries/:id/take-back', can('answer', 'seen', 'small')),
+  reportEntry: post<ReportDraft, undefined>('/api/entries/:id/report', can('answer', 'seen', 'small')),
   retryAction: post<undefined, undefined>('/api/actions/:id/retry', can('answer', 'seen', 'small')),
   cancelAction: post<CancelDraft, undefined>('/api/actions/:id/cancel', can('answer', 'seen', 'small')),
 } as const

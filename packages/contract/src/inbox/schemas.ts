@@ -57,6 +57,22 @@ export type ChangeReplyDraft = InferType<typeof changeReplySchema>
 
 export type TakeBackDraft = InferType<typeof takeBackSchema>
 
+/** Why a review should not stand there. */
+export const reportReasons = ['fake', 'insult', 'private', 'offTopic'] as const
+
+export type ReportReason = (typeof reportReasons)[number]
+
+export const reportSchema = object({
+  reason: string()
+    .oneOf([...reportReasons])
+    .required('say why'),
+  text: lines(1000).default(''),
+  /** Made by the browser once per report. */
+  key: string().uuid().lowercase().max(36).required(),
+})
+
+export type ReportDraft = InferType<typeof reportSchema>
+
 export const giveSchema = object({ to: id().nullable().defined() })
 
 /** Calls an action back; `anyway` although it may have been done. */

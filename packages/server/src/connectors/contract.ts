@@ -11,6 +11,8 @@ export interface Capabilities {
   replyIsPublic(kind: EntryKind): boolean
   /** Kinds that can be answered. */
   repliesTo: readonly EntryKind[]
+  /** Reviews can be reported to the network, which decides. */
+  reports?: boolean
   /** An answer can be changed, and taken back, after it has gone out. */
   changes?: boolean
   /** New entries are announced by webhook; otherwise they are fetched now and then. */
@@ -183,6 +185,12 @@ export interface Connector {
   change?(profile: ConnectorProfile, own: { entryId: string; text: string }, http: NetworkHttp): Promise<void>
   /** Takes an answer of ours away; one that is gone already is taken away. */
   takeBack?(profile: ConnectorProfile, own: { entryId: string }, http: NetworkHttp): Promise<void>
+  /** Tells the network that something should not stand there; once for each key. */
+  report?(
+    profile: ConnectorProfile,
+    report: { entryId: string; reason: string; text: string; key: string },
+    http: NetworkHttp,
+  ): Promise<void>
   /** Reads the body of a webhook whose signature has been checked. */
   receive?(profile: ConnectorProfile, body: unknown): ReadParts
   /** One piece as it came, read again; null when it is no text of anybody. */

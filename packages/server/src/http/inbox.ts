@@ -6,6 +6,7 @@ import {
   giveSchema,
   keepSchema,
   replySchema,
+  reportSchema,
   routes,
   tagSchema,
   takeBackSchema,
@@ -14,7 +15,14 @@ import {
 } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { handle } from './handle.ts'
-import { cancelAction, changeReply, retryAction, reply, takeBackReply } from '../services/actions/index.ts'
+import {
+  cancelAction,
+  changeReply,
+  retryAction,
+  reply,
+  reportEntry,
+  takeBackReply,
+} from '../services/actions/index.ts'
 import {
   applyThreadEvent,
   giveThread,
@@ -63,6 +71,13 @@ export function threadRoutes(app: Express, context: Context): void {
     schema: takeBackSchema,
     act: async ({ reader, id, body }) => {
       await takeBackReply(context, reader, id(), body)
+      return undefined
+    },
+  })
+  handle(app, routes.reportEntry, {
+    schema: reportSchema,
+    act: async ({ reader, id, body }) => {
+      await reportEntry(context, reader, id(), body)
       return undefined
     },
   })

@@ -49,6 +49,15 @@ async function expectEachOnce(): Promise<void> {
      FROM entries WHERE direction = 'in' GROUP BY 1, 2, 3 ORDER BY 1, 2, 3`,
   )
   expect(counted).toEqual(full)
+  const mentioned = await db().rows(
+    `SELECT watch_id, profile_id, sum(n)::int AS n FROM mention_rollups GROUP BY 1, 2 HAVING sum(n) <> 0 ORDER BY 1, 2`,
+  )
+  expect(mentioned).toEqual(
+    await db().rows(
+      `SELECT m.watch_id, e.profile_id, count(*)::int AS n
+       FROM mentions m JOIN entries e ON e.id = m.entry_id GROUP BY 1, 2 ORDER BY 1, 2`,
+    ),
+  )
 }
 const collectAll = async () => {
   const began = (await db().one<{ at: Date }>('SELECT clock_timestamp() AS at'))!.at
@@ -239,5 +248,17 @@ describe('what a search heard and an account collected is one entry', () => {
       state: 'open',
       reply: { possible: true },
     })
+  })
+
+  test('what is deleted is erased where the search has kept it as well', async () => {
+    const heard = world.skimmer.state.posts.find((p) => p.content.includes('where is the ramp'))!
+    const raw = () =>
+      db().rows(`SELECT profile_id FROM raw_items WHERE payload::text LIKE '%where is the ramp%'`)
+    expect((await raw()).length).toBe(2)
+    world.skimmer.change({ op: 'deletion', id: heard.id, at: new Date().toISOString() })
+    await until(async () => (await raw()).length === 0)
+    await settled(world)
+    expect(await byText('where is the ramp')).toEqual([])
+    await expectEachOnce()
   })
 })

@@ -16,6 +16,7 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     give: { to: of.colleague },
     cancelAction: {},
     changeReply: { text: 'Sorry again', key: crypto.randomUUID() },
+    reportEntry: { reason: 'fake', key: crypto.randomUUID() },
     takeBackReply: { key: crypto.randomUUID() },
     createWatch: { name: 'A watch', query },
     updateWatch: { name: 'A watch', query },

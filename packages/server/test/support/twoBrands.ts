@@ -43,6 +43,7 @@ export const thingOf: Partial<Record<RouteName, keyof Things>> = {
   give: 'thread',
   changeReply: 'entry',
   takeBackReply: 'entry',
+  reportEntry: 'entry',
   retryAction: 'action',
   cancelAction: 'action',
   updateWatch: 'watch',

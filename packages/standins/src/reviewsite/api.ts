@@ -42,6 +42,34 @@ export function readingApi(api: Router, { state, oauth }: ApiParts): void {
   })
 }
 
+/** Owners tell the site of reviews that should not stand there. */
+export function reportingApi(api: Router, { kind, state }: ApiParts): void {
+  api.post('/businesses/:business/items/:item/reports', mayUse, express.json(), (req, res) => {
+    const item = state.items.get(String(req.params.item))
+    const { reason = '', text = '' } = req.body as { reason?: string; text?: string }
+    if (!kind.reports) return problem(res, 404, 'Reviews are not reported here')
+    if (!item || item.op !== 'review' || item.business !== req.params.business || state.deleted.has(item.id))
+      return problem(res, 410, 'What this reports is gone')
+    if (!reason) return problem(res, 422, 'Say why')
+    const key = req.get('Idempotency-Key')
+    const { value, repeated } = state.reported.once(key, () => {
+      const report = {
+        op: 'report' as const,
+        id: `r${state.reports.length + 1}`,
+        item: item.id,
+        business: item.business,
+        reason,
+        text: text.slice(0, 1000),
+        created: new Date().toISOString(),
+        key,
+      }
+      state.add(report)
+      return report
+    })
+    res.status(repeated ? 200 : 201).json({ '@type': 'ReviewAction', identifier: value.id })
+  })
+}
+
 /** The owner's answers. */
 export function writingApi(api: Router, { kind, state, oauth, publish }: ApiParts): void {
   api.put('/businesses/:business/items/:item/answer', mayUse, express.json(), (req, res) => {

@@ -1,6 +1,6 @@
 import type { StandinOptions } from '../shared/network.ts'
 import { startOwnedNetwork, type OwnedNetwork, type OwnedParts } from '../shared/ownedNetwork.ts'
-import { readingApi, writingApi } from './api.ts'
+import { readingApi, reportingApi, writingApi } from './api.ts'
 import { reviewSites, type ReviewSiteName } from './kinds.ts'
 import { feedEventOf, feedItemOf } from './linkedData.ts'
 import { publicPages } from './publicPages.ts'
@@ -49,6 +49,7 @@ export async function startReviewSite(
         const given = { ...parts, kind, publish: publishing(parts) }
         readingApi(api, given)
         writingApi(api, given)
+        reportingApi(api, given)
       },
     },
     options,

@@ -54,12 +54,24 @@ export interface ReviewDeletionRecord {
   id: string
   at: string
 }
+/** An owner thinks that a review should not stand there. */
+export interface ReportRecord {
+  op: 'report'
+  id: string
+  item: string
+  business: string
+  reason: string
+  text: string
+  created: string
+  key?: string
+}
 export type ReviewSiteItem = ReviewRecord | AnswerRecord
 export type ReviewSiteRecord =
   | BusinessRecord
   | ReviewSiteItem
   | ReviewEditRecord
   | ReviewDeletionRecord
+  | ReportRecord
   | ({ op: 'token' } & StoredToken)
   | ({ op: 'subscription' } & Subscription)
 
@@ -73,6 +85,8 @@ export class ReviewSiteState {
   readonly tokens: StoredToken[] = []
   readonly subscriptions: Subscription[] = []
   readonly answered = new Idempotency<AnswerRecord>()
+  readonly reports: ReportRecord[] = []
+  readonly reported = new Idempotency<ReportRecord>()
   private readonly journal: Journal<ReviewSiteRecord>
   private count = 0
 
@@ -92,6 +106,10 @@ export class ReviewSiteState {
         break
       case 'subscription':
         this.subscriptions.push(record)
+        break
+      case 'report':
+        this.reports.push(record)
+        if (record.key) this.reported.remember(record.key, record)
         break
       case 'edit':
       case 'deletion':

@@ -5,4 +5,5 @@ export const reviewsConnector = reviewSiteConnector({
   channel: 'reviews',
   replyLength: 2500,
   repliesTo: ['review'],
+  reports: true,
 })

@@ -84,10 +84,12 @@ export const reviewSiteConnector = ({
   channel,
   replyLength,
   repliesTo,
+  reports = false,
 }: {
   channel: string
   replyLength: number
   repliesTo: readonly EntryKind[]
+  reports?: boolean
 }): Connector => ({
   channel,
   capabilities: {
@@ -97,6 +99,7 @@ export const reviewSiteConnector = ({
     repliesTo,
     live: true,
     oauth: true,
+    reports,
   },
   async profiles(address, token, http) {
     const answer = await http.json<{ itemListElement: Business[] }>(`${address}/api/businesses`, { token })
@@ -145,6 +148,14 @@ export const reviewSiteConnector = ({
     const item = itemOf(answer, profile)
     if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
     return { outsideId: item.outsideId, url: item.url, at: item.at }
+  },
+  async report(profile, { entryId, reason, text, key }, http) {
+    await http.json(`${base(profile)}/items/${encodeURIComponent(entryId)}/reports`, {
+      method: 'POST',
+      token: profile.accessToken,
+      headers: { 'idempotency-key': key },
+      body: { reason, text },
+    })
   },
   receive(profile, body) {
     const { data } = body as { data?: FeedItem }

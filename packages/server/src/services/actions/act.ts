@@ -77,6 +77,14 @@ function send(context: Context, { profileId, target, payload, key, kind }: Outsi
       return connector.change(profile, { entryId: target.entryId, text: payload.text }, http).then(() => sent)
     if (kind === 'remove' && connector?.takeBack)
       return connector.takeBack(profile, { entryId: target.entryId }, http).then(() => sent)
+    if (kind === 'report' && connector?.report)
+      return connector
+        .report(
+          profile,
+          { entryId: target.entryId, reason: payload.reason ?? '', text: payload.text, key },
+          http,
+        )
+        .then(() => sent)
     throw new NetworkFailure('refused', 'this channel does not take this', null, { reached: false })
   })
 }

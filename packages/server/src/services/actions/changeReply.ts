@@ -9,10 +9,10 @@ import { actionByKey, lockAction, type OutsideAction } from '../../store/queries
 import {
   insertChange,
   openChanges,
-  ownEntry,
   setOwnText,
   setTakenBack,
-  type OwnEntry,
+  standingEntry,
+  type StandingEntry,
 } from '../../store/queries/actions/changes.ts'
 import { lockThreadById } from '../../store/queries/inbox/change.ts'
 import { lockThread, positionOf, writeChange } from '../inbox/index.ts'
@@ -49,10 +49,10 @@ function askForChange(context: Context, reader: Reader, entryId: number, change:
   const { db, due, live } = context
   const { brandId, colleagueId } = reader
   return db.inTransaction(async (tx) => {
-    const seen = await ownEntry(db, { id: entryId, brandId }, tx)
+    const seen = await standingEntry(db, { id: entryId, brandId, direction: 'out' }, tx)
     if (!seen) throw new Refusal('notFound')
     await lockThread(db, reader, seen.threadId, tx)
-    const own = await ownEntry(db, { id: entryId, brandId }, tx)
+    const own = await standingEntry(db, { id: entryId, brandId, direction: 'out' }, tx)
     if (!own) throw new Refusal('notFound')
     checkChange(own, change)
     const repeated = await actionByKey(db, { brandId, key: change.key }, tx)
@@ -63,7 +63,14 @@ function askForChange(context: Context, reader: Reader, entryId: number, change:
     await dropOpenChanges(context, own, tx)
     const action = await insertChange(
       db,
-      { brandId, own, kind: change.kind, key: change.key, text: change.text ?? own.text, colleagueId },
+      {
+        brandId,
+        entry: own,
+        kind: change.kind,
+        key: change.key,
+        payload: { text: change.text ?? own.text },
+        colleagueId,
+      },
       tx,
     )
     if (!action) throw new Refusal('keyUsed')
@@ -72,7 +79,7 @@ function askForChange(context: Context, reader: Reader, entryId: number, change:
   })
 }
 
-function checkChange(own: OwnEntry, { kind, text = '' }: Change): void {
+function checkChange(own: StandingEntry, { kind, text = '' }: Change): void {
   const connector = accountConnectorOf(own.channel)
   const able = kind === 'edit' ? connector?.change : connector?.takeBack
   if (!connector || !able || own.status === 'disconnected') throw new Refusal('replyNotPossible')
@@ -84,7 +91,7 @@ function checkChange(own: OwnEntry, { kind, text = '' }: Change): void {
 }
 
 /** The newest decision counts; one that is on its way right now is waited for. */
-async function dropOpenChanges({ db, due }: Context, own: OwnEntry, tx: Tx): Promise<void> {
+async function dropOpenChanges({ db, due }: Context, own: StandingEntry, tx: Tx): Promise<void> {
   for (const { id } of await openChanges(db, own.id, tx)) {
     const action = await lockAction(db, id, tx)
     const moved = action && (await moveAction(db, action, { kind: 'cancel', anyway: true }, {}, tx))
@@ -100,7 +107,8 @@ export async function confirmChange(
   tx: Tx,
 ): Promise<void> {
   const { db, now } = parts
-  if (action.entryId === null) return
+  // What becomes of a report is the network's decision.
+  if (action.entryId === null || action.kind === 'report') return
   const at = new Date(now())
   if (action.kind === 'edit')
     return setOwnText(db, { entryId: action.entryId, text: action.payload.text, at }, tx)

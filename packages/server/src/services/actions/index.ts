@@ -1,3 +1,4 @@
+export { reportEntry } from './reportEntry.ts'
 export { changeReply, takeBackReply } from './changeReply.ts'
 export { act } from './act.ts'
 export { confirmOwn } from './confirmOwn.ts'

@@ -127,10 +127,11 @@ const entryLimit = 200
 
 async function entriesOf(db: Database, { id, channel }: ThreadRow): Promise<ThreadEntry[]> {
   const rows = await entriesOfThread(db, id, { limit: entryLimit })
-  const changes = accountConnectorOf(channel)?.capabilities.changes ?? false
+  const { changes = false, reports = false } = accountConnectorOf(channel)?.capabilities ?? {}
   return rows.map(({ stands: isOutside, actionId, actionState, attempts, error, uncertain, ...entry }) => ({
     ...entry,
     changeable: changes && isOutside && entry.direction === 'out',
+    reportable: reports && isOutside && entry.direction === 'in' && entry.kind === 'review',
     contradicts:
       entry.rating !== null &&
       starsContradict(entry.rating, { sentiment: entry.sentiment, confidence: entry.confidence }),

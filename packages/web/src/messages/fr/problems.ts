@@ -36,6 +36,7 @@ export const problems: Record<ErrorCode, string> = {
     "La réponse est plus longue que ce canal ne le permet. Elle n'est pas partie ; raccourcissez-la.",
   threadChanged:
     "Un collègue a agi sur ce fil pendant que vous écriviez. Rien n'est parti ; votre texte est gardé. Regardez le fil, puis envoyez de nouveau.",
+  reportNotPossible: 'Ce réseau ne prend pas de signalement pour cela. Rien n’est parti.',
   replyNotPossible: "Ce canal ne prend pas de réponse ici. Rien n'est parti.",
   alreadySent: 'Cette réponse est déjà partie et ne peut plus être retirée.',
   undoTooLate:

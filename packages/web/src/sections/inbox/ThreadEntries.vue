@@ -13,6 +13,7 @@ import { failureText } from './failureText.ts'
 import EntryEdits from './EntryEdits.vue'
 import JudgeLine from './JudgeLine.vue'
 import OwnEntryChange from './OwnEntryChange.vue'
+import ReportEntry from './ReportEntry.vue'
 
 const brand = useBrand()
 const { thread, may } = defineProps<{ thread: ThreadAnswer; may: boolean }>()
@@ -93,6 +94,12 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
           </button>
         </template>
       </p>
+      <ReportEntry
+        v-if="may && (entry.reportable || entry.report)"
+        :entry="entry"
+        @retry="(id) => emit('retry', id)"
+        @drop="(id) => emit('drop', id)"
+      />
       <OwnEntryChange
         v-if="may && entry.changeable"
         :entry="entry"

@@ -14,7 +14,7 @@ export interface OutsideAction {
   kind: string
   key: string
   target: ReplyTarget
-  payload: { text: string }
+  payload: { text: string; reason?: string }
   state: ActionState
   uncertain: boolean
   attempts: number

@@ -1,7 +1,7 @@
 import type { Database, Tx } from '../../database.ts'
 
-/** An answer of ours as it stands outside, with who sent it. */
-export interface OwnEntry {
+/** Something as it stands outside, with whose key it can be acted on. */
+export interface StandingEntry {
   id: number
   threadId: number
   outsideId: string
@@ -13,21 +13,21 @@ export interface OwnEntry {
   status: string
 }
 
-/** Nothing for what is not ours, not outside, or gone. */
-export const ownEntry = (
+/** Ours, or one from outside; nothing for what is not outside, or gone. */
+export const standingEntry = (
   db: Database,
-  { id, brandId }: { id: number; brandId: number },
+  { id, brandId, direction }: { id: number; brandId: number; direction: 'in' | 'out' },
   tx: Tx,
-): Promise<OwnEntry | undefined> =>
-  db.one<OwnEntry>(
+): Promise<StandingEntry | undefined> =>
+  db.one<StandingEntry>(
     `SELECT e.id, e.thread_id AS "threadId", e.outside_id AS "outsideId", t.outside_id AS "outsideThread", e.kind, e.text,
        p.channel, p.id AS "profileId", p.status
      FROM entries e
      JOIN threads t ON t.id = e.thread_id
      LEFT JOIN outside_actions o ON o.entry_id = e.id AND o.kind = 'reply'
      JOIN profiles p ON p.id = coalesce(o.profile_id, e.profile_id)
-     WHERE e.id = $1 AND e.brand_id = $2 AND e.direction = 'out' AND e.outside_id IS NOT NULL AND e.deleted_at IS NULL`,
-    [id, brandId],
+     WHERE e.id = $1 AND e.brand_id = $2 AND e.direction = $3 AND e.outside_id IS NOT NULL AND e.deleted_at IS NULL`,
+    [id, brandId, direction],
     tx,
   )
 
@@ -35,17 +35,17 @@ export const insertChange = (
   db: Database,
   {
     brandId,
-    own,
+    entry,
     kind,
     key,
-    text,
+    payload,
     colleagueId,
   }: {
     brandId: number
-    own: OwnEntry
-    kind: 'edit' | 'remove'
+    entry: StandingEntry
+    kind: 'edit' | 'remove' | 'report'
     key: string
-    text: string
+    payload: { text: string; reason?: string }
     colleagueId: number
   },
   tx: Tx,
@@ -57,13 +57,13 @@ export const insertChange = (
      RETURNING id`,
     [
       brandId,
-      own.profileId,
-      own.threadId,
-      own.id,
+      entry.profileId,
+      entry.threadId,
+      entry.id,
       kind,
       key,
-      JSON.stringify({ threadId: own.outsideThread, entryId: own.outsideId, kind: own.kind }),
-      JSON.stringify({ text }),
+      JSON.stringify({ threadId: entry.outsideThread, entryId: entry.outsideId, kind: entry.kind }),
+      JSON.stringify(payload),
       colleagueId,
     ],
     tx,

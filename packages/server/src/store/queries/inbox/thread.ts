@@ -54,7 +54,7 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
   )
 }
 
-export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'contradicts' | 'changeable'> & {
+export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'contradicts' | 'changeable' | 'reportable'> & {
   /** It is outside, and was not taken away. */
   stands: boolean
   actionId: number | null
@@ -80,11 +80,18 @@ export const entriesOfThread = (
            WHERE d.entry_id = e.id
          ), '[]') AS edits,
          e.language, e.sentiment, c.name AS "correctedBy", e.confidence, e.spans, e.url, e.undated,
-         h.change, e.outside_id IS NOT NULL AND e.deleted_at IS NULL AS stands,
+         h.change, r.report, e.outside_id IS NOT NULL AND e.deleted_at IS NULL AS stands,
          o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain
        FROM entries e
        LEFT JOIN accounts a ON a.id = e.account_id
        LEFT JOIN outside_actions o ON o.entry_id = e.id AND o.kind = 'reply'
+       LEFT JOIN LATERAL (
+         SELECT jsonb_build_object('id', r.id, 'state', r.state, 'error', r.error, 'reason', r.payload->>'reason', 'at', r.created_at) AS report
+         FROM outside_actions r
+         WHERE r.entry_id = e.id AND r.kind = 'report' AND r.state <> 'cancelled'
+         ORDER BY r.id DESC
+         LIMIT 1
+       ) r ON true
        LEFT JOIN LATERAL (
          SELECT jsonb_build_object('id', h.id, 'kind', h.kind, 'state', h.state, 'error', h.error, 'text', h.payload->>'text') AS change
          FROM outside_actions h

@@ -44,16 +44,28 @@ export const eraseEntries = (
   db.rows<{ id: number }>(
     `WITH gone AS (
        SELECT * FROM unnest($2::text[], $3::timestamptz[]) AS g (outside_id, at)
+     ), heard_by AS (
+       -- What a search heard of it is kept under the search.
+       SELECT s.id
+       FROM profiles p
+       JOIN profiles s ON s.brand_id = p.brand_id AND s.network = p.network
+       WHERE p.id = $1
      ), erased AS (
        UPDATE entries e
        SET deleted_at = g.at, text = '', title = NULL, rating = NULL, analysed_at = NULL
        FROM gone g
-       WHERE e.profile_id = $1 AND e.outside_id = g.outside_id AND e.deleted_at IS NULL
+       WHERE e.profile_id IN (SELECT id FROM heard_by) AND e.outside_id = g.outside_id AND e.deleted_at IS NULL
        RETURNING e.id, e.thread_id, e.outside_id
      ), before_gone AS (
        DELETE FROM entry_edits d USING erased WHERE d.entry_id = erased.id
      ), raw_gone AS (
-       UPDATE raw_items r SET payload = 'null' FROM gone g WHERE r.profile_id = $1 AND r.outside_id = g.outside_id
+       UPDATE raw_items r
+       SET payload = 'null'
+       FROM gone g
+       WHERE r.profile_id IN (SELECT id FROM heard_by) AND r.outside_id = g.outside_id
+     ), apart_gone AS (
+       DELETE FROM items_apart i USING gone g
+       WHERE i.profile_id IN (SELECT id FROM heard_by) AND i.outside_id = g.outside_id
      ), titles_gone AS (
        UPDATE threads t SET title = NULL
        FROM erased
