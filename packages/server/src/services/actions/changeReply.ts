@@ -16,7 +16,7 @@ import {
 } from '../../store/queries/actions/changes.ts'
 import { lockThreadById } from '../../store/queries/inbox/change.ts'
 import { lockThread, positionOf, writeChange } from '../inbox/index.ts'
-import { profileOwner } from './decide.ts'
+import { profileOwner } from './profileOwner.ts'
 import { moveAction } from './moveAction.ts'
 
 /** Puts other words in the place of an answer that has gone out; a job does it outside. @throws Refusal replyNotPossible */

@@ -5,6 +5,7 @@ import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
 import { owedAgain } from './act.ts'
 import { moveAction } from './moveAction.ts'
+import { profileOwner } from './profileOwner.ts'
 import { lockAction, threadOfAction } from '../../store/queries/actions/actions.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
 import { lockThread, positionOf, writeChange, businessHoursOf, refreshThreads } from '../inbox/index.ts'
@@ -85,6 +86,3 @@ export async function cancelAction(
     else await context.live.tell(reader.brandId, { kind: 'thread', threads: [action.threadId!] }, tx)
   })
 }
-
-/** Actions of one profile go one after the other. */
-export const profileOwner = (profileId: number) => `profile ${profileId}`

@@ -5,7 +5,7 @@ import { mayAccess } from '../../store/queries/shared/where.ts'
 import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
-import { profileOwner } from './decide.ts'
+import { profileOwner } from './profileOwner.ts'
 import { actionByKey } from '../../store/queries/actions/actions.ts'
 import {
   insertReplyEntry,

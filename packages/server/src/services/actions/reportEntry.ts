@@ -6,7 +6,7 @@ import { Refusal } from '../../problem.ts'
 import { actionByKey } from '../../store/queries/actions/actions.ts'
 import { insertChange, standingEntry } from '../../store/queries/actions/changes.ts'
 import { lockThread } from '../inbox/index.ts'
-import { profileOwner } from './decide.ts'
+import { profileOwner } from './profileOwner.ts'
 
 /**
  * Tells a network that a review should not stand there; a job does it, and the network decides. What is removed then comes
