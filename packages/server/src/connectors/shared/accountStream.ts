@@ -143,26 +143,8 @@ const base = (profile: ConnectorProfile) =>
 const ownPost = (profile: ConnectorProfile, entryId: string) =>
   `${base(profile)}/posts/${encodeURIComponent(entryId)}`
 
-/** A channel of accounts: their own posts and what stands under them, threads they are named in, private messages. */
-export const accountConnector = ({
-  channel,
-  replyLength,
-  repliesTo,
-}: {
-  channel: string
-  replyLength: number
-  repliesTo: readonly EntryKind[]
-}): Connector => ({
-  channel,
-  capabilities: {
-    reply: true,
-    replyLength,
-    replyIsPublic: (kind) => kind !== 'message',
-    repliesTo,
-    live: true,
-    oauth: true,
-    changes: true,
-  },
+/** What all such channels do alike. */
+const streamOf = {
   async profiles(address, token, http) {
     const answer = await http.json<{ items: Actor[] }>(`${address}/api/accounts`, { token })
     return listOf<Actor>(answer.items).map((actor) => ({
@@ -235,4 +217,27 @@ export const accountConnector = ({
   async unsubscribe(profile, http) {
     await http.json(`${base(profile)}/subscriptions`, { method: 'DELETE', token: profile.accessToken })
   },
+} satisfies Partial<Connector>
+
+/** A channel of accounts: their own posts and what stands under them, threads they are named in, private messages. */
+export const accountConnector = ({
+  channel,
+  replyLength,
+  repliesTo,
+}: {
+  channel: string
+  replyLength: number
+  repliesTo: readonly EntryKind[]
+}): Connector => ({
+  channel,
+  capabilities: {
+    reply: true,
+    replyLength,
+    replyIsPublic: (kind) => kind !== 'message',
+    repliesTo,
+    live: true,
+    oauth: true,
+    changes: true,
+  },
+  ...streamOf,
 })

@@ -79,28 +79,8 @@ function ratingOf({ reviewRating }: Thing): number | undefined {
 const base = (profile: ConnectorProfile) =>
   `${profile.address}/api/businesses/${encodeURIComponent(profile.outsideId)}`
 
-/** A site of star reviews with an owner's answer and, where it has them, questions; as schema.org. */
-export const reviewSiteConnector = ({
-  channel,
-  replyLength,
-  repliesTo,
-  reports = false,
-}: {
-  channel: string
-  replyLength: number
-  repliesTo: readonly EntryKind[]
-  reports?: boolean
-}): Connector => ({
-  channel,
-  capabilities: {
-    reply: true,
-    replyLength,
-    replyIsPublic: () => true,
-    repliesTo,
-    live: true,
-    oauth: true,
-    reports,
-  },
+/** What all such sites do alike. */
+const siteOf = {
   async profiles(address, token, http) {
     const answer = await http.json<{ itemListElement: Business[] }>(`${address}/api/businesses`, { token })
     return answer.itemListElement.map((b) => ({ outsideId: lastPart(b['@id']), name: b.name, url: b.url }))
@@ -174,4 +154,29 @@ export const reviewSiteConnector = ({
   async unsubscribe(profile, http) {
     await http.json(`${base(profile)}/subscriptions`, { method: 'DELETE', token: profile.accessToken })
   },
+} satisfies Partial<Connector>
+
+/** A site of star reviews with an owner's answer and, where it has them, questions; as schema.org. */
+export const reviewSiteConnector = ({
+  channel,
+  replyLength,
+  repliesTo,
+  reports = false,
+}: {
+  channel: string
+  replyLength: number
+  repliesTo: readonly EntryKind[]
+  reports?: boolean
+}): Connector => ({
+  channel,
+  capabilities: {
+    reply: true,
+    replyLength,
+    replyIsPublic: () => true,
+    repliesTo,
+    live: true,
+    oauth: true,
+    reports,
+  },
+  ...siteOf,
 })

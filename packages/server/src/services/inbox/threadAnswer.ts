@@ -38,22 +38,7 @@ export async function threadAnswer(
     tagsOfThread(db, id),
   ])
   const kind = lead?.kind ?? entries[0]?.kind ?? 'mention'
-  const waitingMessages = waitingAtTheEnd(entries)
-  const why = lead
-    ? urgency(
-        {
-          kind,
-          sentiment: lead.sentiment,
-          rating: lead.rating,
-          reach: lead.reach,
-          priority: thread.priority,
-          waitingMessages,
-          dueAt: thread.dueAt?.getTime() ?? null,
-          notSent: entries.filter(({ action }) => action?.state === 'failed').length,
-        },
-        { now: now(), receivedAt: lead.at.getTime() },
-      )
-    : null
+  const why = lead ? urgencyOf({ thread, lead, kind, entries }, now()) : null
   return {
     id,
     edition: thread.edition,
@@ -83,6 +68,36 @@ export async function threadAnswer(
     }),
     watches,
   }
+}
+
+/** Why a thread stands where it does. */
+function urgencyOf(
+  {
+    thread,
+    lead,
+    kind,
+    entries,
+  }: {
+    thread: ThreadRow
+    lead: NonNullable<Awaited<ReturnType<typeof leadById>>>
+    kind: EntryKind
+    entries: readonly ThreadEntry[]
+  },
+  now: number,
+) {
+  return urgency(
+    {
+      kind,
+      sentiment: lead.sentiment,
+      rating: lead.rating,
+      reach: lead.reach,
+      priority: thread.priority,
+      waitingMessages: waitingAtTheEnd(entries),
+      dueAt: thread.dueAt?.getTime() ?? null,
+      notSent: entries.filter(({ action }) => action?.state === 'failed').length,
+    },
+    { now, receivedAt: lead.at.getTime() },
+  )
 }
 
 function replyOf(
