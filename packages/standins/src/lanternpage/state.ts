@@ -1,7 +1,5 @@
-import { Journal } from '../shared/journal.ts'
+import { OwnedRecords } from '../shared/ownedRecords.ts'
 import { Idempotency } from '../shared/idempotency.ts'
-import type { StoredToken } from '../shared/oauth.ts'
-import type { Subscription } from '../shared/deliveries.ts'
 
 export interface PageRecord {
   op: 'page'
@@ -33,31 +31,23 @@ export interface NoteRecord {
   reach?: number
   key?: string
 }
-export type LanternpageRecord =
-  | PageRecord
-  | NoteRecord
-  | AudienceRecord
-  | ({ op: 'token' } & StoredToken)
-  | ({ op: 'subscription' } & Subscription)
+export type LanternpageRecord = PageRecord | NoteRecord | AudienceRecord
 
 /** Everything on Lanternpage: pages and, in the order of arrival, their posts, comments and private messages. */
-export class LanternpageState {
+export class LanternpageState extends OwnedRecords<LanternpageRecord> {
   readonly pages = new Map<string, PageRecord>()
   readonly streams = new Map<string, NoteRecord[]>()
   readonly audiences = new Map<string, AudienceRecord[]>()
   readonly notes = new Map<string, NoteRecord>()
-  readonly tokens: StoredToken[] = []
-  readonly subscriptions: Subscription[] = []
   readonly published = new Idempotency<NoteRecord>()
-  private readonly journal: Journal<LanternpageRecord>
   private count = 0
 
   constructor(file: string | null) {
-    this.journal = new Journal(file)
-    for (const record of this.journal.read()) this.apply(record)
+    super(file)
+    this.replay()
   }
 
-  private apply(record: LanternpageRecord): void {
+  protected apply(record: LanternpageRecord): void {
     switch (record.op) {
       case 'page':
         this.pages.set(record.id, record)
@@ -72,17 +62,7 @@ export class LanternpageState {
         this.streams.get(record.page)?.push(record)
         if (record.key) this.published.remember(record.key, record)
         break
-      case 'token':
-        this.tokens.push(record)
-        break
-      case 'subscription':
-        this.subscriptions.push(record)
     }
-  }
-
-  add(record: LanternpageRecord): void {
-    this.apply(record)
-    this.journal.append(record)
   }
 
   nextId(): string {

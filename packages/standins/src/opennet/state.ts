@@ -1,8 +1,6 @@
-import type { Subscription } from '../shared/deliveries.ts'
 import { Idempotency } from '../shared/idempotency.ts'
-import { Journal } from '../shared/journal.ts'
+import { OwnedRecords } from '../shared/ownedRecords.ts'
 import type { StreamEvent } from '../shared/streamEvent.ts'
-import type { StoredToken } from '../shared/oauth.ts'
 
 export interface OpenAuthor {
   id: string
@@ -49,13 +47,7 @@ export interface DeletionRecord {
   id: string
   at: string
 }
-export type OpenNetRecord =
-  | AccountRecord
-  | OpenPost
-  | EditRecord
-  | DeletionRecord
-  | ({ op: 'token' } & StoredToken)
-  | ({ op: 'subscription' } & Subscription)
+export type OpenNetRecord = AccountRecord | OpenPost | EditRecord | DeletionRecord
 
 /** As people type it in a search: no case, no accents, no signs before tags. */
 export const foldForSearch = (text: string) =>
@@ -73,37 +65,28 @@ const created = (post: OpenPost): StreamEvent<OpenPost> => ({
 })
 
 /** Everything said on an open network, in the order of arrival, and what of it concerns an account. */
-export class OpenNetState {
+export class OpenNetState extends OwnedRecords<OpenNetRecord> {
   readonly posts: OpenPost[] = []
   readonly byId = new Map<string, OpenPost>()
   readonly accounts = new Map<string, AccountRecord>()
   /** What concerns an account: its own posts and what stands under them, threads it is named in, private messages. */
   readonly streams = new Map<string, StreamEvent<OpenPost>[]>()
-  readonly tokens: StoredToken[] = []
-  readonly subscriptions: Subscription[] = []
   readonly published = new Idempotency<OpenPost>()
   /** Accounts that a thread concerns, by the post at its head. */
   private readonly concerned = new Map<string, Set<string>>()
   readonly deleted = new Set<string>()
   private readonly folded: string[] = []
-  private readonly journal: Journal<OpenNetRecord>
 
   constructor(file: string | null) {
-    this.journal = new Journal(file)
-    for (const record of this.journal.read()) this.apply(record)
+    super(file)
+    this.replay()
   }
 
-  private apply(record: OpenNetRecord): void {
+  protected apply(record: OpenNetRecord): void {
     switch (record.op) {
       case 'account':
         this.accounts.set(record.id, record)
         this.streams.set(record.id, this.streams.get(record.id) ?? [])
-        break
-      case 'token':
-        this.tokens.push(record)
-        break
-      case 'subscription':
-        this.subscriptions.push(record)
         break
       case 'post':
         this.applyPost(record)
@@ -176,11 +159,6 @@ export class OpenNetState {
     return post.conversation
       ? [post.conversation.account]
       : [...(this.concerned.get(this.rootOf(post).id) ?? [])]
-  }
-
-  add(record: OpenNetRecord): void {
-    this.apply(record)
-    this.journal.append(record)
   }
 
   nextId(): string {

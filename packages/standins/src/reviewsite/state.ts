@@ -1,8 +1,6 @@
 import { Idempotency } from '../shared/idempotency.ts'
-import { Journal } from '../shared/journal.ts'
-import type { Subscription } from '../shared/deliveries.ts'
+import { OwnedRecords } from '../shared/ownedRecords.ts'
 import type { StreamEvent } from '../shared/streamEvent.ts'
-import type { StoredToken } from '../shared/oauth.ts'
 
 export interface BusinessRecord {
   op: 'business'
@@ -67,45 +65,30 @@ export interface ReportRecord {
 }
 export type ReviewSiteItem = ReviewRecord | AnswerRecord
 export type ReviewSiteRecord =
-  | BusinessRecord
-  | ReviewSiteItem
-  | ReviewEditRecord
-  | ReviewDeletionRecord
-  | ReportRecord
-  | ({ op: 'token' } & StoredToken)
-  | ({ op: 'subscription' } & Subscription)
+  BusinessRecord | ReviewSiteItem | ReviewEditRecord | ReviewDeletionRecord | ReportRecord
 
 /** Everything on a review site: businesses, and in the order of arrival their reviews, questions and answers. */
-export class ReviewSiteState {
+export class ReviewSiteState extends OwnedRecords<ReviewSiteRecord> {
   readonly businesses = new Map<string, BusinessRecord>()
   /** What happened at a business, in the order of arrival. */
   readonly streams = new Map<string, StreamEvent<ReviewSiteItem>[]>()
   readonly deleted = new Set<string>()
   readonly items = new Map<string, ReviewSiteItem>()
-  readonly tokens: StoredToken[] = []
-  readonly subscriptions: Subscription[] = []
   readonly answered = new Idempotency<AnswerRecord>()
   readonly reports: ReportRecord[] = []
   readonly reported = new Idempotency<ReportRecord>()
-  private readonly journal: Journal<ReviewSiteRecord>
   private count = 0
 
   constructor(file: string | null) {
-    this.journal = new Journal(file)
-    for (const record of this.journal.read()) this.apply(record)
+    super(file)
+    this.replay()
   }
 
-  private apply(record: ReviewSiteRecord): void {
+  protected apply(record: ReviewSiteRecord): void {
     switch (record.op) {
       case 'business':
         this.businesses.set(record.id, record)
         this.streams.set(record.id, this.streams.get(record.id) ?? [])
-        break
-      case 'token':
-        this.tokens.push(record)
-        break
-      case 'subscription':
-        this.subscriptions.push(record)
         break
       case 'report':
         this.reports.push(record)
@@ -141,11 +124,6 @@ export class ReviewSiteState {
     return (this.streams.get(business) ?? []).flatMap(({ type, item }) =>
       type === 'Create' && !this.deleted.has(item.id) ? [this.items.get(item.id) ?? item] : [],
     )
-  }
-
-  add(record: ReviewSiteRecord): void {
-    this.apply(record)
-    this.journal.append(record)
   }
 
   nextId(): string {

@@ -1,5 +1,6 @@
 import express, { type Router } from 'express'
 import { Deliveries, type Subscription } from './deliveries.ts'
+import type { OwnedRecord } from './ownedRecords.ts'
 import { SwitchBoard } from './faults.ts'
 import { demoClient, listen, networkApp, type Running, type StandinOptions } from './network.ts'
 import { OAuthServer, type StoredToken } from './oauth.ts'
@@ -9,7 +10,7 @@ import { subscriptionRoutes } from './subscriptions.ts'
 export interface OwnedState {
   readonly tokens: StoredToken[]
   readonly subscriptions: Subscription[]
-  add(record: ({ op: 'token' } & StoredToken) | ({ op: 'subscription' } & Subscription)): void
+  add(record: OwnedRecord): void
 }
 
 /** What the routes of a network are made with. */

@@ -1,4 +1,5 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
+import { hookSubscriptions } from '../shared/hookSubscriptions.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
 import { activityText, isForAll, lastPart } from '../shared/activity.ts'
 import { everyPage, linkWithin } from '../shared/publicPages.ts'
@@ -129,10 +130,5 @@ export const pagesConnector: Connector = {
     return readParts(data ? [data] : [], (activity) => itemOf(activity, profile))
   },
   readPart: (profile, raw) => itemOf(raw as Activity, profile),
-  async subscribe(profile, subscription, http) {
-    await http.json(hookUrl(profile), { method: 'POST', token: profile.accessToken, body: subscription })
-  },
-  async unsubscribe(profile, http) {
-    await http.json(hookUrl(profile), { method: 'DELETE', token: profile.accessToken })
-  },
+  ...hookSubscriptions(hookUrl),
 }

@@ -1,6 +1,7 @@
 import type { EntryKind } from '@murrabel/core/lens'
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, GoneItem } from '../contract.ts'
 import { activityText, idOf, isForAll, lastPart, severalOf } from './activity.ts'
+import { hookSubscriptions } from './hookSubscriptions.ts'
 import { NetworkFailure } from './outcome.ts'
 import { listOf, readParts } from './readParts.ts'
 
@@ -207,16 +208,7 @@ const streamOf = {
     return readParts(data ? [data] : [], (activity) => accountItemOf(activity, profile), goneOf)
   },
   readPart: (profile, raw) => accountItemOf(raw as AccountActivity, profile),
-  async subscribe(profile, subscription, http) {
-    await http.json(`${base(profile)}/subscriptions`, {
-      method: 'POST',
-      token: profile.accessToken,
-      body: subscription,
-    })
-  },
-  async unsubscribe(profile, http) {
-    await http.json(`${base(profile)}/subscriptions`, { method: 'DELETE', token: profile.accessToken })
-  },
+  ...hookSubscriptions((profile) => `${base(profile)}/subscriptions`),
 } satisfies Partial<Connector>
 
 /** A channel of accounts: their own posts and what stands under them, threads they are named in, private messages. */

@@ -1,5 +1,6 @@
 import type { EntryKind } from '@murrabel/core/lens'
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, GoneItem } from '../contract.ts'
+import { hookSubscriptions } from './hookSubscriptions.ts'
 import { NetworkFailure } from './outcome.ts'
 import { lastPart } from './activity.ts'
 import { everyPage, linkWithin } from './publicPages.ts'
@@ -144,16 +145,7 @@ const siteOf = {
   // Kept raw is the thing itself.
   readPart: (profile, raw) =>
     itemOf('item' in (raw as object) ? (raw as FeedItem) : { item: raw as Thing }, profile),
-  async subscribe(profile, subscription, http) {
-    await http.json(`${base(profile)}/subscriptions`, {
-      method: 'POST',
-      token: profile.accessToken,
-      body: subscription,
-    })
-  },
-  async unsubscribe(profile, http) {
-    await http.json(`${base(profile)}/subscriptions`, { method: 'DELETE', token: profile.accessToken })
-  },
+  ...hookSubscriptions((profile) => `${base(profile)}/subscriptions`),
 } satisfies Partial<Connector>
 
 /** A site of star reviews with an owner's answer and, where it has them, questions; as schema.org. */

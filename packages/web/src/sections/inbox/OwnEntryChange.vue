@@ -7,7 +7,7 @@ import { useBusy } from '../../composables/useBusy.ts'
 import { useT } from '../../composables/useT.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import { useUndo } from '../../stores/undo.ts'
-import { failureText } from './failureText.ts'
+import ActionLine from './ActionLine.vue'
 
 /** What can still be done with an answer that has gone out: other words for it, or taking it back. */
 const { entry, most } = defineProps<{
@@ -16,7 +16,7 @@ const { entry, most } = defineProps<{
   most: number
 }>()
 const emit = defineEmits<{ retry: [id: number]; drop: [id: number] }>()
-const { t, called } = useT()
+const { t } = useT()
 const undo = useUndo()
 const { busy, problem, run } = useBusy()
 const text = ref<string | null>(null)
@@ -54,18 +54,15 @@ async function takeBack(): Promise<void> {
       }}</span>
     </p>
   </form>
-  <p v-else-if="entry.change" class="acts soft" data-test="change">
-    {{ t(`inbox.change.${entry.change.kind}.${entry.change.state === 'failed' ? 'failed' : 'waiting'}`)
-    }}<template v-if="entry.change.error">: {{ failureText(entry.change.error, called) }}.</template>
-    <template v-if="entry.change.state === 'failed'">
-      <button type="button" class="plain" @click="emit('retry', entry.change.id)">
-        {{ t('inbox.retry') }}
-      </button>
-      <button type="button" class="plain" @click="emit('drop', entry.change.id)">
-        {{ t('inbox.change.drop') }}
-      </button>
-    </template>
-  </p>
+  <ActionLine
+    v-else-if="entry.change"
+    data-test="change"
+    :action="entry.change"
+    :text="t(`inbox.change.${entry.change.kind}.${entry.change.state === 'failed' ? 'failed' : 'waiting'}`)"
+    :drop-text="t('inbox.change.drop')"
+    @retry="(id) => emit('retry', id)"
+    @drop="(id) => emit('drop', id)"
+  />
   <p v-else class="acts">
     <button type="button" class="plain" :disabled="busy" @click="text = entry.text">
       {{ t('inbox.change.edit.go') }}

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { reportReasons, reportSchema, routes, type ReportReason, type ThreadEntry } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
-import { failureText } from './failureText.ts'
+import ActionLine from './ActionLine.vue'
 
 /** Reporting a review to its network, and how far that is. */
 const { entry } = defineProps<{ entry: ThreadEntry }>()
@@ -16,6 +16,13 @@ const { busy, problem, fields, run, check } = useBusy()
 const shown = ref(false)
 const reason = ref<ReportReason>('fake')
 const text = ref('')
+
+const told = computed(() => {
+  if (!entry.report) return ''
+  const { state, reason: why, at } = entry.report
+  const message = state === 'failed' || state === 'sent' ? state : 'waiting'
+  return t(`inbox.report.${message}`, { reason: called('inbox.report.reason', why), t: when(at) })
+})
 
 async function send(): Promise<void> {
   const body = { reason: reason.value, text: text.value, key: crypto.randomUUID() }
@@ -28,27 +35,15 @@ async function send(): Promise<void> {
 </script>
 
 <template>
-  <p v-if="entry.report" class="acts soft" data-test="report">
-    {{
-      t(
-        `inbox.report.${entry.report.state === 'failed' ? 'failed' : entry.report.state === 'sent' ? 'sent' : 'waiting'}`,
-        {
-          reason: called('inbox.report.reason', entry.report.reason),
-          t: when(entry.report.at),
-        },
-      )
-    }}<template v-if="entry.report.error && entry.report.state === 'failed'"
-      >: {{ failureText(entry.report.error, called) }}.</template
-    >
-    <template v-if="entry.report.state === 'failed'">
-      <button type="button" class="plain" @click="emit('retry', entry.report.id)">
-        {{ t('inbox.retry') }}
-      </button>
-      <button type="button" class="plain" @click="emit('drop', entry.report.id)">
-        {{ t('inbox.report.drop') }}
-      </button>
-    </template>
-  </p>
+  <ActionLine
+    v-if="entry.report"
+    data-test="report"
+    :action="entry.report"
+    :text="told"
+    :drop-text="t('inbox.report.drop')"
+    @retry="(id) => emit('retry', id)"
+    @drop="(id) => emit('drop', id)"
+  />
   <button v-else-if="!shown" type="button" class="plain go" @click="shown = true">
     {{ t('inbox.report.go') }}
   </button>

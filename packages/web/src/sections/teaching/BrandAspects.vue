@@ -2,6 +2,7 @@
 import { X } from '@lucide/vue'
 import type { AspectDraft } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
+import TaughtList from './TaughtList.vue'
 import TermList from '../../parts/TermList.vue'
 
 /** What people speak of when they speak of the brand, each aspect with its words. */
@@ -12,9 +13,17 @@ const { t } = useTexts()
 </script>
 
 <template>
-  <section>
-    <h3>{{ t('watch.teach.aspects') }}</h3>
-    <p class="soft">{{ t('watch.teach.aspectsIntro') }}</p>
+  <TaughtList
+    :title="t('watch.teach.aspects')"
+    :intro="t('watch.teach.aspectsIntro')"
+    :add-text="t('watch.teach.addAspect')"
+    :save-text="t('watch.teach.saveAspects')"
+    :editable="editable"
+    :busy="busy"
+    :changed="changed"
+    @add="aspects.push({ name: '', terms: [] })"
+    @save="emit('save')"
+  >
     <div class="aspects">
       <div v-for="(aspect, i) in aspects" :key="aspect.id ?? `new${i}`" class="aspect">
         <span class="row">
@@ -37,24 +46,10 @@ const { t } = useTexts()
         <TermList v-model="aspect.terms" :label="t('watch.teach.aspectTerms', { name: aspect.name })" />
       </div>
     </div>
-    <p v-if="editable" class="row">
-      <button type="button" class="button" @click="aspects.push({ name: '', terms: [] })">
-        {{ t('watch.teach.addAspect') }}
-      </button>
-      <button type="button" class="button primary" :disabled="busy || !changed" @click="emit('save')">
-        {{ t('watch.teach.saveAspects') }}
-      </button>
-      <span v-if="changed" class="soft">{{ t('watch.teach.unsaved') }}</span>
-    </p>
-  </section>
+  </TaughtList>
 </template>
 
 <style scoped>
-h3 {
-  font-size: 15px;
-  font-weight: 600;
-  margin: 10px 0 2px;
-}
 .row {
   display: flex;
   align-items: center;
@@ -72,8 +67,5 @@ h3 {
   font-size: 12px;
   color: var(--ink-soft);
   margin-top: 4px;
-}
-section > p {
-  margin-bottom: 8px;
 }
 </style>
