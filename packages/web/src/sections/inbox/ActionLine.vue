@@ -34,4 +34,7 @@ const { t, called } = useT()
   margin-top: 4px;
   font-size: 13px;
 }
+.line .plain {
+  min-height: 24px;
+}
 </style>

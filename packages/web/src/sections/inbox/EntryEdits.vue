@@ -42,6 +42,7 @@ const last = computed(() => entry.edits.at(-1)?.until ?? '')
   font-style: italic;
 }
 .changed {
+  min-height: 24px;
   font-size: 13px;
   color: var(--ink-soft);
   border-bottom: 1px dotted currentcolor;

@@ -101,4 +101,7 @@ textarea {
 .past {
   color: var(--flare-text);
 }
+.acts .plain {
+  min-height: 24px;
+}
 </style>

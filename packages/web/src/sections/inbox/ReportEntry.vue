@@ -72,6 +72,7 @@ async function send(): Promise<void> {
 
 <style scoped>
 .go {
+  min-height: 24px;
   font-size: 13px;
   display: block;
   margin-top: 4px;
