@@ -392,6 +392,8 @@ test('ten corrections teach: the figures of what was learnt are shown', async ({
   const id = await watchNamed(page, 'Storm Petrel')
   await page.goto(`${address}/watch?watch=${id}&view=mentions&time=last-365`)
   await settledCount(page, (n) => n > 20)
+  // The count can be there before the rows are.
+  await expect(page.getByTestId('mention').first()).toBeVisible()
   // Ten different texts: two customers wrote the same words.
   for (let i = 0; i < 12; i++) {
     await page.keyboard.press('j')
