@@ -198,7 +198,7 @@ export const en = {
     noWords: 'rating only, no text',
     deleted: 'deleted there',
     deletedAt: 'Deleted there on {t}. Its text was removed here as well.',
-    edited: 'Changed by its author on {t}: see what stood before',
+    edited: 'Changed on {t}: see what stood before',
     stoodUntil: 'until {t}',
     onPost: 'On the post',
     onPaid: 'on a paid post',

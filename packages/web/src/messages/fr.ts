@@ -206,7 +206,7 @@ export const fr: Messages = {
     noWords: 'une note sans un mot',
     deleted: 'supprimé là-bas',
     deletedAt: 'Supprimé là-bas le {t}. Le texte a été retiré ici aussi.',
-    edited: 'Modifié par son auteur le {t} : voir ce qui était écrit',
+    edited: 'Modifié le {t} : voir ce qui était écrit',
     stoodUntil: 'jusqu’au {t}',
     onPost: 'Sous la publication',
     onPaid: 'sous une publicité',

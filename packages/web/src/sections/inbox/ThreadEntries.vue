@@ -197,6 +197,8 @@ time {
   color: var(--flare-text);
 }
 .original {
+  display: inline-block;
+  min-height: 24px;
   font-size: 13px;
 }
 .tags {
