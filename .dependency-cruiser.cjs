@@ -13,6 +13,7 @@ module.exports = {
     only('contract-imports-core', 'contract', ['core']),
     only('server-imports-contract-and-core', 'server', ['contract', 'core']),
     only('web-imports-contract-and-core', 'web', ['contract', 'core']),
+    only('chatbox-imports-contract', 'chatbox', ['contract', 'core']),
     only('standins-import-core-at-most', 'standins', ['core']),
     only('demo-imports-core-at-most', 'demo', ['core']),
     {

@@ -10,6 +10,7 @@ import {
   press,
   settledCount,
   signIn,
+  textmast,
 } from './support/world.ts'
 
 test.describe.configure({ mode: 'serial' })
@@ -456,4 +457,156 @@ test('an account on a searched network: who names us is answered there; what the
   await asCustomer(`${post}/delete`, {})
   await expect(page.getByTestId('deleted')).toBeVisible()
   await expect(page.getByText('What was said here was deleted')).toBeVisible()
+})
+
+test('a text message is answered as one, counted in parts, and arrives; who says STOP gets no more', async ({
+  page,
+}) => {
+  await signIn(page, 'wynn')
+  await page.goto(`${address}/set-up/profiles`)
+  await page.getByRole('button', { name: 'Connect on Textmast' }).click()
+  await page.getByRole('button', { name: 'Grant access' }).click()
+  await expect(page.getByText('1 profile connected')).toBeVisible()
+  const line = `${textmast}/numbers/${encodeURIComponent('+441632960100')}`
+  await asCustomer(line, { from: '+44 7700 900999', text: 'Do you lend umbrellas on the Little Auk?' })
+  await page.goto(`${address}/inbox?order=newest&channel=texts&state=any`)
+  const row = page.locator('[data-thread]').filter({ hasText: 'on the Little Auk?' })
+  await row.click()
+  await expect(page.getByText('Private answer as Sound of Orrin line')).toBeVisible()
+  const box = page.getByLabel('Write an answer')
+  await box.fill('We do, at every desk. ⛴')
+  await expect(page.getByText('1 text message, 47 characters left; special')).toBeVisible()
+  await accessible(page)
+  await page.getByRole('button', { name: 'Send', exact: true }).click()
+  await expect(page.locator('article.ours').getByTestId('action')).toContainText('delivered')
+  await expect.poll(async () => (await fetch(line)).text()).toContain('We do, at every desk.')
+  await asCustomer(line, { from: '+44 7700 900999', text: 'Stop, thank you' })
+  await expect(page.getByText('They asked to hear nothing more from you here')).toBeVisible()
+  await expect(box).toHaveCount(0)
+})
+
+test('a mail is read without its quotes, answered with a file, and its answer comes back into the thread', async ({
+  page,
+}) => {
+  await signIn(page, 'wynn')
+  await page.goto(`${address}/set-up/profiles`)
+  await page.getByRole('button', { name: 'Connect an address' }).click()
+  const sheet = page.getByRole('dialog', { name: 'E-mail address' })
+  await sheet.getByLabel('Address', { exact: true }).fill('hello@skerrivane.example')
+  await sheet.getByLabel('Name that customers see').fill('Skerrivane Ferries')
+  const at = Number(new URL(textmast).port) - 10
+  for (const [i, port] of [at + 11, at + 8].entries()) {
+    await sheet.getByLabel('Server', { exact: true }).nth(i).fill('127.0.0.1')
+    await sheet.getByLabel('Port', { exact: true }).nth(i).fill(String(port))
+    await sheet.getByText('encrypted from the first byte').nth(i).click()
+  }
+  await sheet.getByLabel('Password').first().fill('wrong')
+  await sheet.getByRole('button', { name: 'Try and connect' }).click()
+  await expect(sheet.getByText('The server refused the user name or password').first()).toBeVisible()
+  await accessible(page)
+  await sheet.getByLabel('Password').first().fill('sound-of-orrin')
+  await sheet.getByRole('button', { name: 'Try and connect' }).click()
+  await expect(sheet).toHaveCount(0)
+  const profile = page.getByRole('row').filter({ hasText: 'hello@skerrivane.example' })
+  await expect(profile).toContainText('connected')
+  const write = (more: Record<string, string>) =>
+    asCustomer(`${mailroom}/write`, {
+      from: 'Perpetua Quill <perpetua@post.example>',
+      to: 'hello@skerrivane.example',
+      subject: 'Umbrellas on the Little Auk',
+      answered: '',
+      ...more,
+    })
+  await write({ text: 'Do you sell umbrellas on board?\n\nKind regards,\nPerpetua' })
+  await profile.getByRole('button', { name: 'Check now' }).click()
+  await page.goto(`${address}/inbox?order=newest&channel=email&state=any`)
+  const row = page.locator('[data-thread]').filter({ hasText: 'sell umbrellas on board' })
+  await row.click()
+  await expect(page.locator('article.lead .said')).toHaveText('Do you sell umbrellas on board?')
+  await page.getByTestId('folded').click()
+  await expect(page.getByText('Kind regards,')).toBeVisible()
+  await page.getByTestId('add-files').setInputFiles({
+    name: 'prices.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('Umbrella: 6.50'),
+  })
+  await expect(page.getByTestId('files')).toContainText('prices.txt')
+  await page.getByLabel('Write an answer').fill('We do; the prices are beside this.')
+  await accessible(page)
+  await page.getByRole('button', { name: 'Send and finish' }).click()
+  const sent = async () => {
+    const mails = (await (await fetch(`${mailroom}/api/mails?to=perpetua@post.example`)).json()) as {
+      messageId: string
+      files: string[]
+    }[]
+    return mails[0]
+  }
+  await expect.poll(async () => (await sent())?.files).toEqual(['prices.txt, 14'])
+  await write({
+    subject: 'Re: Umbrellas on the Little Auk',
+    text: 'Two, please.',
+    answered: (await sent())!.messageId,
+  })
+  await page.goto(`${address}/set-up/profiles`)
+  await profile.getByRole('button', { name: 'Check now' }).click()
+  await page.goto(`${address}/inbox?order=newest&channel=email`)
+  await page.locator('[data-thread]').filter({ hasText: 'Two, please.' }).click()
+  await expect(page.locator('article')).toHaveCount(3)
+  await expect(page.locator('article.ours')).toContainText('prices.txt')
+})
+
+test('a comment stands under its post with the picture, is answered with one, and elsewhere by e-mail', async ({
+  page,
+}) => {
+  await signIn(page, 'wynn')
+  const { rows } = (await (
+    await page.request.get(
+      `${address}/api/entries?unit=entries&channel=pages&kind=comment&state=any&time=all&limit=200`,
+    )
+  ).json()) as { rows: { threadId: number }[] }
+  let thread = 0
+  for (const { threadId } of rows) {
+    const answer = await page.request.get(`${address}/api/threads/${threadId}`)
+    const { post } = (await answer.json()) as { post: { pictures: unknown[]; others: number } | null }
+    if (post?.pictures.length && post.others) {
+      thread = threadId
+      break
+    }
+  }
+  await page.goto(`${address}/inbox/${thread}?channel=pages&state=any&given=anybody&time=all`)
+  const post = page.getByTestId('post')
+  const picture = post.getByRole('img').first()
+  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100)
+  await expect(picture).toHaveAttribute('src', /^\/api\/pictures\/\d+\/preview$/)
+  await post.getByText(/other answers? under it/).click()
+  await expect(post.getByRole('link').last()).toBeVisible()
+  await accessible(page)
+
+  const dot = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  )
+  await page.getByTestId('add-files').setInputFiles({ name: 'deck.png', mimeType: 'image/png', buffer: dot })
+  await expect(page.getByTestId('pictures')).toBeVisible()
+  await page.getByLabel('Write an answer').fill('This is how the deck looks now.')
+  await page.getByRole('button', { name: 'Send', exact: true }).click()
+  await expect
+    .poll(async () => (await fetch(`${lanternpage}/pages/skerrivane`)).text())
+    .toMatch(/<img src="\/media\/\w+"[^>]*><p>This is how the deck looks now\./)
+
+  await page.goto(`${address}/inbox/${thread}?channel=pages&state=any&given=anybody&time=all`)
+  await page.getByTestId('other-way').click()
+  const sheet = page.getByRole('dialog', { name: 'Answer by e-mail' })
+  await sheet.getByLabel('Their e-mail address').fill('nowhere')
+  await sheet.getByRole('button', { name: 'Answer there' }).click()
+  await expect(sheet.getByText('this is not an e-mail address')).toBeVisible()
+  await accessible(page)
+  await sheet.getByLabel('Their e-mail address').fill('aster@post.example')
+  await sheet.getByRole('button', { name: 'Answer there' }).click()
+  await expect(page.getByTestId('handed-off')).toHaveText('Goes to aster@post.example')
+  await page.getByLabel('Write an answer').fill('More about it here, where there is room.')
+  await page.getByRole('button', { name: 'Send', exact: true }).click()
+  await expect
+    .poll(async () => (await fetch(`${mailroom}/api/mails?to=aster@post.example`)).text())
+    .toContain('More about it here')
 })

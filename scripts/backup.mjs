@@ -1,6 +1,7 @@
-// node scripts/backup.mjs <file>: everything in the database of DATABASE_URL, in one file, while it is in use.
+// node scripts/backup.mjs <file>: everything in the database of DATABASE_URL, in one file, while it is in use; attachments
+// and pictures of MURRABEL_FILES in the folder <file>.files beside it.
 import { spawnSync } from 'node:child_process'
-import { existsSync } from 'node:fs'
+import { cpSync, existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pgEnv } from './lib/pgEnv.mjs'
 import { ensurePostgres, fail } from './lib/setup.mjs'
@@ -16,6 +17,9 @@ const dump = spawnSync(
   { env: pgEnv(url), stdio: ['ignore', 'inherit', 'inherit'] },
 )
 if (dump.status !== 0) fail('The backup failed; what was written is no backup.')
+// After the database: a file lies in its folder before anything names it, and stays for days after.
+const files = process.env.MURRABEL_FILES || 'data/files'
+if (existsSync(files)) cpSync(files, `${file}.files`, { recursive: true })
 console.log(
-  `Wrote ${file}. Keep MURRABEL_KEY with it, apart from it: without the key the profiles must be connected anew.`,
+  `Wrote ${file}${existsSync(files) ? ` and ${file}.files` : ''}. Keep MURRABEL_KEY with it, apart from it: without the key the profiles must be connected anew.`,
 )

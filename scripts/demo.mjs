@@ -1,5 +1,5 @@
 // npm run demo: everything a fresh machine needs, then the demo world until Ctrl-C. --fresh starts over; --processes 3
-// runs three server processes behind a proxy.
+// runs three server processes behind a proxy; --live, or --live 30, lets people go on writing, 6 or 30 times a minute.
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureNode, ensurePackages, ensurePostgres, ensureWeb, fail, root } from './lib/setup.mjs'
@@ -55,6 +55,17 @@ function processesAsked() {
   return count
 }
 
+/** How often somebody says something new, a minute; null: the world stands still. */
+function paceAsked() {
+  const at = process.argv.findIndex((each) => each === '--live' || each.startsWith('--live='))
+  if (at < 0) return null
+  const given = process.argv[at].split('=')[1] ?? process.argv[at + 1]
+  const pace = given === undefined || given.startsWith('--') ? 6 : Number(given)
+  if (!(pace > 0 && pace <= 600))
+    fail('--live takes how often a minute, from 0.1 to 600, for example: npm run demo -- --live 30')
+  return pace
+}
+
 let world = null
 let stopping = false
 async function stop(code) {
@@ -69,7 +80,7 @@ process.on('SIGINT', () => void stop(0))
 process.on('SIGTERM', () => void stop(0))
 
 try {
-  world = await startWorld(folder, { say: console.log, processes: processesAsked() })
+  world = await startWorld(folder, { say: console.log, processes: processesAsked(), live: paceAsked() })
 } catch (error) {
   rmSync(lock, { force: true })
   fail(error.message)
@@ -89,8 +100,10 @@ Murrabel is at ${world.address}  (${Math.round((Date.now() - began) / 1000)} s)
   password for all:   sound-of-orrin
 
 The outside world: Lanternpage http://127.0.0.1:${world.standins}, Wherabout http://127.0.0.1:${world.standins + 1}, press http://127.0.0.1:${world.standins + 2},
-Skimmer http://127.0.0.1:${world.standins + 3}, Framelet http://127.0.0.1:${world.standins + 4}, Reelbarn http://127.0.0.1:${world.standins + 5}, Talkstead http://127.0.0.1:${world.standins + 6}, mail http://127.0.0.1:${world.standins + 7}
-Write there as a customer, and see it arrive here. Ctrl-C stops everything.`)
+Skimmer http://127.0.0.1:${world.standins + 3}, Framelet http://127.0.0.1:${world.standins + 4}, Reelbarn http://127.0.0.1:${world.standins + 5}, Talkstead http://127.0.0.1:${world.standins + 6}, 
+Fivefold http://127.0.0.1:${world.standins + 9}, Textmast http://127.0.0.1:${world.standins + 10}, mail http://127.0.0.1:${world.standins + 7},
+the ferry company’s own site http://127.0.0.1:${world.standins + 12}
+${paceAsked() === null ? 'Write there as a customer, and see it arrive here.' : `People go on writing there, ${paceAsked()} times a minute.`} Ctrl-C stops everything.`)
 const ended = await world.exited
 if (!stopping) {
   console.error(`\nThe ${ended} ended by itself; see ${world.logFolder}.`)

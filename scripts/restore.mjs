@@ -1,6 +1,7 @@
-// node scripts/restore.mjs <file>: brings a backup into the empty database of DATABASE_URL.
+// node scripts/restore.mjs <file>: brings a backup into the empty database of DATABASE_URL, and its attachments and pictures
+// into MURRABEL_FILES.
 import { spawnSync } from 'node:child_process'
-import { existsSync } from 'node:fs'
+import { cpSync, existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pgEnv } from './lib/pgEnv.mjs'
 import { ensurePostgres, fail } from './lib/setup.mjs'
@@ -31,5 +32,7 @@ const restored = spawnSync(
   { env, stdio: ['ignore', 'inherit', 'inherit'] },
 )
 if (restored.status !== 0) fail('The backup could not be brought back; the database is empty as before.')
+if (existsSync(`${file}.files`))
+  cpSync(`${file}.files`, process.env.MURRABEL_FILES || 'data/files', { recursive: true })
 spawnSync(join(bin, 'psql'), ['-qX', '-c', 'ANALYZE'], { env, stdio: 'inherit' })
 console.log('Everything is back. Start the server with the same MURRABEL_KEY.')

@@ -1,4 +1,5 @@
 // Takes the pictures of docs/screenshots from the demo world; names on the command line choose some of them.
+import { randomUUID } from 'node:crypto'
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureChromium, ensurePackages, ensureWeb, root } from './lib/setup.mjs'
@@ -105,6 +106,30 @@ const shots = {
     await page.getByLabel('Try a sentence').fill('The boat was late again but Ness was an angel')
     await page.getByRole('button', { name: 'Check' }).click()
     await page.locator('[data-test="reading"]').waitFor()
+  },
+  /** The box on the ferry company's own site, with an answer that the team has just given. */
+  async chat() {
+    const site = `http://127.0.0.1:${(world.standins ?? 4700) + 12}`
+    await page.goto(`${site}/fares`)
+    await page.getByRole('button', { name: 'Write to us' }).click()
+    const text = 'Does a tandem count as one bicycle?'
+    await page.getByLabel('Your message').fill(text)
+    await page.keyboard.press('Enter')
+    const ask = (path, body) =>
+      page.request.fetch(`${world.address}/api/${path}`, {
+        method: body ? 'POST' : 'GET',
+        headers: { origin: world.address },
+        data: body,
+      })
+    let row
+    while (!row) {
+      const { rows } = await (await ask('entries?unit=entries&channel=chat&state=open&limit=50')).json()
+      row = rows.find((each) => each.text === text)
+    }
+    const answer = 'It does, and it stands at the front of the rack.'
+    const draft = { text: answer, key: randomUUID(), edition: 0, anyway: true }
+    await ask(`threads/${row.threadId}/replies`, draft)
+    await page.getByText(answer).waitFor()
   },
   async profiles() {
     await page.goto(`${world.address}/set-up/profiles`)

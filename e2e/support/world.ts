@@ -8,6 +8,9 @@ export const wherabout = `http://127.0.0.1:${first + 1}`
 export const press = `http://127.0.0.1:${first + 2}`
 /** Skimmer, Framelet, Reelbarn, Talkstead. */
 export const openNets = [3, 4, 5, 6].map((i) => `http://127.0.0.1:${first + i}`)
+/** The ferry company's own site. */
+export const ferrysite = `http://127.0.0.1:${first + 12}`
+export const textmast = `http://127.0.0.1:${first + 10}`
 export const mailroom = `http://127.0.0.1:${first + 7}`
 
 export async function signIn(

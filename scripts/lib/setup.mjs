@@ -93,15 +93,17 @@ export const webFolder = join(root, 'packages/web/dist')
 
 /** Builds the web application when a source of it is newer than the last build. */
 export function ensureWeb() {
-  const sources = ['web', 'core', 'contract']
+  const sources = ['web', 'core', 'contract', 'chatbox']
     .map((name) => String(newest(join(root, 'packages', name))))
     .join(' ')
   if (!existsSync(join(webFolder, 'index.html'))) rmSync(join(stamps, 'web'), { force: true })
   stamped('web', sources, () => {
     console.log('Building the web application ...')
-    execFileSync('npm', ['run', '--silent', 'build', '--workspace', '@murrabel/web'], {
-      cwd: root,
-      stdio: ['ignore', 'ignore', 'inherit'],
-    })
+    // The chat box lies beside the application, and so comes after it.
+    for (const name of ['web', 'chatbox'])
+      execFileSync('npm', ['run', '--silent', 'build', '--workspace', `@murrabel/${name}`], {
+        cwd: root,
+        stdio: ['ignore', 'ignore', 'inherit'],
+      })
   })
 }

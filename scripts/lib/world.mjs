@@ -22,8 +22,8 @@ async function settingsOf(folder) {
 }
 
 async function freePorts() {
-  for (let first = 4700; ; first += 10) {
-    const found = await Promise.all([0, 1, 2, 3, 4, 5, 6, 7, 8, 9].map((i) => freePort(first + i)))
+  for (let first = 4700; ; first += 13) {
+    const found = await Promise.all(Array.from({ length: 13 }, (_, i) => freePort(first + i)))
     if (found.every((port, i) => port === first + i)) return first
   }
 }
@@ -32,6 +32,7 @@ export const networksAt = (first) => [
   { network: 'lanternpage', name: 'Lanternpage', channel: 'pages', address: `http://127.0.0.1:${first}` },
   { network: 'wherabout', name: 'Wherabout', channel: 'maps', address: `http://127.0.0.1:${first + 1}` },
   { network: 'fivefold', name: 'Fivefold', channel: 'reviews', address: `http://127.0.0.1:${first + 9}` },
+  { network: 'textmast', name: 'Textmast', channel: 'texts', address: `http://127.0.0.1:${first + 10}` },
   ...[
     { network: 'skimmer', name: 'Skimmer', channel: 'posts' },
     { network: 'framelet', name: 'Framelet', channel: 'photos' },
@@ -86,6 +87,7 @@ export async function startWorld(
     fast = false,
     fill = true,
     processes = 1,
+    live = null,
   } = {},
 ) {
   mkdirSync(folder, { recursive: true })
@@ -115,7 +117,9 @@ export async function startWorld(
       MURRABEL_WEB: webFolder,
       MURRABEL_DEMO: '1',
       MURRABEL_NETWORKS: JSON.stringify(networksAt(settings.standins).map((n) => ({ ...n, ...client }))),
-      MURRABEL_INNER_ADDRESSES: [2, 7].map((i) => `127.0.0.1:${settings.standins + i}`).join(','),
+      // The press, the mailroom's pages, and its ports of SMTP and IMAP.
+      MURRABEL_INNER_ADDRESSES: [2, 7, 8, 11].map((i) => `127.0.0.1:${settings.standins + i}`).join(','),
+      MURRABEL_FILES: join(folder, 'files'),
       MURRABEL_SMTP: `smtp://127.0.0.1:${settings.standins + 8}`,
       MURRABEL_MAIL_FROM: 'Murrabel <murrabel@skerrivane.example>',
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
@@ -137,6 +141,13 @@ export async function startWorld(
         writeFileSync(filled, '')
       }
     }
+    if (live !== null)
+      programs.push(
+        startProgram('people', 'packages/demo/src/live.ts', {
+          logFolder,
+          args: [join(folder, 'standins'), String(settings.standins), String(live)],
+        }),
+      )
     const ends = programs.map((p) => p.exited.then(() => p.name))
     // Of several servers one may end: that is what there are several for.
     const exited = processes > 1 ? Promise.all(ends).then(([name]) => name) : Promise.race(ends)

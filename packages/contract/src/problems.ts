@@ -1,5 +1,7 @@
 import { alertsProblems } from './alerts/problems.ts'
+import { attachmentsProblems } from './attachments/problems.ts'
 import { brandProblems } from './brand/problems.ts'
+import { chatProblems } from './chat/problems.ts'
 import { entriesProblems } from './entries/problems.ts'
 import { importsProblems } from './imports/problems.ts'
 import { inboxProblems } from './inbox/problems.ts'
@@ -18,6 +20,8 @@ export const errorCatalogue = {
   ...alertsProblems,
   ...profilesProblems,
   ...importsProblems,
+  ...attachmentsProblems,
+  ...chatProblems,
 } satisfies Record<string, RefusalKind>
 
 export type ErrorCode = keyof typeof errorCatalogue

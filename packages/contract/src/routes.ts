@@ -1,5 +1,7 @@
 import { alertsRoutes } from './alerts/routes.ts'
+import { attachmentsRoutes } from './attachments/routes.ts'
 import { brandRoutes } from './brand/routes.ts'
+import { chatRoutes } from './chat/routes.ts'
 import { entriesRoutes } from './entries/routes.ts'
 import { importsRoutes } from './imports/routes.ts'
 import { inboxRoutes } from './inbox/routes.ts'
@@ -17,6 +19,8 @@ export const routes = {
   ...alertsRoutes,
   ...profilesRoutes,
   ...importsRoutes,
+  ...attachmentsRoutes,
+  ...chatRoutes,
 } as const
 
 export type RouteName = keyof typeof routes

@@ -1,4 +1,5 @@
 import { demoAspects, demoBrand, demoGroups, demoPassword, demoWatches } from './brand.ts'
+import { mailAddress } from './mails.ts'
 import { feeds } from './press.ts'
 import { demoRivals } from './rivals.ts'
 
@@ -20,9 +21,12 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
     headers: {
       origin: address,
       cookie,
-      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      ...(body === undefined
+        ? {}
+        : { 'content-type': typeof body === 'string' ? 'text/plain' : 'application/json' }),
     },
-    body: body === undefined ? undefined : JSON.stringify(body),
+    // A file goes as it is.
+    body: body === undefined || typeof body === 'string' ? body : JSON.stringify(body),
   })
   const set = answer.headers.get('set-cookie')
   if (set) cookie = set.split(';')[0]!
@@ -60,11 +64,45 @@ const owner = demoBrand.colleagues.find((c) => c.role === 'owner')!
 await call('POST', '/api/session', { email: owner.email, password: demoPassword })
 const before = await call<ProfileState[]>('GET', '/api/profiles')
 const openNetworks = ['skimmer', 'framelet', 'reelbarn', 'talkstead']
-for (const network of ['lanternpage', 'wherabout', 'fivefold', ...openNetworks])
+for (const network of ['lanternpage', 'wherabout', 'fivefold', 'textmast', ...openNetworks])
   if (!before.some((p) => p.network === network && !p.capabilities.search)) await connect(network)
 for (const network of openNetworks)
   if (!before.some((p) => p.network === network && p.capabilities.search))
     await call('POST', '/api/profiles/searches', { network })
+if (!before.some((p) => p.network === 'email')) {
+  const server = { host: '127.0.0.1', secure: false, user: mailAddress, password: demoPassword }
+  await call('POST', '/api/profiles/email', {
+    address: mailAddress,
+    name: demoBrand.name,
+    imap: { ...server, port: firstPort + 11 },
+    smtp: { ...server, port: firstPort + 8 },
+  })
+}
+const siteAddress = `http://127.0.0.1:${firstPort + 12}`
+if (!before.some((p) => p.network === 'chat')) {
+  const mailProfile = (await call<(ProfileState & { id: number })[]>('GET', '/api/profiles')).find(
+    (p) => p.network === 'email',
+  )!
+  const chat = await call<{ profileId: number; tag: string }>('POST', '/api/profiles/chats', {
+    name: 'Chat on our site',
+    origins: [siteAddress],
+    answerWithin: 5,
+    mailProfileId: mailProfile.id,
+  })
+  // As the keeper of the site would: the line goes into every page, and what was said before comes along.
+  await fetch(`${siteAddress}/keeper`, {
+    method: 'POST',
+    body: new URLSearchParams({ html: chat.tag }),
+    redirect: 'manual',
+  })
+  const conversations = await (await fetch(`${siteAddress}/keeper/conversations.json`)).text()
+  const draft = await call<{ id: number }>(
+    'POST',
+    '/api/imports?kind=chat&name=Conversations+of+the+old+chat',
+    conversations,
+  )
+  await call('POST', `/api/imports/${draft.id}/start`, { profileId: chat.profileId })
+}
 for (const { id, title } of feeds) {
   const feed = `${pressAddress}/${id}/feed`
   if (!before.some((p) => p.url === feed))

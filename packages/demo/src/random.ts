@@ -23,6 +23,21 @@ export function weighted<T>(random: Random, options: readonly (readonly [T, numb
   return options[options.length - 1]![0]
 }
 
+/** A deck for each language of a bank. */
+export const decksByLanguage = <Each extends { language: string }>(
+  random: Random,
+  bank: readonly Each[],
+): Map<string, Deck<Each>> =>
+  new Map(
+    [...new Set(bank.map(({ language }) => language))].map((language) => [
+      language,
+      new Deck(
+        random,
+        bank.filter((each) => each.language === language),
+      ),
+    ]),
+  )
+
 /** A shuffled deck that is dealt to its end before it is shuffled again, so that nothing comes twice in a row. */
 export class Deck<T> {
   private rest: T[] = []

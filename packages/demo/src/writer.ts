@@ -145,12 +145,10 @@ export class Writer {
       return this.rough(this.fill(this.foreign(mood, subject.language, most), subject), mood)
     const sentences: string[] = []
     if (most > 1 && this.random() < 0.3) sentences.push(this.from(englishOpenings[mood]))
-    const topics = 1 + (most > 1 && this.random() < 0.45 ? 1 : 0)
-    for (let i = 0; i < topics; i++) {
-      const turned = i > 0 && this.random() < 0.2
-      const side: Mood = turned ? (mood === 'good' ? 'bad' : 'good') : mood
-      sentences.push(this.from(englishTopics[weighted(this.random, topicWeights[side])]![side]))
-    }
+    // One text is about one thing, and of one mind about it.
+    const bank = englishTopics[weighted(this.random, topicWeights[mood])]![mood]
+    sentences.push(this.from(bank))
+    if (most > 1 && this.random() < 0.45) sentences.push(this.from(bank))
     if (most > 1 && this.random() < 0.25) sentences.push(this.from(englishClosings[mood]))
     return this.rough(this.fill(sentences.join(' '), subject), mood)
   }

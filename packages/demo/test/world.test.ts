@@ -36,6 +36,8 @@ test('has about as many entries as asked for, at any size', () => {
     itemsOf(w).length +
     w.press.length +
     w.fivefold.length +
+    w.textmast.filter(({ op }) => op === 'text').length +
+    w.mailroom.length +
     postsOf([...w.skimmer, ...w.framelet, ...w.reelbarn, ...w.talkstead]).length
   expect(Math.abs(size(world) / 14_000 - 1)).toBeLessThan(0.05)
   expect(Math.abs(size(generateWorld({ end, entries: 1000 })) - 1000)).toBeLessThan(250)
@@ -64,6 +66,36 @@ test('rivals have pages and listings that others run, and audiences that are tol
     expect(audience.at(-1)!.followers).toBeGreaterThan(followers)
     expect(audience.map(({ day: each }) => each)).toEqual(audience.map(({ day: each }) => each).sort())
   }
+})
+
+test('texts are on numbers kept for stories, long ones in parts, each of ours with what became of it', () => {
+  const lines = world.textmast
+  const texts = lines.flatMap((line) => (line.op === 'text' ? [line] : []))
+  const own = '+441632960100'
+  for (const { from, to } of texts)
+    expect(from === own ? to : from).toMatch(/^\+(?:447700900\d{3}|3363998\d{4}|49171392\d{4})$/)
+  expect(texts.filter(({ text }) => /\{\w+\}/.test(text))).toEqual([])
+  expect(texts.some(({ part }) => part)).toBe(true)
+  const told = new Set(lines.flatMap((line) => (line.op === 'delivery' ? [line.id] : [])))
+  const ours = texts.filter(({ from }) => from === own)
+  expect(ours.length).toBeGreaterThan(300)
+  expect(ours.filter(({ id, sent }) => !told.has(id) && Date.parse(sent) < end - 60_000)).toEqual([])
+})
+
+test('mails are whole mails: an answer names what it answers, and quotes it', () => {
+  const sources = world.mailroom.map(({ source }) => Buffer.from(source, 'base64').toString())
+  const idOf = (text: string, name: string) => new RegExp(`^${name}: (<[^>]+>)`, 'm').exec(text)?.[1]
+  const known = new Set<string>()
+  for (const source of sources) {
+    const answered = idOf(source, 'In-Reply-To')
+    if (answered) expect(known.has(answered)).toBe(true)
+    const id = idOf(source, 'Message-ID')!
+    expect(known.has(id)).toBe(false)
+    known.add(id)
+    expect(source).not.toMatch(/\{\w+\}/)
+  }
+  expect(sources.length).toBeGreaterThan(500)
+  expect(world.mailroom.filter(({ folder }) => folder === 'sent').length).toBeGreaterThan(100)
 })
 
 test('no slot is left unfilled', () => {

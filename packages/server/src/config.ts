@@ -41,6 +41,10 @@ export interface Config {
   smtpUrl: string | null
   /** Sender of our mail. */
   mailFrom: string
+  /** Folder of attachments and pictures; all processes of an installation share it. */
+  filesFolder: string
+  /** Port on which jobs processes take mail that other servers bring (SMTP); null takes none. */
+  mailPort: number | null
   /** Runs jobs in this process. */
   jobs: boolean
   /** Serves browsers in this process. */
@@ -66,6 +70,8 @@ export const configDefaults = {
   trustProxy: false,
   demo: false,
   replicaUrl: null,
+  filesFolder: 'data/files',
+  mailPort: null,
   leaseSeconds: 20,
   requestSeconds: 20,
   keepDays: { deliveries: 30, rawItems: 365, actions: 365, log: null },
@@ -112,6 +118,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     allowedInnerAddresses: (env.MURRABEL_INNER_ADDRESSES ?? '').split(',').filter(Boolean),
     smtpUrl: env.MURRABEL_SMTP ?? null,
     mailFrom: env.MURRABEL_MAIL_FROM ?? 'Murrabel <murrabel@localhost>',
+    filesFolder: env.MURRABEL_FILES || configDefaults.filesFolder,
+    mailPort: env.MURRABEL_MAIL_PORT ? Number(env.MURRABEL_MAIL_PORT) : null,
     jobs: env.MURRABEL_ROLE !== 'web',
     web: env.MURRABEL_ROLE !== 'jobs',
     webFolder: env.MURRABEL_WEB ?? null,

@@ -1,12 +1,14 @@
 import type { Logger } from 'pino'
 import type { Config } from './config.ts'
 import type { NetworkHttp } from './connectors/index.ts'
+import type { FileStore } from './attachments/fileStore.ts'
 import type { DueWork } from './jobs/due/dueWork.ts'
 import type { Live } from './live/live.ts'
 import type { Database } from './store/database.ts'
 import type { FileWorker } from './workers/startFileWorker.ts'
 import type { ReadingWorker } from './workers/startReadingWorker.ts'
 import type { TextWorker } from './workers/startTextWorker.ts'
+import type { LensCounts } from './lensCounts.ts'
 import type { SharedRuns } from './sharedRuns.ts'
 import type { Models } from './store/models/index.ts'
 
@@ -25,8 +27,12 @@ export interface Context {
   readingWorker: ReadingWorker
   /** Reads outside documents beside the server's own thread. */
   fileWorker: FileWorker
+  /** Attachments and pictures. */
+  files: FileStore
   /** The same question of several readers is asked once. */
   sharedRuns: SharedRuns
+  /** Counts of the lenses on screens, changed by what notices name. */
+  lensCounts: LensCounts
   /** Requests to a network or feed, one budget for each. */
   httpFor(network: string): NetworkHttp
   now(): number

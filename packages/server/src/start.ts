@@ -1,6 +1,7 @@
 import { pino } from 'pino'
 import type { Config } from './config.ts'
 import type { Context } from './context.ts'
+import { diskStore } from './attachments/fileStore.ts'
 import { createApp } from './http/app.ts'
 import { serve } from './http/serve.ts'
 import { networkClients } from './networkClients.ts'
@@ -10,6 +11,7 @@ import { liveChannel, startLive } from './live/live.ts'
 import { startListener } from './store/listener.ts'
 import { dueChannel } from './store/queries/jobs/dueWork.ts'
 import { openDatabase, type Database } from './store/database.ts'
+import { LensCounts } from './lensCounts.ts'
 import { SharedRuns } from './sharedRuns.ts'
 import { migrate } from './store/migrate.ts'
 import { defineModels } from './store/models/index.ts'
@@ -21,6 +23,8 @@ export interface Server {
   /** The connections of what browsers ask; null for a process that serves none. */
   asked: Database | null
   context: Context
+  /** Where other servers bring mail; null where none is taken. */
+  mailPort: number | null
   /** Null in a process that serves no browsers. */
   address: string | null
   stop(): Promise<void>
@@ -44,10 +48,13 @@ export async function start(
   const models = defineModels(db.sequelize)
   const listener = await startListener(config.databaseUrl, [liveChannel, dueChannel], log)
   const live = startLive(db, listener)
+  const lensCounts = new LensCounts()
+  listener.onReconnect(() => lensCounts.clear())
   const clients = networkClients(config, log)
   const textWorker = startTextWorker(config.databaseUrl)
-  live.onAny(({ kind }) => {
-    if (kind !== 'profiles' && kind !== 'alerts') textWorker.forget()
+  live.onAny((event, brandId) => {
+    lensCounts.hear(brandId, event)
+    if (!['profiles', 'alerts', 'visitor', 'writing'].includes(event.kind)) textWorker.forget()
   })
   const fileWorker = startFileWorker(config.databaseUrl)
   const readingWorker = startReadingWorker()
@@ -61,7 +68,9 @@ export async function start(
     textWorker,
     fileWorker,
     readingWorker,
+    files: diskStore(config.filesFolder),
     sharedRuns: new SharedRuns(),
+    lensCounts,
     httpFor: clients.httpFor,
     now,
   }
@@ -78,6 +87,7 @@ export async function start(
     context,
     asked,
     address: web?.address ?? null,
+    mailPort: jobs?.mailPort ?? null,
     async stop() {
       await web?.stop()
       await jobs?.stop()

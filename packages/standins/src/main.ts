@@ -1,11 +1,13 @@
 import { join } from 'node:path'
 import {
   openNets,
+  startFerrysite,
   startLanternpage,
   startMailroom,
   startOpenNet,
   startPress,
   startReviewSite,
+  startTextmast,
   type OpenNetName,
 } from './index.ts'
 
@@ -14,6 +16,14 @@ const folder = process.env.STANDINS_DATA ?? 'data/standins'
 const first = Number(process.env.STANDINS_PORT ?? 4700)
 const file = (name: string) => join(folder, `${name}.jsonl`)
 
+const mailroom = await startMailroom({
+  port: first + 7,
+  smtpPort: first + 8,
+  imapPort: first + 11,
+  journalFile: file('mailroom'),
+})
+// Of the demo world; its password is no secret.
+mailroom.mailbox('hello@skerrivane.example', 'sound-of-orrin')
 const running = [
   await startLanternpage({ port: first, journalFile: file('lanternpage') }),
   await startReviewSite('wherabout', { port: first + 1, journalFile: file('wherabout') }),
@@ -24,7 +34,9 @@ const running = [
     ),
   )),
   await startReviewSite('fivefold', { port: first + 9, journalFile: file('fivefold') }),
-  await startMailroom({ port: first + 7, smtpPort: first + 8, journalFile: file('mailroom') }),
+  await startTextmast({ port: first + 10, journalFile: file('textmast') }),
+  await startFerrysite({ port: first + 12, journalFile: file('ferrysite') }),
+  mailroom,
 ]
 for (const { address } of running) console.log(`stand-in at ${address}`)
 

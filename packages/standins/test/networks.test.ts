@@ -101,7 +101,7 @@ describe('publishing', () => {
     expect((await post(token, 'Calm seas', 'k1')).status).toBe(200)
     expect((await post(token, '', 'k2')).status).toBe(422)
     expect((await post(token, 'x'.repeat(2001), 'k3')).status).toBe(422)
-    expect(network.state.streams.get('skerrivane')!.filter((n) => n.content === 'Calm seas')).toHaveLength(1)
+    expect(network.state.notesOf('skerrivane').filter((n) => n.content === 'Calm seas')).toHaveLength(1)
   })
 
   test('subscribers are told with a signature that Standard Webhooks accepts', async () => {

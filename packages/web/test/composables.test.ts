@@ -317,6 +317,22 @@ describe('a list of which some threads were changed', () => {
     await touching
     expect(found.rows.value.map(({ id }) => id)).toEqual([9, 1, 2, 3])
   })
+  test('folded, asks for the rows of the threads and of the stories they stand for', async () => {
+    const folded = [{ ...rows[0]!, storyId: 7 }, rows[1]!]
+    const { calls } = fakeServer({
+      'GET /api/entries/count': { count: 3, pastDue: 0 },
+      'GET /api/entries': (_body: unknown, path: string) => ({
+        status: 200,
+        body: { rows: path.includes('threads=') ? [] : folded, next: null },
+      }),
+    })
+    const found = inside(() => useEntryList(ref<Pairs>([['order', 'newest']]), { fold: ref(true) }))
+    await found.load()
+    await found.touch([1, 8])
+    const asked = new URLSearchParams(calls.at(-1)!.path.split('?')[1])
+    expect([asked.get('threads'), asked.get('stories'), asked.get('fold')]).toEqual(['1,8', '7', '1'])
+    expect(found.rows.value.map(({ id }) => id)).toEqual([2])
+  })
   test('is asked for anew where rows are ranked against each other', async () => {
     const found = await list([['order', 'distinctive']], [])
     await found.touch([1])

@@ -83,6 +83,7 @@ describe('the entries of a thread', () => {
         attempts: 3,
         error: state === 'failed' ? 'refused: 403 No answers here' : null,
         uncertain: false,
+        deliveredAt: null,
       },
     })
     const html = mount(ThreadEntries, {
@@ -153,6 +154,55 @@ describe('writing an answer', () => {
     expect((calls[0]!.body as { key: string }).key).toMatch(/^[0-9a-f-]{36}$/)
     expect(html.emitted('sent')).toEqual([[sent, true]])
     expect(html.find('textarea').element.value).toBe('')
+  })
+  test('goes to the author alone when that is wanted, and says so before', async () => {
+    const { calls } = fakeServer({ 'POST /api/threads/9/replies': sent })
+    const html = await box({ reply: { ...thread().reply, privately: true } })
+    expect(html.text()).toContain('Public answer')
+    await html.find('[data-test=in-private]').trigger('click')
+    expect(html.text()).toContain('Private answer')
+    await html.find('textarea').setValue('Only you.')
+    await html.find('form').trigger('submit')
+    await flushPromises()
+    expect(calls[0]!.body).toMatchObject({ text: 'Only you.', private: true })
+    // The next one is public again.
+    expect(html.text()).toContain('Public answer')
+  })
+  test('takes files where the channel does, and sends nothing while they are too much', async () => {
+    const { calls } = fakeServer({
+      'POST /api/attachments': {
+        id: 4,
+        name: 'a.txt',
+        type: 'text/plain',
+        bytes: 60,
+        width: null,
+        height: null,
+        inline: false,
+      },
+      'POST /api/threads/9/replies': sent,
+      'DELETE /api/attachments/4': null,
+    })
+    expect((await box()).find('[data-test=add-files]').exists()).toBe(false)
+    const html = await box({ reply: { ...thread().reply, files: { most: 2, bytes: 100 } } })
+    await html.find('textarea').setValue('See these.')
+    const input = html.find('[data-test=add-files]')
+    const choose = async () => {
+      Object.defineProperty(input.element, 'files', { value: [new File(['x'], 'a.txt')], configurable: true })
+      await input.trigger('change')
+      await flushPromises()
+    }
+    await choose()
+    expect(html.find('[data-test=files]').text()).toContain('a.txt')
+    await choose()
+    expect(html.text()).toContain('too many or too large')
+    expect(html.find('button[type=submit]').attributes('disabled')).toBeDefined()
+    await html.find('[data-test=files] button').trigger('click')
+    await flushPromises()
+    expect(html.find('[data-test=files]').exists()).toBe(false)
+    await choose()
+    await html.find('form').trigger('submit')
+    await flushPromises()
+    expect(calls.at(-1)!.body).toMatchObject({ text: 'See these.', attachments: [4] })
   })
   test('with nothing, or with too much, cannot be sent and says by how much', async () => {
     const { calls } = fakeServer({})

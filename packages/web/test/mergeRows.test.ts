@@ -21,6 +21,21 @@ describe('rows after some threads were looked at again', () => {
     expect(mergeRows(rows, [rowOf(9)], merge).map(({ id }) => id)).toEqual([1, 2])
     expect(mergeRows(rows, [rowOf(9)], { ...merge, hasMore: false }).map(({ id }) => id)).toEqual([1, 2, 9])
   })
+  test('a story has one row: the one that comes first now', () => {
+    const story = (id: number, copies: number) => ({ ...rowOf(id), storyId: 5, copies })
+    const merge = {
+      order: 'newest' as const,
+      threads: new Set([109]),
+      stories: new Set([5]),
+      hasMore: false,
+    }
+    const now = mergeRows([story(4, 1), rowOf(3)], [story(9, 2)], merge)
+    expect(now.map(({ id, copies }) => [id, copies])).toEqual([
+      [9, 2],
+      [3, undefined],
+    ])
+    expect(mergeRows([story(4, 1), rowOf(3)], [], merge).map(({ id }) => id)).toEqual([3])
+  })
   test('what is ranked against each other is asked for anew', () => {
     expect(canMerge('distinctive')).toBe(false)
     expect(canMerge('pressing')).toBe(true)

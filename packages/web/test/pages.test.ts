@@ -159,7 +159,7 @@ describe('signing in', () => {
     const { calls } = fakeServer({})
     const { html } = await page()
     await fill(html as VueWrapper, 'nobody', '')
-    expect(html.findAll('.wrong li').map((w) => w.text())).toEqual([
+    expect(html.findAll('.wrong p').map((w) => w.text())).toEqual([
       'enter a valid e-mail address',
       'enter your password',
     ])
@@ -261,6 +261,7 @@ describe('the profiles', () => {
     name: 'Skerrivane Ferries, Dunmarrow',
     placeId: 2,
     url: null,
+    address: null,
     status: 'connected',
     historyDone: 5,
     historyTotal: 5,
@@ -372,6 +373,7 @@ describe('importing', () => {
       dates: { ambiguous: 0, order: null, sample: [] },
       swallowed: [],
     },
+    history: null,
     feed: null,
     asked: null,
     done: 0,
@@ -452,6 +454,7 @@ describe('importing', () => {
     await flushPromises()
     expect(calls.filter(({ path }) => path.endsWith('/start')).at(-1)!.body).toEqual({
       ...asked,
+      profileId: null,
       anyway: true,
     })
   })

@@ -51,6 +51,10 @@ export type LiveEvent =
   | { kind: 'afresh' }
   | { kind: 'entries'; threads: number[]; count: number }
   | { kind: 'thread'; threads: number[] }
+  /** A visitor of a site is there, writes, or has gone: nothing that a lens holds. */
+  | { kind: 'visitor'; threads: number[]; typing: boolean; present: boolean }
+  /** Somebody of the team writes an answer. */
+  | { kind: 'writing'; threads: number[] }
   | { kind: 'profiles' }
   | { kind: 'watches' }
   | { kind: 'teaching' }

@@ -36,15 +36,27 @@ export interface FeedPreview {
   sample: { title: string; at: string | null }[]
 }
 
+/** What was said at an address or in a chat before: mails (.eml, mbox), or lines of conversations (ActivityStreams 2.0). */
+export interface HistoryPreview {
+  /** That can be read. */
+  entries: number
+  unreadable: number
+  /** Dates of the oldest and the newest. */
+  first: string | null
+  last: string | null
+  sample: { title: string; from: string }[]
+}
+
 /** A file that is brought in: read first, then taken in in the background. */
 export interface ImportState {
   id: number
-  kind: 'reviews' | 'feed'
+  kind: 'reviews' | 'feed' | 'mail' | 'chat'
   name: string
   state: 'draft' | 'running' | 'done' | 'failed'
   /** What a draft holds. */
   reviews: ImportPreview | null
   feed: FeedPreview | null
+  history: HistoryPreview | null
   /** How it was to be taken in when that was last tried. */
   asked: StartImportDraft | null
   /** Rows taken in so far, and in all. */

@@ -1,5 +1,5 @@
 import { boolean, type InferType, object, string } from 'yup'
-import { line } from '../shared/fields.ts'
+import { id, line } from '../shared/fields.ts'
 
 /** Which of day and month comes first in dates such as 03/04/2026. */
 export const dateOrders = ['dayFirst', 'monthFirst'] as const
@@ -20,6 +20,8 @@ export const startImportSchema = object({
     outsideId: column(),
     url: column(),
   }).default({}),
+  /** Of mails and conversations: the profile they are the history of. */
+  profileId: id().nullable().default(null),
   /** How dates such as 03/04/2026 are meant; needed where the column itself does not say. */
   dateOrder: string()
     .oneOf([...dateOrders])

@@ -1,3 +1,5 @@
+import type { AttachmentAnswer, PictureAnswer } from '../attachments/answers.ts'
+import type { ChatVisitor } from '../chat/answers.ts'
 import type { ActionState } from '@murrabel/core/actions'
 import type { UrgencyPart } from '@murrabel/core/inbox'
 import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
@@ -17,9 +19,32 @@ export interface TagChangeAnswer {
   changed: { thread: number; added: number[]; removed: number[] }[]
 }
 
+export interface MailPerson {
+  name: string
+  address: string
+}
+
+export interface MailAnswer {
+  from: MailPerson | null
+  to: MailPerson[]
+  cc: MailPerson[]
+  /** What it quotes, and its signature. */
+  folded: string
+  /** It can be shown as it was laid out. */
+  html: boolean
+  /** A machine wrote it: an answering machine, the post about a mail that did not arrive, or a list. */
+  automatic: 'reply' | 'failure' | 'bulk' | null
+  /** It bears our own address, or its receiver could not prove its sender. */
+  doubt: 'own' | 'unproven' | null
+  /** Files that were not taken because there were too many. */
+  filesLeftOut: number
+}
+
 export interface ThreadEntry {
   id: number
   direction: 'in' | 'out'
+  /** Seen by its writer and whom it is for alone. */
+  private: boolean
   kind: EntryKind
   author: string
   title: string | null
@@ -55,6 +80,13 @@ export interface ThreadEntry {
     error: string | null
     text: string
   } | null
+  /** Its envelope and what is beside its words, where it is a mail. */
+  mail: MailAnswer | null
+  attachments: AttachmentAnswer[]
+  pictures: PictureAnswer[]
+  /** As the network last told; null where it tells none. */
+  likes: number | null
+  shares: number | null
   /** What is done to bring it out, for an entry of ours. */
   action: {
     id: number
@@ -62,6 +94,8 @@ export interface ThreadEntry {
     attempts: number
     error: string | null
     uncertain: boolean
+    /** When the network says that it arrived; null where it says nothing. */
+    deliveredAt: string | null
   } | null
 }
 
@@ -73,6 +107,23 @@ export interface ThreadEventAnswer {
   by: string | null
   at: string
   detail: Record<string, unknown>
+}
+
+/** What a comment stands under, as it looks on the network. */
+export interface PostAnswer {
+  entryId: number
+  author: string
+  title: string | null
+  text: string
+  at: string
+  url: string | null
+  paid: boolean
+  likes: number | null
+  shares: number | null
+  pictures: PictureAnswer[]
+  /** What others said under it: how many, and the newest of them. */
+  others: number
+  said: { threadId: number; author: string; text: string; at: string; sentiment: Sentiment }[]
 }
 
 export interface ThreadAnswer {
@@ -116,9 +167,28 @@ export interface ThreadAnswer {
       rating: number | null
     }[]
   } | null
-  /** `as`: the profile that would answer. */
-  reply: { possible: boolean; as: string; maxLength: number; public: boolean; reason?: string }
+  reply: {
+    possible: boolean
+    /** The profile that would answer. */
+    as: string
+    /** Characters. */
+    maxLength: number
+    /** It can also go to its author alone. */
+    privately: boolean
+    /** Files that can go with it: how many, and their bytes together; null: none. */
+    files: { most: number; bytes: number; pictures?: boolean } | null
+    /** Text messages it may be sent as, where the channel counts these; null: it does not. */
+    maxParts: number | null
+    public: boolean
+    /** It goes by e-mail, to this address, instead of to where it was said. */
+    handedOff: { address: string } | null
+    reason?: string
+  }
   watches: { id: number; name: string; hits: Span[] }[]
+  /** The post that this is said under; null where there is none, or we have not seen it. */
+  post: PostAnswer | null
+  /** Who writes from a page of the brand's own site. */
+  visitor: ChatVisitor | null
 }
 
 export interface ThreadChangeAnswer {

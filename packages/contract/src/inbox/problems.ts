@@ -1,6 +1,10 @@
 import { refusal, type RefusalKind } from '../shared/refusal.ts'
 
 export const inboxProblems = {
+  noMailProfile: refusal(
+    422,
+    'Answers by e-mail go out from an e-mail profile. Nothing was changed; connect an address first.',
+  ),
   replyTooLong: refusal(422, 'The reply is longer than this channel takes. It was not sent; shorten it.'),
   threadChanged: refusal(
     409,
@@ -8,6 +12,10 @@ export const inboxProblems = {
   ),
   reportNotPossible: refusal(409, 'This network takes no reports of this. Nothing was sent.'),
   replyNotPossible: refusal(409, 'This channel takes no reply here. Nothing was sent.'),
+  contactStopped: refusal(
+    409,
+    'They asked to hear nothing more from you here. Nothing was sent; another way may be open.',
+  ),
   alreadySent: refusal(409, 'This reply has already gone out and can no longer be withdrawn.'),
   beingSent: refusal(409, 'This reply is on its way right now. Wait a moment and look again.'),
   maybeSent: refusal(

@@ -3,13 +3,14 @@ import type { TagChangeAnswer, ThreadAnswer, ThreadChangeAnswer } from './answer
 import type {
   CancelDraft,
   ChangeReplyDraft,
+  HandOffDraft,
   ReportDraft,
   ReplyDraft,
   TakeBackDraft,
   TagDraft,
   ThreadEventDraft,
 } from './schemas.ts'
-import { get, post, put } from '../shared/route.ts'
+import { get, post, put, remove } from '../shared/route.ts'
 
 /** Routes of threads and what is done with them. */
 export const inboxRoutes = {
@@ -28,6 +29,8 @@ export const inboxRoutes = {
     '/api/threads/:id/given',
     can('answer', 'seen', 'small'),
   ),
+  handOff: put<HandOffDraft, undefined>('/api/threads/:id/handoff', can('answer', 'seen', 'small')),
+  takeBackHandOff: remove<undefined>('/api/threads/:id/handoff', can('answer', 'seen')),
   changeReply: put<ChangeReplyDraft, undefined>('/api/entries/:id/text', can('answer', 'seen', 'medium')),
   takeBackReply: post<TakeBackDraft, undefined>('/api/entries/:id/take-back', can('answer', 'seen', 'small')),
   reportEntry: post<ReportDraft, undefined>('/api/entries/:id/report', can('answer', 'seen', 'small')),

@@ -1,5 +1,5 @@
 import { array, boolean, type InferType, number, object, string } from 'yup'
-import { id, ids, largestId, line, lines } from '../shared/fields.ts'
+import { emailAddress, id, ids, largestId, line, lines } from '../shared/fields.ts'
 import { limits } from '../shared/limits.ts'
 
 export const replySchema = object({
@@ -10,9 +10,21 @@ export const replySchema = object({
   edition: number().integer().min(0).max(largestId).required(),
   /** Finish the thread with it. */
   finish: boolean().default(false),
+  /** Only to its author, although what they said is public. */
+  private: boolean().default(false),
+  /** Ids of files that go with it. */
+  attachments: ids(50).default([]),
   /** Send although a colleague has acted in between. */
   anyway: boolean().default(false),
 })
+
+/** An answer goes by e-mail from now on. */
+export const handOffSchema = object({
+  profileId: id().required('connect an e-mail address first'),
+  address: emailAddress(),
+  name: line(limits.nameLength).default(''),
+})
+export type HandOffDraft = InferType<typeof handOffSchema>
 
 const isoInstant = /^\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/
 

@@ -7,6 +7,8 @@ export interface ProfileAnswer {
   name: string
   placeId: number | null
   url: string | null
+  /** Of an e-mail profile: its address. */
+  address: string | null
   status: ProfileStatus
   /** Entries of the history fetched so far, and in all where the network says it. */
   historyDone: number

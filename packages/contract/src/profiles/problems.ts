@@ -34,6 +34,15 @@ export const profilesProblems = {
     'The feed could not be fetched. Nothing was added; check the address, or try again later.',
     true,
   ),
+  addressTaken: refusal(
+    409,
+    'Another brand here has this address already. Nothing was connected; disconnect it there first.',
+  ),
+  mailServer: refusal(
+    422,
+    'The mail server did not let us in. Nothing was connected; check the fields that are named, or try again later.',
+    true,
+  ),
   signatureWrong: refusal(401, 'The signature of this delivery is wrong or too old. It was not taken.'),
   opmlUnreadable: refusal(
     422,

@@ -1,5 +1,6 @@
 import { can } from '../shared/access.ts'
 import type { ItemApart, NetworkAnswer, OpmlAnswer, ProfileAnswer } from './answers.ts'
+import type { EmailDraft } from './schemas.ts'
 import { get, post } from '../shared/route.ts'
 
 /** Routes of profiles and how they are connected. */
@@ -20,6 +21,7 @@ export const profilesRoutes = {
     '/api/profiles/searches',
     can('setUp', 'brand', 'small'),
   ),
+  connectEmail: post<EmailDraft, ProfileAnswer>('/api/profiles/email', can('setUp', 'brand', 'small')),
   collectNow: post<undefined, undefined>('/api/profiles/:id/collect', can('setUp', 'seen', 'small')),
   disconnect: post<undefined, ProfileAnswer>('/api/profiles/:id/disconnect', can('setUp', 'seen', 'small')),
   itemsApart: get<ItemApart[]>('/api/profiles/:id/apart', can('look', 'seen')),

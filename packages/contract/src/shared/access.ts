@@ -33,6 +33,7 @@ export const bodyBytes = {
   medium: 300_000,
   large: 2_000_000,
   file: 24_000_000,
+  attachment: 25_000_000,
 } as const
 
 export interface Access {

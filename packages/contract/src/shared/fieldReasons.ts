@@ -35,12 +35,17 @@ export const fieldReasons = {
   rowDate: 'the date cannot be read; write it as 2026-11-25 or 25.11.2026',
   rowUndated: 'the article has no date that can be; it counts from today',
   rowFuture: 'the date lies in the future',
+  mailUnreadable: 'this is no mail that can be read: {said}',
+  chatLineUnreadable: 'this is no line of a conversation: {said}',
   rowPlace: 'there is no place of this name; there are {places}',
   // Addresses
   noAddress: 'This is not a web address.',
   notPublic: 'This address lies inside our own network; only public addresses are fetched.',
   feedLarge: 'The document is larger than 10 MB.',
   addressAnswered: 'The address answered: {said}.',
+  addressElsewhere: 'This address belongs to another brand here.',
+  mailSignIn: 'The server refused the user name or password: {said}.',
+  mailAnswered: 'The server did not answer as a mail server: {said}.',
   otherNetwork: 'This is no address on {networks}, whose public profiles can be looked at.',
   lookFailed: 'Looking at it failed: {said}.',
   lookedAtAlready: 'This profile is looked at already.',
@@ -52,6 +57,7 @@ export const fieldReasons = {
   tooOften: 'It would have told {n} times in {days} days, {aDay} a day; at most {most} a day are taken.',
   aspectTwice: '"{name}" stands twice in the list. Keep one.',
   aspectTerm: '"{term}" cannot be looked for in "{name}": write a word or phrase.',
+  replyParts: 'It would be sent as {n} text messages; at most {most} are taken.',
   replyLong: 'At most {most} characters fit here; the reply has {n}.',
 } as const
 

@@ -22,6 +22,12 @@ export const line = (most: number) =>
     })
     .max(most)
 
+/** An e-mail address; whether somebody reads it shows when it is written to. */
+export const emailAddress = () =>
+  line(254)
+    .required('enter an e-mail address')
+    .matches(/^[^\s@<>"]+@[^\s@<>"]+$/, 'this is not an e-mail address')
+
 /** Text of several lines, cleaned. Empty when it shows nothing. */
 export const lines = (most: number) =>
   string()

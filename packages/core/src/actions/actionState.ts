@@ -17,6 +17,8 @@ export type ActionEvent =
   | { kind: 'defer'; uncertain: boolean }
   /** There will be no other try. */
   | { kind: 'fail'; uncertain: boolean }
+  /** What the network had taken did not reach whom it was for. */
+  | { kind: 'undelivered' }
   /** A person wants it tried again at once. */
   | { kind: 'retry' }
   /** A person calls it back. @param anyway although it may have been done */
@@ -36,16 +38,24 @@ const no = (reason: Extract<ActionTransition, { changed: false }>['reason']): Ac
   reason,
 })
 
+/** What stands outside stays, unless the network says that it did not arrive. */
+function fromSent({ kind }: ActionEvent): ActionTransition {
+  if (kind === 'undelivered') return to('failed', false)
+  return no(kind === 'confirm' ? 'alreadyThere' : 'sent')
+}
+
 /**
- * The states of an outside action. What stands outside is sent, whatever was thought or decided before, and stays so;
- * what is uncertain stays uncertain until the network's word.
+ * The states of an outside action. What stands outside is sent, whatever was thought or decided before, and stays so,
+ * unless the network says later that it did not arrive; what is uncertain stays uncertain until the network's word.
  */
 export function actionTransition(from: ActionPosition, event: ActionEvent): ActionTransition {
   const { state, uncertain } = from
-  if (state === 'sent') return no(event.kind === 'confirm' ? 'alreadyThere' : 'sent')
+  if (state === 'sent') return fromSent(event)
   switch (event.kind) {
     case 'confirm':
       return to('sent', false)
+    case 'undelivered':
+      return no('ended')
     case 'begin':
       // Found on its way: the try before ended without anybody's word.
       if (state === 'sending') return to('sending', true)

@@ -71,7 +71,7 @@ export function transition(from: ThreadPosition, event: ThreadEvent, now: number
 
 export interface Arrival {
   state: ThreadState
-  /** Of the entry that the thread is shown by; null when none came from outside. */
+  /** Of the entry that the thread is shown by; null when none came from outside, or it asks for no answer. */
   origin: EntryOrigin | null
   /** Epoch milliseconds of the latest incoming entry and of our latest answer that stands. */
   leadAt: number | null

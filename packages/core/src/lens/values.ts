@@ -19,6 +19,9 @@ export const lensChannels = [
   'reviews',
   'video',
   'forum',
+  'texts',
+  'email',
+  'chat',
   'news',
   'import',
 ] as const

@@ -9,6 +9,7 @@ import {
   type NumberedDoc,
   type PhraseDoc,
 } from './countPhrases.ts'
+import { chanceOf, distinctiveness, heldByRate, type Share } from './distinctiveness.ts'
 
 export interface DistinctivePhrase {
   /** Folded words, as search takes them. */
@@ -16,7 +17,7 @@ export interface DistinctivePhrase {
   /** Entries of the foreground that hold it, and of the background. */
   count: number
   before: number
-  /** How distinctive: the log-odds ratio over its standard error. */
+  /** How distinctive, in standard deviations: see `distinctiveness`. */
   z: number
   /** Ids of the foreground's entries that hold it. */
   entries: number[]
@@ -27,8 +28,8 @@ export interface PhraseOptions {
   limit?: number
   /** Entries a phrase needs. Default: 3, or 1 in 500 of the foreground. */
   minimum?: number
-  /** Phrases under this z are ordinary. Default 1.96. */
-  leastZ?: number
+  /** Of the phrases told, at most this share may be told by accident. Default 0.1. */
+  falseRate?: number
   /** Words not to be told: those that were asked for. */
   without?: readonly string[]
 }
@@ -37,10 +38,9 @@ export interface PhraseOptions {
 const overlap = 0.6
 
 /**
- * Phrases of one to three words that tell the foreground from the background: log-odds ratio with an informative
- * Dirichlet prior drawn from both (Monroe, Colaresi and Quinn 2008, "Fightin' Words", equations 16 to 22), on the number
- * of entries that hold each phrase, so that one who repeats himself counts once. Of phrases that say the same the more
- * telling one stays.
+ * Phrases of one to three words that tell the foreground from the background, by the number of entries that hold each, so
+ * that one who repeats himself counts once. Only as many are told as keep the share of accidents under `falseRate`; where
+ * nothing tells, nothing is told. Of phrases that say the same the more telling one stays.
  */
 export function distinctivePhrases(
   foreground: readonly PhraseDoc[],
@@ -67,7 +67,16 @@ export function distinctiveNumbered(
   const minimum = options.minimum ?? Math.max(3, Math.ceil(front.length / 500))
   const counts = countPhrases(front, { minimum })
   const before = countOf(background.docs, counts)
-  const ranked = rank(counts, before, words, options)
+  const ranked = rank(
+    [...counts].map(([key, n]) => ({
+      key,
+      front: n,
+      fronts: front.length,
+      back: before.get(key) ?? 0,
+      backs: background.docs.length,
+    })),
+    { words, minimum, options },
+  )
   const chosen = withoutOverlap(ranked, front, options.limit ?? 40)
   return chosen.map(({ key, count, z, docs }) => ({
     words: wordsOfKey(key, words),
@@ -107,46 +116,34 @@ interface Ranked {
 }
 
 function rank(
-  counts: ReadonlyMap<number, number>,
-  before: ReadonlyMap<number, number>,
-  words: readonly string[],
-  { leastZ = 1.96, without = [] }: PhraseOptions,
+  counted: readonly (Share & { key: number })[],
+  { words, minimum, options }: { words: readonly string[]; minimum: number; options: PhraseOptions },
 ): Ranked[] {
-  let front = 0
-  let back = 0
-  for (const [key, n] of counts) {
-    front += n
-    back += before.get(key) ?? 0
-  }
-  // The prior weighs a tenth of the smaller side: strong enough to tame rare words, too weak to hide real differences.
-  const prior = Math.max(10, Math.min(front, back) / 10)
-  const asked = new Set(without)
-  const ranked: Ranked[] = []
-  for (const [key, y] of counts) {
-    const phrase = wordsOfKey(key, words)
-    if (!hasContentWord(phrase) || phrase.every((word) => asked.has(word))) continue
-    const z = logOdds(y, front, before.get(key) ?? 0, back, prior)
-    if (z >= leastZ) ranked.push({ key, count: y, z })
-  }
+  const asked = new Set(options.without)
+  const looked = counted
+    .filter(({ key, front, back }) => {
+      // Held by so few in all, it could not stand out (Tarone 1990): it is not looked at, and makes no accident likelier.
+      if (front + back <= minimum) return false
+      const phrase = wordsOfKey(key, words)
+      return hasContentWord(phrase) && !phrase.every((word) => asked.has(word))
+    })
+    .map((share) => {
+      const z = distinctiveness(share)
+      // What is said less here than elsewhere is looked at as well, and cannot tell.
+      return { key: share.key, count: share.front, z, chance: z > 0 ? chanceOf(share, minimum) : 1 }
+    })
+    .sort((a, b) => a.chance - b.chance)
+  const told = looked.slice(
+    0,
+    heldByRate(
+      looked.map(({ chance }) => chance),
+      options.falseRate ?? 0.1,
+    ),
+  )
   // Of phrases as distinctive as each other the one with more words of its own says more.
   const worth = ({ z, key }: Ranked) =>
     z * (0.9 + 0.1 * wordsOfKey(key, words).filter((word) => !isGlue(word)).length)
-  return ranked.sort((a, b) => worth(b) - worth(a) || b.count - a.count || a.key - b.key)
-}
-
-/**
- * The z-score of a phrase: its log-odds in the foreground less that in the background, each smoothed by the prior, over
- * the standard error.
- *
- * @param y count in the foreground of n; @param x count in the background of m; @param weight size of the prior
- * @example logOdds(30, 100, 10, 1000, 5) // 10.138
- */
-export function logOdds(y: number, n: number, x: number, m: number, weight: number): number {
-  const share = (x + y) / Math.max(1, n + m)
-  const alpha = weight * share
-  const odds = (count: number, size: number) =>
-    Math.log((count + alpha) / Math.max(1e-9, size + weight - count - alpha))
-  return (odds(y, n) - odds(x, m)) / Math.sqrt(1 / (y + alpha) + 1 / (x + alpha))
+  return told.sort((a, b) => worth(b) - worth(a) || b.count - a.count || a.key - b.key)
 }
 
 /** Takes phrases best first; one that shares a word with a taken one and most of its entries is left out. */

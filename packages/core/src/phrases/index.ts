@@ -8,7 +8,6 @@ export {
   type PhraseDoc,
 } from './countPhrases.ts'
 export {
-  logOdds,
   distinctiveNumbered,
   distinctivePhrases,
   type PhraseOptions,

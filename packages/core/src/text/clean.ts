@@ -91,6 +91,16 @@ export function cleanNumber(
 }
 
 /**
+ * Scheme, host and port of a web address, as browsers name where a page comes from; null for anything else.
+ *
+ * @example originOf('https://ferry.example/fares?to=inchgarth') // 'https://ferry.example'
+ */
+export function originOf(address: string): string | null {
+  const url = cleanUrl(address)
+  return url === undefined ? null : new URL(url).origin
+}
+
+/**
  * A web address from outside; undefined for what is none, and for what is no http: it could be a script.
  *
  * @example cleanUrl('javascript:alert(1)') ?? null // null

@@ -4,6 +4,7 @@ export {
   cleanNumber,
   cleanText,
   cleanUrl,
+  originOf,
   cutText,
   earliest,
   isBlank,

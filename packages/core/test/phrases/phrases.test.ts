@@ -3,7 +3,6 @@ import { describe, expect, test } from 'vitest'
 import {
   countPhrases,
   hasContentWord,
-  logOdds,
   distinctivePhrases,
   WordNumbers,
   wordsOfKey,
@@ -135,16 +134,6 @@ describe('counting', () => {
 })
 
 describe('telling phrases', () => {
-  test('the z-score by hand', () => {
-    // 12 of 100 against 3 of 300, prior 10: alpha = 10 * 15 / 400 = 0.375
-    const alpha = 0.375
-    const delta = Math.log(12.375 / (110 - 12.375)) - Math.log(3.375 / (310 - 3.375))
-    const z = delta / Math.sqrt(1 / (12 + alpha) + 1 / (3 + alpha))
-    expect(logOdds(12, 100, 3, 300, 10)).toBeCloseTo(z, 10)
-    expect(logOdds(10, 100, 10, 100, 10)).toBeCloseTo(0, 10)
-    expect(logOdds(3, 300, 12, 100, 10)).toBeCloseTo(-z, 10)
-  })
-
   const back = docs(
     Array.from({ length: 200 }, (_, i) => `A calm crossing number ${i} with the crew and a good galley`),
     1000,

@@ -1,4 +1,7 @@
 import type { EntryKind } from '@murrabel/core/lens'
+import type { ContactWish } from '@murrabel/core/texting'
+import type { AutomaticMail } from './email/automaticMail.ts'
+import type { ReadMail } from './email/readMail.ts'
 import type { ParsedFeed } from './news/parsedFeed.ts'
 
 /** What a channel can do; the interface offers no more than that. */
@@ -7,6 +10,10 @@ export interface Capabilities {
   reply: boolean
   /** Characters of an answer. */
   replyLength: number
+  /** Texts of limited length that an answer may be sent as, where the channel counts them (`countText` in the core). */
+  replyParts?: number
+  /** What was said in public can be answered in private. */
+  answersPrivately?: boolean
   /** An answer to this kind is public. */
   replyIsPublic(kind: EntryKind): boolean
   /** Kinds that can be answered. */
@@ -15,6 +22,10 @@ export interface Capabilities {
   reports?: boolean
   /** An answer can be changed, and taken back, after it has gone out. */
   changes?: boolean
+  /** Files can go with an answer: how many, and their bytes together; only pictures, where it says so. */
+  files?: { most: number; bytes: number; pictures?: boolean }
+  /** How often it is looked at, where that is not the usual. */
+  lookEverySeconds?: number
   /** New entries are announced by webhook; otherwise they are fetched now and then. */
   live: boolean
   /** Access is granted by OAuth; otherwise an address is enough. */
@@ -27,6 +38,8 @@ export interface Capabilities {
 export interface ConnectorProfile {
   id: number
   outsideId: string
+  /** As it is shown. */
+  name?: string
   /** Base address of the network, or the address of a feed. */
   address: string
   /** Key to the network; empty where none is needed. */
@@ -61,12 +74,78 @@ export interface CollectedItem {
   changedAt?: number
   url?: string
   reach?: number
+  /** How often it was liked, and passed on, where the network tells it. */
+  likes?: number
+  shares?: number
+  /** Pictures, or a video's still, by their addresses. */
+  pictures?: { address: string; alt: string }[]
   private?: boolean
   paid?: boolean
   /** The key of our outbox, where the network gives it back. */
   replyKey?: string
+  /** One of several texts that its author wrote as one: it is an entry when all of them are there. */
+  piece?: {
+    /** The same for all of them. */
+    whole: string
+    /** 1 to `of`. */
+    number: number
+    of: number
+  }
+  /** Its envelope and what is beside its words, where it is a mail. */
+  mail?: MailParts
+  /** What the connector needs of it to answer it; JSON. */
+  answerTo?: unknown
+  files?: CollectedFile[]
+  /** Its author wants to hear nothing more from us here, or wants to again. */
+  wish?: ContactWish
   /** Exactly as received. */
   raw: unknown
+}
+
+/** A file or picture that came with it. */
+export interface CollectedFile {
+  name: string
+  type: string
+  bytes: Uint8Array
+  /** By which its HTML shows it. */
+  cid: string | null
+}
+
+export interface MailParts {
+  messageId: string | null
+  /** Message-IDs it answers, the nearest first. */
+  ancestors: string[]
+  /** Its subject says that it answers something. */
+  isAnswer: boolean
+  from: { name: string; address: string }
+  to: { name: string; address: string }[]
+  cc: { name: string; address: string }[]
+  /** What it quotes, and its signature. */
+  folded: string
+  html: string | null
+  /** A machine wrote it. */
+  automatic: AutomaticMail | null
+  /** Whether it comes from whom it names: it bears our own address, or its receiver could not prove it. */
+  doubt: 'own' | 'unproven' | null
+  filesLeftOut: number
+}
+
+/** Figures of an entry that grow after it was said. */
+export interface EntryFigures {
+  outsideId: string
+  likes?: number
+  shares?: number
+  reach?: number
+}
+
+/** What became of an answer of ours after the network had taken it. */
+export interface DeliveryReport {
+  outsideId: string
+  state: 'delivered' | 'failed'
+  /** Why it failed, in the network's words. */
+  reason?: string
+  /** Epoch milliseconds. */
+  at: number
 }
 
 /** A piece of a page or delivery that could not be read, as it came, with why not. */
@@ -88,6 +167,7 @@ export interface ReadParts {
   items: CollectedItem[]
   unread: UnreadPart[]
   gone?: GoneItem[]
+  reports?: DeliveryReport[]
 }
 
 export interface CollectedPage extends ReadParts {
@@ -112,6 +192,13 @@ export interface ReplyAction {
   text: string
   /** The network does it once for each key. */
   key: string
+  /** Only to the author of what it answers, although that is public: their id there. */
+  privatelyTo?: string
+  /** An earlier try may have reached the network. */
+  maybeSent?: boolean
+  /** What the connector gave with the entry, for its answer. */
+  answerTo?: unknown
+  files?: { name: string; type: string; bytes: Uint8Array }[]
 }
 
 export interface Sent {
@@ -139,6 +226,12 @@ export interface PublicLook {
   ratings: { at: number; rating: number }[]
 }
 
+export interface Upload {
+  bytes: Uint8Array
+  type: string
+  token: string
+}
+
 /** Requests to a network, with retry, rate budget and error classes around them. */
 export interface NetworkHttp {
   json<T>(
@@ -156,6 +249,16 @@ export interface NetworkHttp {
     type: string
     maxAgeSeconds?: number
   }>
+  /**
+   * The address behind a host's name, for protocols other than HTTP.
+   *
+   * @throws NetworkFailure refused for inner addresses, transient when it is not found
+   */
+  host(name: string, port: number): Promise<string>
+  /** Puts a file there; answers what the network says of it. */
+  upload<T>(url: string, file: Upload): Promise<T>
+  /** The bytes of a document. @throws TooLargeError */
+  bytes(url: string, options: { maxBytes: number }): Promise<Uint8Array>
   /** Sends a body and looks at nothing but whether it was taken. */
   post(url: string, body: string, headers: Record<string, string>): Promise<void>
 }
@@ -163,6 +266,7 @@ export interface NetworkHttp {
 /** What is done beside the server's own thread. */
 export interface CollectTools {
   parseFeed(document: string): Promise<ParsedFeed>
+  readMail(bytes: Uint8Array): Promise<ReadMail>
 }
 
 /** One contract for all channels. Nothing outside a connector's folder asks which channel it is. */
@@ -173,6 +277,8 @@ export interface Connector {
   profiles?(address: string, accessToken: string, http: NetworkHttp): Promise<OutsideProfile[]>
   /** Looks at a public profile by its address on the network at `network`. */
   look?(network: string, address: string, http: NetworkHttp): Promise<PublicLook>
+  /** Tries a profile's settings, and changes nothing. @throws NetworkFailure */
+  check?(profile: ConnectorProfile, http: NetworkHttp): Promise<void>
   /** One page, from a cursor (null: from the beginning). */
   collect(
     profile: ConnectorProfile,
@@ -191,8 +297,16 @@ export interface Connector {
     report: { entryId: string; reason: string; text: string; key: string },
     http: NetworkHttp,
   ): Promise<void>
+  /** How these stand now; what the network knows no more is left out. */
+  figures?(
+    profile: ConnectorProfile,
+    outsideIds: readonly string[],
+    http: NetworkHttp,
+  ): Promise<EntryFigures[]>
   /** Reads the body of a webhook whose signature has been checked. */
   receive?(profile: ConnectorProfile, body: unknown): ReadParts
+  /** Reads a mail that another server brought. */
+  receiveMail?(profile: ConnectorProfile, bytes: Uint8Array, tools: CollectTools): Promise<ReadParts>
   /** One piece as it came, read again; null when it is no text of anybody. */
   readPart?(profile: ConnectorProfile, raw: unknown): CollectedItem | null
   subscribe?(profile: ConnectorProfile, subscription: HookSubscription, http: NetworkHttp): Promise<void>

@@ -1,4 +1,6 @@
+import { chatConnector } from './chat/index.ts'
 import type { Connector } from './contract.ts'
+import { emailConnector } from './email/index.ts'
 import { forumConnector, forumSearch } from './forum/index.ts'
 import { mapsConnector } from './maps/index.ts'
 import { newsConnector } from './news/index.ts'
@@ -6,6 +8,7 @@ import { pagesConnector } from './pages/index.ts'
 import { photosConnector, photosSearch } from './photos/index.ts'
 import { postsConnector, postsSearch } from './posts/index.ts'
 import { reviewsConnector } from './reviews/index.ts'
+import { textsConnector } from './texts/index.ts'
 import { videoConnector, videoSearch } from './video/index.ts'
 
 const byChannel = (connectors: readonly Connector[]) => new Map(connectors.map((c) => [c.channel, c]))
@@ -19,6 +22,9 @@ const accounts = byChannel([
   photosConnector,
   videoConnector,
   forumConnector,
+  textsConnector,
+  emailConnector,
+  chatConnector,
 ])
 const searches = byChannel([postsSearch, photosSearch, videoSearch, forumSearch])
 
@@ -45,6 +51,10 @@ export { networkHttp } from './shared/networkHttp.ts'
 export { TooLargeError } from './shared/readBody.ts'
 export { RateBudget } from './shared/rateBudget.ts'
 export { checkAddress, guardedLookup, InnerAddressError, isInnerAddress } from './shared/innerAddress.ts'
+export { itemOfLine, visitThread } from './chat/index.ts'
+export { partsOfMail } from './email/mailItem.ts'
+export { mailLimits, readMail, type ReadMail } from './email/readMail.ts'
+export type { MailServer, MailSettings } from './email/mailSettings.ts'
 export { FeedError, parseFeed } from './news/parseFeed.ts'
 export type { FeedEntry, ParsedFeed } from './news/parsedFeed.ts'
 export { itemOfEntry } from './news/index.ts'

@@ -5,6 +5,8 @@ import { pinoHttp } from 'pino-http'
 import { problemOf } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { alertRoutes, feedRoutes } from './alerts.ts'
+import { attachmentRoutes } from './attachments.ts'
+import { chatBox, chatRoutes, visitorRoutes } from './chat.ts'
 import { entryRoutes } from './entries.ts'
 import { importRoutes } from './imports.ts'
 import { liveRoutes } from './live.ts'
@@ -33,6 +35,8 @@ export function createApp(context: Context): Express {
   if (webFolder) tellVersion(app, webFolder)
   compressAnswers(app)
   hookRoutes(app, context)
+  if (webFolder) chatBox(app, webFolder)
+  visitorRoutes(app, context)
   feedRoutes(app, context)
   app.use(sameOrigin(context))
   app.use(readSession(context))
@@ -55,6 +59,8 @@ const sections = [
   alertRoutes,
   profileRoutes,
   importRoutes,
+  attachmentRoutes,
+  chatRoutes,
   liveRoutes,
 ]
 

@@ -19,6 +19,8 @@ export interface HandleOptions<Body, Answer> {
   schema?: AnySchema
   /** The body is text, not JSON. */
   text?: boolean
+  /** The body is a file: its bytes are the request's body. */
+  bytes?: boolean
   /** Undefined answers 204. */
   act(call: Call<Body>): Promise<Answer>
 }
@@ -37,9 +39,13 @@ const asJson = (limit: number) =>
 const parsers = Object.fromEntries(
   Object.entries(bodyBytes).map(([size, limit]) => [
     size,
-    { json: asJson(limit), text: express.text({ limit, type: () => true }) },
+    {
+      json: asJson(limit),
+      text: express.text({ limit, type: () => true }),
+      bytes: express.raw({ limit, type: () => true }),
+    },
   ]),
-) as unknown as Record<keyof typeof bodyBytes, { json: RequestHandler; text: RequestHandler }>
+) as unknown as Record<keyof typeof bodyBytes, Record<'json' | 'text' | 'bytes', RequestHandler>>
 
 /** Who asks is looked at before anything of the body is read. */
 function admit({ right, scope }: Access): RequestHandler {
@@ -58,11 +64,12 @@ function admit({ right, scope }: Access): RequestHandler {
 export function handle<Body, Answer>(
   app: Express,
   route: Route<Body, Answer>,
-  { schema, text, act }: HandleOptions<Body, Answer>,
+  { schema, text, bytes, act }: HandleOptions<Body, Answer>,
 ): void {
   const { access } = route
   const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
-  const parse = parsers[access.body === 'none' ? 'small' : access.body][text ? 'text' : 'json']
+  const parse =
+    parsers[access.body === 'none' ? 'small' : access.body][bytes ? 'bytes' : text ? 'text' : 'json']
   app[method](route.path, admit(access), parse, async (req, res) => {
     const reader = res.locals.reader as Reader
     const body = (schema ? await checked(schema, req.body) : text ? textOf(req.body) : undefined) as Body

@@ -4,6 +4,7 @@ import {
   cancelSchema,
   changeReplySchema,
   giveSchema,
+  handOffSchema,
   keepSchema,
   replySchema,
   reportSchema,
@@ -26,6 +27,8 @@ import {
 import {
   applyThreadEvent,
   giveThread,
+  handOffThread,
+  takeBackHandOff,
   undoThreadEvent,
   keepEntries,
   tagThreads,
@@ -59,6 +62,13 @@ export function threadRoutes(app: Express, context: Context): void {
   handle(app, routes.give, {
     schema: giveSchema,
     act: ({ reader, id, body }) => giveThread(context, reader, id(), body.to),
+  })
+  handle(app, routes.handOff, {
+    schema: handOffSchema,
+    act: ({ reader, id, body }) => handOffThread(context, reader, id(), body),
+  })
+  handle(app, routes.takeBackHandOff, {
+    act: ({ reader, id }) => takeBackHandOff(context, reader, id()),
   })
   handle(app, routes.changeReply, {
     schema: changeReplySchema,

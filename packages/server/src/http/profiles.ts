@@ -1,5 +1,5 @@
 import express, { type Express } from 'express'
-import { connectSchema, feedSchema, fileSchema, routes } from '@murrabel/contract'
+import { connectSchema, emailSchema, feedSchema, fileSchema, routes } from '@murrabel/contract'
 import { may, type Reader } from '../access/reader.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
@@ -8,6 +8,7 @@ import { receiveHook, listApart, tryApartAgain } from '../services/intake/index.
 import { callbackPath, finishOAuth, startOAuth } from '../services/connections/index.ts'
 import {
   collectNow,
+  connectEmail,
   connectFeed,
   connectSearch,
   disconnectProfile,
@@ -44,6 +45,10 @@ export function profileRoutes(app: Express, context: Context): void {
   handle(app, routes.connectSearch, {
     schema: connectSchema,
     act: ({ reader, body }) => connectSearch(context, reader, body.network),
+  })
+  handle(app, routes.connectEmail, {
+    schema: emailSchema,
+    act: ({ reader, body }) => connectEmail(context, reader, body),
   })
   handle(app, routes.disconnect, {
     act: ({ reader, id }) => disconnectProfile(context, reader, id()),

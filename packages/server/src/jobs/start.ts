@@ -3,13 +3,14 @@ import type { Context } from '../context.ts'
 import { dueChannel } from '../store/queries/jobs/dueWork.ts'
 import type { Listener } from '../store/listener.ts'
 import type { Works } from './due/piece.ts'
+import { startMailListener } from './mailListener.ts'
 import { startRunner, type Runner } from './due/runner.ts'
 import { act } from '../services/actions/index.ts'
 import { checkAlert, deliverAlert } from '../services/alerts/index.ts'
 import { askForReadings, createAnalysis, readAgain, runWatchHistories } from '../services/analysis/index.ts'
 import { runImport } from '../services/imports/index.ts'
 import { prune } from '../services/brand/index.ts'
-import { collectProfile, lookAtPublicProfile } from '../services/intake/index.ts'
+import { collectProfile, joinLate, lookAtPublicProfile } from '../services/intake/index.ts'
 import { learnWhenRested, rereadHistory } from '../services/teaching/index.ts'
 import { wakeThread } from '../services/inbox/index.ts'
 
@@ -32,11 +33,14 @@ function worksOf(context: Context): Works {
     learn: ({ id }) => learnWhenRested(context, id),
     look: ({ id }) => lookAtPublicProfile(context, id),
     import: (piece) => runImport(context, piece),
+    join: (piece) => joinLate(context, piece),
     prune: ({ signal }) => prune(context, signal),
   }
 }
 
 export interface JobsProcess {
+  /** Where mail is taken that other servers bring; null: it takes none. */
+  mailPort: number | null
   /** Looks now whether something is due. */
   look(): void
   stop(): Promise<void>
@@ -62,9 +66,12 @@ export async function startJobs(
   // It has much to load: nothing that comes in waits for that.
   void context.readingWorker.warm()
   const schedule = await startSchedule(context)
+  const mail = config.mailPort === null ? null : await startMailListener(context, config.mailPort)
   return {
+    mailPort: mail?.port ?? null,
     look: () => runner.look(),
     async stop() {
+      await mail?.stop()
       await schedule.stop({ graceful: false, timeout: 2000 }).catch(() => {})
       await runner.stop()
     },

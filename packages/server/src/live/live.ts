@@ -31,7 +31,7 @@ export interface Live {
   recent(brandId: number, ms: number): LiveEvent[]
   onEnd(session: string, act: () => void): () => void
   /** Called with everything that is told to anybody, before they hear it. */
-  onAny(act: (event: LiveEvent) => void): void
+  onAny(act: (event: LiveEvent, brandId: number) => void): void
 }
 
 /** Live updates across processes by LISTEN and NOTIFY. After a lost connection every browser is told to load afresh. */
@@ -41,9 +41,9 @@ export function startLive(db: Database, listener: Listener): Live {
   brands.setMaxListeners(0)
   sessions.setMaxListeners(0)
   const recent = new Map<string, Told[]>()
-  const before: ((event: LiveEvent) => void)[] = []
+  const before: ((event: LiveEvent, brandId: number) => void)[] = []
   const pass = (brand: string, event: LiveEvent) => {
-    for (const act of before) act(event)
+    for (const act of before) act(event, Number(brand))
     const at = performance.now()
     const told = [...(recent.get(brand) ?? []).filter((each) => at - each.at <= missedLimitMs), { at, event }]
     recent.set(brand, told.length > recentLimit ? [{ at, event: { kind: 'afresh' } }] : told)

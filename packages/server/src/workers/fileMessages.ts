@@ -1,5 +1,6 @@
-import type { FeedPreview, ImportPreview, RowProblem } from '@murrabel/contract'
-import type { CollectedItem, ParsedFeed } from '../connectors/index.ts'
+import type { FeedPreview, HistoryPreview, ImportPreview, RowProblem } from '@murrabel/contract'
+import type { SniffedFile } from '../attachments/picture.ts'
+import type { CollectedItem, ConnectorProfile, ParsedFeed, ReadMail } from '../connectors/index.ts'
 import type { ListedFeed } from '../files/readOpml.ts'
 import type { ReadReview, ReviewQuestion } from '../files/readReviews.ts'
 
@@ -7,13 +8,19 @@ import type { ReadReview, ReviewQuestion } from '../files/readReviews.ts'
 export type FileQuestion =
   | { kind: 'feed'; document: string }
   | { kind: 'opml'; document: string }
+  | { kind: 'mail'; bytes: Uint8Array }
+  /** What a file is. */
+  | { kind: 'sniff'; bytes: Uint8Array }
   /** Of a file that lies in the database. */
   | { kind: 'preview'; importId: number }
   | ({ kind: 'rows'; importId: number; from: number; count: number } & RowsQuestion)
 
 /** How the rows of a file are to be read. */
 export type RowsQuestion =
-  { of: 'reviews'; question: ReviewQuestion } | { of: 'feed'; name: string; now: number }
+  | { of: 'reviews'; question: ReviewQuestion }
+  | { of: 'mail'; profile: ConnectorProfile }
+  | { of: 'chat' }
+  | { of: 'feed'; name: string; now: number }
 
 export interface RowsPage {
   items: (CollectedItem & Pick<ReadReview, 'place'>)[]
@@ -27,6 +34,10 @@ export type FileAnswer<Q extends FileQuestion> = Q extends { kind: 'feed' }
   ? ParsedFeed
   : Q extends { kind: 'opml' }
     ? ListedFeed[]
-    : Q extends { kind: 'preview' }
-      ? { reviews: ImportPreview | null; feed: FeedPreview | null }
-      : RowsPage
+    : Q extends { kind: 'mail' }
+      ? ReadMail
+      : Q extends { kind: 'sniff' }
+        ? SniffedFile
+        : Q extends { kind: 'preview' }
+          ? { reviews: ImportPreview | null; feed: FeedPreview | null; history: HistoryPreview | null }
+          : RowsPage

@@ -2,9 +2,12 @@ import { parentPort, workerData } from 'node:worker_threads'
 import pg from 'pg'
 import { shortened } from '@murrabel/core/text'
 import { type FeedPreview, type RowProblem, fieldProblem } from '@murrabel/contract'
-import { FeedError, itemOfEntry, parseFeed } from '../connectors/index.ts'
+import { sniffFile } from '../attachments/picture.ts'
+import { FeedError, itemOfEntry, parseFeed, readMail, type ConnectorProfile } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
 import { previewReviews, readReviews } from '../files/readReviews.ts'
+import { checkMailFile, itemsOfMails, type MailFile } from '../files/readMbox.ts'
+import { readChats } from '../files/readChats.ts'
 import { readOpml } from '../files/readOpml.ts'
 import { importDocument } from '../store/queries/imports/imports.ts'
 import type { FileQuestion, RowsPage, RowsQuestion } from './fileMessages.ts'
@@ -55,13 +58,23 @@ interface WholeFile {
 /** The rows of the file that is being brought in: asked for page by page, it is read once. */
 let last: { key: string; file: WholeFile } | null = null
 
-async function wholeFile(importId: number, asked: RowsQuestion): Promise<WholeFile> {
+async function wholeFile(importId: number, asked: Exclude<RowsQuestion, { of: 'mail' }>): Promise<WholeFile> {
   const key = JSON.stringify([importId, asked])
   if (last?.key === key) return last.file
   const { document } = await documentOf(importId)
-  const file = asked.of === 'reviews' ? readReviews(document, asked.question) : readArticles(document, asked)
+  const file =
+    asked.of === 'reviews'
+      ? readReviews(document, asked.question)
+      : asked.of === 'chat'
+        ? readConversations(document)
+        : readArticles(document, asked)
   last = { key, file }
   return file
+}
+
+function readConversations(document: string): WholeFile {
+  const { items, problems } = readChats(document)
+  return { items: items.map((item) => ({ ...item, place: null })), problems }
 }
 
 function readArticles(document: string, { name, now }: { name: string; now: number }): WholeFile {
@@ -84,6 +97,31 @@ function readArticles(document: string, { name, now }: { name: string; now: numb
   }
 }
 
+const bytesOf = (document: string) => Buffer.from(document, 'base64')
+
+/** Looked through once for all pages; its mails are read page by page, since their files are large. */
+let lastMails: { importId: number; file: MailFile } | null = null
+
+async function mailRows(
+  importId: number,
+  profile: ConnectorProfile,
+  { from, count }: { from: number; count: number },
+): Promise<RowsPage> {
+  if (lastMails?.importId !== importId || from === 0) {
+    const { document } = await documentOf(importId)
+    lastMails = { importId, file: await checkMailFile(bytesOf(document)) }
+  }
+  const { mails, problems } = lastMails.file
+  const items = await itemsOfMails(mails.slice(from, from + count), profile)
+  if (!items.length) lastMails = null
+  return {
+    items: items.map((item) => ({ ...item, place: null })),
+    total: mails.length,
+    problems: problems.slice(0, problemsKept),
+    refused: 0,
+  }
+}
+
 /** Problems that are kept: a list of more is read by nobody. */
 const problemsKept = 500
 
@@ -91,17 +129,25 @@ async function answerOf(question: FileQuestion): Promise<unknown> {
   switch (question.kind) {
     case 'feed':
       return parseFeed(question.document)
+    case 'mail':
+      return readMail(question.bytes)
+    case 'sniff':
+      return sniffFile(question.bytes)
     case 'opml':
       return readOpml(question.document)
     case 'preview': {
       const { kind, document } = await documentOf(question.importId)
+      const none = { reviews: null, feed: null, history: null }
+      if (kind === 'mail') return { ...none, history: (await checkMailFile(bytesOf(document))).preview }
+      if (kind === 'chat') return { ...none, history: readChats(document).preview }
       return kind === 'reviews'
-        ? { reviews: previewReviews(document), feed: null }
-        : { reviews: null, feed: previewFeed(document) }
+        ? { ...none, reviews: previewReviews(document) }
+        : { ...none, feed: previewFeed(document) }
     }
     case 'rows': {
       const { importId, from, count, kind: _kind, ...asked } = question
-      const { items, problems } = await wholeFile(importId, asked as RowsQuestion)
+      if (asked.of === 'mail') return mailRows(importId, asked.profile, { from, count })
+      const { items, problems } = await wholeFile(importId, asked as Exclude<RowsQuestion, { of: 'mail' }>)
       return {
         items: items.slice(from, from + count),
         total: items.length,

@@ -173,6 +173,7 @@ test.each([
   ['photos', ['comment', 'mention', 'message'], 2200, true, true],
   ['video', ['comment', 'mention'], 5000, true, true],
   ['forum', ['comment', 'mention'], 20_000, true, true],
+  ['texts', ['message'], 1530, true, true],
   ['news', [], 0, false, false],
 ])('%s can answer %j in %i characters', (channel, kinds, length, live, oauth) => {
   const { capabilities } = accountConnectorOf(channel)!
@@ -189,7 +190,10 @@ describe('a network that lies', () => {
     ({ json: async () => answer }) as unknown as Parameters<
       NonNullable<ReturnType<typeof connectorOf>>['collect']
     >[2]
-  const tools = { parseFeed: () => Promise.reject(new Error('no feed here')) }
+  const tools = {
+    readMail: () => Promise.reject(new Error('no mail')),
+    parseFeed: () => Promise.reject(new Error('no feed here')),
+  }
   const collect = (channel: string, answer: unknown) =>
     accountConnectorOf(channel)!.collect({ ...profile, terms: ['x'] }, null, answering(answer), tools)
   const good = {

@@ -160,6 +160,20 @@ describe('requests', () => {
       http({ guard: { allowed: [host] } }).text(`${address}/x`, { headers: {}, maxBytes: 1000 }),
     ).rejects.toBeInstanceOf(InnerAddressError)
   })
+  test('with a key of ours follow a network within itself, and nowhere else', async () => {
+    const elsewhere = address.replace('127.0.0.1', 'localhost')
+    answers.push(
+      () => ({ status: 302, headers: { location: `${address}/y` } }),
+      () => ({ status: 200, body: '{"a":1}' }),
+    )
+    expect(await http().json(`${address}/x`, { token: 'secret' })).toEqual({ a: 1 })
+    answers.push(
+      () => ({ status: 302, headers: { location: `${elsewhere}/y` } }),
+      () => ({ status: 200, body: '{"a":2}' }),
+    )
+    await expect(http().json(`${address}/x`, { token: 'secret' })).rejects.toMatchObject({ kind: 'refused' })
+    expect(answers.splice(0)).toHaveLength(1)
+  })
 })
 
 test('a name is judged by the address that is connected to, each time it is resolved', () => {

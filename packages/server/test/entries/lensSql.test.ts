@@ -1,20 +1,9 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { bucketStarts } from '@murrabel/core/measures'
-import {
-  blankLens,
-  lensKinds,
-  lensOrigins,
-  lensPredicate,
-  lensSentiments,
-  lensStates,
-  type LensContext,
-  type LensEntry,
-} from '@murrabel/core/lens'
-import { placedWords } from '@murrabel/core/text'
+import { blankLens, lensPredicate } from '@murrabel/core/lens'
 import { openDatabase, migrate, type Database } from '@murrabel/server'
 import { lensArbitrary, plainLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
-import { tsvectorText } from '../../src/services/analysis/readEntry.ts'
 import type { Reader } from '../../src/access/reader.ts'
 import { entryCount } from '../../src/store/queries/entries/entryCount.ts'
 import { entryPage } from '../../src/store/queries/entries/entryPage.ts'
@@ -23,139 +12,22 @@ import { rollupWhere } from '../../src/store/queries/entries/rollupWhere.ts'
 import { countOfAll } from '../../src/services/watches/sentimentCounts.ts'
 import { tide } from '../../src/store/queries/entries/tide.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
-
-const now = Date.parse('2026-11-25T12:00:00Z')
-const context: LensContext = {
-  now,
-  zone: 'Europe/London',
-  me: 2,
-  watchesOf: (group) => (group === 3 ? [] : [group, group + 1]),
-}
-const owner: Reader = { colleagueId: 2, brandId: 1, role: 'owner', placeIds: null, profileIds: null }
-const texts = [
-  'The ferry was late',
-  'Crew’s heron',
-  'Café, heron, late',
-  "O'Brien \\ 'x' & !y",
-  '#DogsOnDeck #dogs',
-  'fer\u200bry',
-  'nothing at all',
-  'LATE herons',
-]
+import { context, now, owner, readers, seedLensEntries, type SeededEntry } from '../support/lensEntries.ts'
 
 let database: TestDatabase
 let db: Database
-let entries: (LensEntry & { id: number; profile: number })[]
+let entries: SeededEntry[]
 
-/** Entries of every kind, in threads of one or two, spread over six weeks; the same every time. */
 beforeAll(async () => {
   database = await freshDatabase()
   db = openDatabase(database.url)
   await migrate(db)
-  await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'Europe/London')`)
-  await db.rows(`INSERT INTO places (id, brand_id, name) SELECT n, 1, 'p' || n FROM generate_series(1, 3) n`)
-  await db.rows(
-    `INSERT INTO colleagues (id, email, name, password_hash) SELECT n, 'c' || n, 'c', '' FROM generate_series(1, 3) n`,
-  )
-  await db.rows(
-    `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 3) n`,
-  )
-  await db.rows(
-    `INSERT INTO accounts (id, brand_id, network, outside_id, name) SELECT n, 1, 'n', n::text, 'a' FROM generate_series(1, 4) n`,
-  )
-  await db.rows(`INSERT INTO aspects (id, brand_id, name) SELECT n, 1, 'x' || n FROM generate_series(1, 2) n`)
-  await db.rows(
-    `INSERT INTO tags (id, brand_id, name) OVERRIDING SYSTEM VALUE SELECT n, 1, 't' || n FROM generate_series(1, 3) n`,
-  )
-  const channels = ['pages', 'maps', 'news', 'import']
-  for (let p = 1; p <= 8; p++)
-    await db.rows(
-      `INSERT INTO profiles (id, brand_id, place_id, channel, network, outside_id, name, status, hook_token) VALUES ($1, 1, $2, $3, 'n', $4, 'n', 'connected', $4)`,
-      [p, p > 6 ? null : 1 + (p % 3), channels[p % 4], `h${p}`],
-    )
-  entries = []
-  for (let i = 1; i <= 240; i++) {
-    const profile = 1 + (i % 8)
-    const thread = Math.ceil(i / 2) * 2 + (i % 3 === 0 ? 1000 : 0)
-    const entry = {
-      id: i,
-      profile,
-      lead: i % 2 === 0,
-      state: lensStates[thread % 4]!,
-      kind: lensKinds[i % 5]!,
-      origin: lensOrigins[(i * 5) % 3]!,
-      channel: channels[profile % 4]!,
-      place: profile > 6 ? null : 1 + (profile % 3),
-      sentiment: lensSentiments[(i * 7) % 4]!,
-      givenTo: thread % 3 === 0 ? null : 1 + (thread % 3),
-      watches: i % 4 ? [1 + (i % 3)] : [],
-      words: placedWords(texts[i % texts.length]!),
-      language: ['en', 'fr', 'und'][i % 3]!,
-      voice: i % 7 ? 1 + (i % 4) : null,
-      story: i % 6 ? null : 1 + (i % 4),
-      aspects: i % 5 ? [] : [{ id: 1 + (i % 2), sentiment: lensSentiments[(i * 3) % 4]! }],
-      tags: thread % 5 ? [] : [1 + (thread % 3)],
-      kept: i % 4 === 1,
-      at: now - ((i * 7919) % (42 * 24)) * 3_600_000,
-    }
-    entries.push(entry)
-    await db.rows(
-      `INSERT INTO threads (id, brand_id, profile_id, place_id, outside_id, state, given_to, pressing_at) VALUES ($1, 1, $2, $3, $4, $5, $6, $7) ON CONFLICT DO NOTHING`,
-      [thread, profile, entry.place, `t${thread}`, entry.state, entry.givenTo, new Date(entry.at)],
-    )
-    await db.rows(
-      `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at, language, account_id, story_id, origin)
-       VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, $12::tsvector, now(), $13, $14, $15, $16)`,
-      [
-        i,
-        profile,
-        thread,
-        entry.place,
-        `e${i}`,
-        entry.kind,
-        entry.channel,
-        texts[i % texts.length],
-        new Date(entry.at),
-        entry.lead,
-        entry.sentiment,
-        tsvectorText(entry.words),
-        entry.language,
-        entry.voice,
-        entry.story,
-        entry.origin,
-      ],
-    )
-    if (entry.lead) await db.rows('UPDATE threads SET lead_entry_id = $2 WHERE id = $1', [thread, i])
-    for (const tag of entry.tags)
-      await db.rows('INSERT INTO thread_tags (thread_id, tag_id) VALUES ($1, $2) ON CONFLICT DO NOTHING', [
-        thread,
-        tag,
-      ])
-    if (entry.kept) await db.rows('INSERT INTO kept_entries (entry_id) VALUES ($1)', [i])
-    for (const watch of entry.watches)
-      await db.rows(
-        `INSERT INTO mentions (watch_id, entry_id, at, spans, sentiment, profile_id) VALUES ($1, $2, $3, '[]', $4, $5)`,
-        [watch, i, new Date(entry.at), entry.sentiment, profile],
-      )
-    for (const { id, sentiment } of entry.aspects)
-      await db.rows('INSERT INTO aspect_readings (aspect_id, entry_id, sentiment) VALUES ($1, $2, $3)', [
-        id,
-        i,
-        sentiment,
-      ])
-  }
+  entries = await seedLensEntries(db)
 })
 afterAll(async () => {
   await db.close()
   await database.drop()
 })
-
-const readers: fc.Arbitrary<Reader> = fc
-  .record({
-    placeIds: fc.option(fc.subarray([1, 2, 3])),
-    profileIds: fc.option(fc.subarray([1, 2, 3, 4, 5, 6, 7, 8])),
-  })
-  .map((part) => ({ ...owner, ...part }))
 
 const allowed = (e: (typeof entries)[number], reader: Reader) =>
   (!reader.placeIds || (e.place !== null && reader.placeIds.includes(e.place))) &&

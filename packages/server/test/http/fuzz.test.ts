@@ -274,6 +274,10 @@ describe('no input is answered by a fault', () => {
           webhook: text,
         }),
       ],
+      [
+        'connectEmail',
+        (text) => ({ address: text, name: text, smtp: { host: text, port: 1, user: text, password: text } }),
+      ],
       ['connectFeed', (text) => ({ address: text, name: text })],
       ['addPublicProfile', (text) => ({ address: text, watchId: own.watch })],
       [

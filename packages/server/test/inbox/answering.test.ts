@@ -46,8 +46,8 @@ describe('answering', () => {
     })
     expect(sent.status).toBe(200)
     await until(() =>
-      world.lanternpage.state.streams
-        .get('skerrivane')!
+      world.lanternpage.state
+        .notesOf('skerrivane')
         .some((n) => n.content === 'Sorry, Perrin.' && n.inReplyTo === 'n4'),
     )
   })

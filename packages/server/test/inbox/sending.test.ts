@@ -42,7 +42,7 @@ const bell = async () => (await call<BellAnswer>('GET', '/api/bell')).body
 const onTop = async () =>
   (await call<EntryPage>('GET', '/api/entries?unit=threads&state=open&order=pressing&limit=1')).body.rows[0]
 const published = (id: number) =>
-  world.lanternpage.state.streams.get('skerrivane')!.filter(({ content }) => content === `An answer to ${id}`)
+  world.lanternpage.state.notesOf('skerrivane').filter(({ content }) => content === `An answer to ${id}`)
 const state = (id: number, wanted: string) =>
   until(async () => (await action(id))?.state === wanted && action(id))
 

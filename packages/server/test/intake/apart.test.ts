@@ -94,6 +94,8 @@ describe('one entry never stops the others', () => {
       (text) => item(text || 'empty', {}),
       (text, i) => item(`th${i}`, { threadId: text || 'x' }),
       (text, i) => item(`pa${i}`, { parentId: text }),
+      (text, i) => item(`pi${i}`, { text, piece: { whole: text, number: 1, of: 1 } }),
+      (text, i) => item(`pj${i}`, { text, piece: { whole: text, number: 1, of: 3 } }),
     ]
     for (const of of fields) await ingest(context, profile, texts.map(of))
     const dates = hostileDates.flatMap((date) => [Date.parse(date), Number(date)])
@@ -109,6 +111,7 @@ describe('one entry never stops the others', () => {
       numbers.flatMap((n, i) => [
         item(`re${i}`, { reach: n }),
         item(`ra${i}`, { rating: n, kind: 'review' }),
+        item(`nu${i}`, { piece: { whole: `w${i}`, number: n, of: n } }),
       ]),
     )
     await read()

@@ -21,7 +21,14 @@ const profile: IngestProfile = {
 beforeAll(async () => {
   database = await freshDatabase()
   db = openDatabase(database.url)
-  parts = { db, due: dueWork(db), now: () => Date.UTC(2026, 10, 25) }
+  parts = {
+    db,
+    due: dueWork(db),
+    now: () => Date.UTC(2026, 10, 25),
+    live: { tell: () => Promise.resolve() } as never,
+    files: undefined as never,
+    fileWorker: undefined as never,
+  }
   await migrate(db)
   await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'UTC')`)
   await db.rows(

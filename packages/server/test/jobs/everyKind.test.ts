@@ -144,8 +144,8 @@ test('every kind of work ends as it should, whichever worker is killed, however 
   expect(await count(`entries WHERE outside_id LIKE 'n%' AND direction = 'in'`)).toBe(notes - 1 + 1)
   expect(await count('entries WHERE analysed_at IS NULL')).toBe(0)
   // Sent once each.
-  const published = world.lanternpage.state.streams
-    .get('skerrivane')!
+  const published = world.lanternpage.state
+    .notesOf('skerrivane')
     .filter(({ content }) => content.startsWith('Reply '))
   expect(published.map(({ content }) => content).sort()).toEqual(
     Array.from({ length: 8 }, (_, i) => `Reply ${i}`),

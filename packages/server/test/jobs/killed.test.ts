@@ -89,8 +89,8 @@ describe('a job worker that is killed', { timeout }, () => {
       { seconds: 60 },
     )
     await worker.kill()
-    const published = world.lanternpage.state.streams
-      .get('skerrivane')!
+    const published = world.lanternpage.state
+      .notesOf('skerrivane')
       .filter((n) => n.content.startsWith('Reply '))
     expect(published.map((n) => n.content).sort()).toEqual(['Reply 0', 'Reply 1', 'Reply 2'])
     const ours = await db.rows<{ text: string; outsideId: string | null }>(
@@ -123,7 +123,7 @@ describe('a job worker that is killed', { timeout }, () => {
     )
     await worker.kill()
     expect(
-      world.lanternpage.state.streams.get('skerrivane')!.filter((n) => n.content === 'Once only'),
+      world.lanternpage.state.notesOf('skerrivane').filter((n) => n.content === 'Once only'),
     ).toHaveLength(1)
   })
 })

@@ -45,8 +45,8 @@ describe('keys of profiles', () => {
     expect((await threadOf('lost a green rucksack')).entries.at(-1)?.action?.state).toBe('waiting')
     expect(await world.connect(owner, 'lanternpage')).toMatch(/connected=/)
     await until(() =>
-      world.lanternpage.state.streams
-        .get('skerrivane')!
+      world.lanternpage.state
+        .notesOf('skerrivane')
         .some((n) => n.content === 'Found it, Bastian.' && n.conversation),
     )
     await until(async () => (await profile())?.status === 'connected')

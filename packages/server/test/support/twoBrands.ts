@@ -21,6 +21,10 @@ export interface Things {
   publicProfile: number
   account: number
   import: number
+  attachment: number
+  picture: number
+  /** A file that somebody put beside an answer that has not gone out. */
+  waiting: number
   tag: number
   colleague: number
   feed: string
@@ -69,9 +73,20 @@ export const thingOf: Partial<Record<RouteName, keyof Things>> = {
   collectNow: 'profile',
   disconnect: 'profile',
   itemsApart: 'profile',
+  chat: 'profile',
+  changeChat: 'profile',
+  writing: 'thread',
+  handOff: 'thread',
+  takeBackHandOff: 'thread',
+  picture: 'picture',
   tryApartAgain: 'profile',
   importState: 'import',
   startImport: 'import',
+  attachment: 'attachment',
+  attachmentPreview: 'attachment',
+  dropAttachment: 'waiting',
+  mailHtml: 'entry',
+  mailPicture: 'entry',
   dropImport: 'import',
 }
 
@@ -179,6 +194,29 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       `INSERT INTO imports (brand_id, kind, name, document) VALUES ($1, 'feed', $2, '<rss/>')`,
       [brandId, word],
     )
+    const key = await context.files.put(Buffer.from(`file of ${word}`))
+    const file =
+      'INSERT INTO attachments (brand_id, name, type, bytes, file, preview, entry_id, colleague_id)'
+    const attachment = await one(`${file} VALUES ($1, $2, 'text/plain', 9, $3, $3, $4, NULL)`, [
+      brandId,
+      word,
+      key,
+      entry,
+    ])
+    const picture = await one(
+      `INSERT INTO pictures (entry_id, position, address, alt, preview) VALUES ($1, 0, 'http://127.0.0.1:1/x.png', $2, $3)`,
+      [entry, word, key],
+    )
+    const waiting = await one(`${file} VALUES ($1, $2, 'text/plain', 9, $3, $3, NULL, $4)`, [
+      brandId,
+      word,
+      key,
+      by,
+    ])
+    await db.rows(
+      `INSERT INTO mails (entry_id, profile_id, envelope, folded, html) VALUES ($1, $2, '{}', $3, $3)`,
+      [entry, profile.id, word],
+    )
     const publicProfile = await one(
       `INSERT INTO public_profiles (brand_id, channel, network, name, url) VALUES ($1, 'pages', 'lanternpage', $2, $3)`,
       [brandId, `public ${word}`, `https://lantern.example/page-${word}`],
@@ -188,6 +226,9 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       [watch, entry, by],
     )
     return {
+      attachment,
+      picture,
+      waiting,
       thread,
       entry,
       action,

@@ -1,3 +1,6 @@
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import {
   startLanternpage,
   startMailroom,
@@ -73,12 +76,13 @@ export interface TestWorld {
   stop(): Promise<void>
 }
 
-export function caller(address: string, cookie: string): Caller {
+/** @param origin the address its pages come from, where that is another */
+export function caller(address: string, cookie: string, origin = address): Caller {
   const call = async <T>(method: string, path: string, body?: unknown) => {
     const response = await fetch(`${address}${path}`, {
       method,
       headers: {
-        origin: address,
+        origin,
         cookie,
         ...(body === undefined
           ? {}
@@ -117,7 +121,8 @@ export async function startTestWorld({
   jobs = true,
   line = false,
   allowed = [],
-}: { jobs?: boolean; line?: boolean; allowed?: string[] } = {}): Promise<TestWorld> {
+  mail = false,
+}: { jobs?: boolean; line?: boolean; allowed?: string[]; mail?: boolean } = {}): Promise<TestWorld> {
   const database = await freshDatabase()
   const [lanternpage, wherabout, press, skimmer, talkstead, mailroom] = await Promise.all([
     startLanternpage(),
@@ -135,6 +140,7 @@ export async function startTestWorld({
     port,
     publicAddress: `http://127.0.0.1:${port}`,
     sealingKey: Buffer.alloc(32, 7),
+    filesFolder: await mkdtemp(join(tmpdir(), 'murrabel-files-')),
     networks: [
       {
         network: 'lanternpage',
@@ -153,11 +159,18 @@ export async function startTestWorld({
         ...demoClient,
       },
     ],
-    allowedInnerAddresses: [new URL(press.address).host, new URL(mailroom.address).host, ...allowed],
+    allowedInnerAddresses: [
+      new URL(press.address).host,
+      new URL(mailroom.address).host,
+      `127.0.0.1:${mailroom.smtpPort}`,
+      `127.0.0.1:${mailroom.imapPort}`,
+      ...allowed,
+    ],
     jobs,
     web: true,
     webFolder: null,
     smtpUrl: mailroom.smtpUrl,
+    mailPort: mail ? 0 : null,
     mailFrom: 'Murrabel <murrabel@skerrivane.example>',
     logLevel: process.env.TEST_LOG ?? 'silent',
     leaseSeconds: 2,
@@ -202,6 +215,7 @@ export async function startTestWorld({
       )
       await cut?.close()
       await database.drop()
+      await rm(config.filesFolder, { recursive: true, force: true })
     },
   }
 }

@@ -1,9 +1,46 @@
+import type { Media } from '../shared/media.ts'
+import type { Reactions } from '../shared/reactions.ts'
+import { pictureObject } from '../shared/scenery.ts'
+import type { StreamEvent } from '../shared/streamEvent.ts'
 import type { NoteRecord, PageRecord } from './state.ts'
 
 const everyone = 'https://www.w3.org/ns/activitystreams#Public'
 
+export interface ActivityParts {
+  address: string
+  reactions: Reactions
+  media: Media
+}
+
+/** Two of three posts of a page show something. */
+export const hasPicture = ({ id, author, page, inReplyTo, conversation }: NoteRecord): boolean =>
+  author.id === page && !inReplyTo && conversation === undefined && !/[036]$/.test(id)
+
+/** What happened to a note, as an activity of ActivityStreams 2.0; what was deleted leaves a Tombstone. */
+export function eventActivity(
+  { type, at, item }: StreamEvent<NoteRecord>,
+  parts: ActivityParts,
+): Record<string, unknown> {
+  const { address } = parts
+  const created = activityOf(item, parts)
+  if (type === 'Create') return created
+  const id = `${address}/notes/${item.id}`
+  if (type === 'Delete')
+    return { type, id: `${id}/deletion`, published: at, object: { type: 'Tombstone', id, deleted: at } }
+  return {
+    ...created,
+    type,
+    id: `${id}/edit`,
+    published: at,
+    object: { ...(created.object as object), updated: at },
+  }
+}
+
 /** A note as an ActivityStreams 2.0 Create activity. */
-export function activityOf(note: NoteRecord, address: string): Record<string, unknown> {
+export function activityOf(
+  note: NoteRecord,
+  { address, reactions, media }: ActivityParts,
+): Record<string, unknown> {
   const link = (id: string) => `${address}/notes/${id}`
   const isPrivate = note.conversation !== undefined
   return {
@@ -24,6 +61,9 @@ export function activityOf(note: NoteRecord, address: string): Record<string, un
       to: isPrivate ? [`${address}/pages/${note.page}`] : [everyone],
       paid: note.paid,
       views: note.reach,
+      ...(isPrivate ? {} : reactions.of(note.id, note.reach)),
+      ...(hasPicture(note) ? { attachment: [pictureObject(note.id, address)] } : {}),
+      ...(note.media?.length ? { attachment: media.objects(note.media, address) } : {}),
       key: note.key,
     },
   }

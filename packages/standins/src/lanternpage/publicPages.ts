@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto'
 import express, { type Request, type Router } from 'express'
 import { escapeHtml, page } from '../shared/html.ts'
-import type { LanternpageState, NoteRecord, PageRecord } from './state.ts'
+import { sceneInWords } from '../shared/scenery.ts'
+import { hasPicture } from './activity.ts'
+import type { LanternpageState, NoteChange, NoteRecord, PageRecord } from './state.ts'
 
 const network = 'Lanternpage'
 const pageSize = 200
@@ -24,7 +26,7 @@ const slug = (name: string) =>
     .replace(/^\.|\.$/g, '')
 
 const article = (note: NoteRecord, answers: Map<string, NoteRecord[]>): string =>
-  `<article id="${note.id}"><strong>${escapeHtml(note.author.name)}</strong> <small>${note.published}</small><p>${escapeHtml(note.content)}</p>${(
+  `<article id="${note.id}"><strong>${escapeHtml(note.author.name)}</strong> <small>${note.published}</small>${hasPicture(note) ? `<img src="/pictures/${note.id}.jpg" width="400" alt="${escapeHtml(sceneInWords(note.id))}">` : ''}${(note.media ?? []).map((id) => `<img src="/media/${id}" width="300" alt="">`).join('')}<p>${escapeHtml(note.content)}</p><form method="post" action="/notes/${note.id}/like"><button>Like</button></form><details><summary>Its author</summary><form method="post" action="/notes/${note.id}/edit"><textarea name="content">${escapeHtml(note.content)}</textarea><button>Change</button></form><form method="post" action="/notes/${note.id}/delete"><button>Delete</button></form></details>${(
     answers.get(note.id) ?? []
   )
     .map((n) => article(n, answers))
@@ -40,12 +42,28 @@ const answersOf = (stream: readonly NoteRecord[]) => {
 type Publish = (note: NoteRecord) => NoteRecord
 
 /** What everybody sees, and the forms with which a visitor comments or writes to a page. */
-export function publicPages(state: LanternpageState, publish: Publish): Router {
+export function publicPages(
+  state: LanternpageState,
+  publish: Publish,
+  change: (change: NoteChange) => void,
+): Router {
   const router = express.Router()
   showPages(router, state)
   showPublicFigures(router, state)
   takeVisitors(router, state, publish)
+  takeReactions(router, state)
+  takeChanges(router, state, change)
   return router
+}
+
+function takeReactions(router: Router, state: LanternpageState): void {
+  router.post('/notes/:note/:what', (req, res, next) => {
+    const { note: id, what } = req.params
+    const note = state.standing(id)
+    if ((what !== 'like' && what !== 'share') || !note || note.conversation) return next()
+    state.add({ op: 'reaction', id, what })
+    res.redirect(303, `/pages/${note.page}`)
+  })
 }
 
 function showPages(router: Router, state: LanternpageState): void {
@@ -57,8 +75,8 @@ function showPages(router: Router, state: LanternpageState): void {
   })
   router.get('/pages/:page', (req, res) => {
     const record = state.pages.get(req.params.page)
-    const stream = state.streams.get(req.params.page)
-    if (!record || !stream) return void res.status(404).send(page(network, '<p>No such page.</p>'))
+    const stream = state.notesOf(req.params.page)
+    if (!record) return void res.status(404).send(page(network, '<p>No such page.</p>'))
     if (req.accepts(['html', 'application/activity+json']) === 'application/activity+json')
       return void res.type('application/activity+json').json(publicActor(record, addressOf(req)))
     const answers = answersOf(stream)
@@ -77,18 +95,16 @@ function showPages(router: Router, state: LanternpageState): void {
     )
   })
   router.get('/notes/:note', (req, res) => {
-    const note = state.notes.get(req.params.note)
+    const note = state.standing(req.params.note)
     if (!note || note.conversation) return void res.status(404).send(page(network, '<p>No such note.</p>'))
-    res.send(page(network, article(note, answersOf(state.streams.get(note.page) ?? []))))
+    res.send(page(network, article(note, answersOf(state.notesOf(note.page)))))
   })
 }
 
 /** Posts by their time, and followers by day, as ActivityStreams. */
 function showPublicFigures(router: Router, state: LanternpageState): void {
   router.get('/pages/:page/posts', (req, res) => {
-    const own = (state.streams.get(req.params.page) ?? []).filter(
-      (note) => !note.inReplyTo && !note.conversation,
-    )
+    const own = state.notesOf(req.params.page).filter((note) => !note.inReplyTo && !note.conversation)
     const after = Math.max(0, Number(req.query.after ?? 0) || 0)
     const items = own.slice(after, after + pageSize)
     const end = after + items.length
@@ -124,7 +140,7 @@ const authorOf = (name: string) => ({
 function takeVisitors(router: Router, state: LanternpageState, publish: Publish): void {
   const form = express.urlencoded({ extended: false })
   router.post('/notes/:note/comments', form, (req, res) => {
-    const target = state.notes.get(req.params.note)
+    const target = state.standing(req.params.note)
     const { name = '', content = '' } = req.body as Record<string, string>
     if (!target || !name.trim() || !content.trim())
       return void res.status(422).send(page(network, '<p>Name and comment are needed.</p>'))
@@ -155,5 +171,19 @@ function takeVisitors(router: Router, state: LanternpageState, publish: Publish)
       conversation: `${record.id}-${author.id}`,
     })
     res.redirect(303, `/pages/${record.id}`)
+  })
+}
+
+function takeChanges(router: Router, state: LanternpageState, change: (change: NoteChange) => void): void {
+  const form = express.urlencoded({ extended: false })
+  router.post('/notes/:note/:what', form, (req, res, next) => {
+    const { note: id, what } = req.params as { note: string; what: string }
+    if (what !== 'edit' && what !== 'delete') return next()
+    const note = state.standing(id)
+    if (!note) return void res.status(404).send(page(network, '<p>No such note.</p>'))
+    const at = new Date().toISOString()
+    const { content = '' } = req.body as { content?: string }
+    change(what === 'edit' ? { op: 'edit', id, content, at } : { op: 'deletion', id, at })
+    res.redirect(303, `/pages/${note.page}`)
   })
 }

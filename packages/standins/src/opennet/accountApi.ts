@@ -1,3 +1,4 @@
+import { privateTo } from '../shared/privateTo.ts'
 import express, { type Request, type Router } from 'express'
 import { problem } from '../shared/faults.ts'
 import { coveredBy } from '../shared/subscriptions.ts'
@@ -38,6 +39,28 @@ export function readingApi(api: Router, partsOf: () => ActivityParts): void {
   })
 }
 
+/** How posts stand now that concern an account. */
+export function figuresApi(api: Router, partsOf: () => ActivityParts): void {
+  api.get('/accounts/:account/posts', mayUse, (req, res) => {
+    const parts = partsOf()
+    const ids = String(req.query.ids ?? '')
+      .split(',')
+      .slice(0, pageSize)
+    const items = ids.flatMap((id) => {
+      const post = parts.state.byId.get(id)
+      return post && !post.conversation && !parts.state.deleted.has(id)
+        ? [activityOf(post, parts).object]
+        : []
+    })
+    res.json({
+      '@context': 'https://www.w3.org/ns/activitystreams',
+      type: 'Collection',
+      totalItems: items.length,
+      items,
+    })
+  })
+}
+
 /** Changes and takes away what an account has said. */
 export function changingApi(
   api: Router,
@@ -67,29 +90,54 @@ export function changingApi(
   })
 }
 
+/** Pictures, on networks that show them with an answer. */
+function takeMedia(api: Router, partsOf: () => ActivityParts): void {
+  partsOf().state.media.take(api, '/accounts/:account/media', {
+    mayUse,
+    add: (record) => partsOf().state.add(record),
+    address: () => partsOf().address,
+  })
+}
+
 type Publish = (post: Omit<OpenPost, 'op' | 'id'>) => OpenPost
 
 /** Posts, answers and messages in the account's name. */
 export function writingApi(api: Router, partsOf: () => ActivityParts, publish: Publish): void {
+  takeMedia(api, partsOf)
   api.post('/accounts/:account/stream', mayUse, express.json(), (req, res) => {
     const parts = partsOf()
     const { kind, state } = parts
     const account = state.accounts.get(String(req.params.account))
-    const object = (req.body as { object?: { content?: string; inReplyTo?: string } }).object
+    const object = (
+      req.body as {
+        object?: { content?: string; inReplyTo?: string; to?: string[]; attachment?: { url?: unknown }[] }
+      }
+    ).object
     const target = object?.inReplyTo ? state.byId.get(object.inReplyTo.split('/').pop() ?? '') : undefined
     if (!account || !object?.content?.trim()) return problem(res, 422, 'A post needs content')
     if ([...object.content].length > kind.longest)
       return problem(res, 422, `A post has at most ${kind.longest} characters`)
     if (object.inReplyTo && (!target || state.deleted.has(target.id)))
       return problem(res, 410, 'What this answers is gone')
+    const to = target && privateTo(object, target.author.id)
+    if (to === null || (to && !kind.messages))
+      return problem(
+        res,
+        422,
+        'A private note goes to the author of what it answers, where there are messages',
+      )
+    const media = state.media.idsOf(object)
+    if (!media) return problem(res, 422, 'A post shows at most four pictures that were put here before')
     const { value, repeated } = state.published.once(req.get('Idempotency-Key'), () =>
       publish({
         author: { id: account.id, name: account.name, handle: account.handle },
         content: object.content!,
         published: new Date().toISOString(),
-        inReplyTo: target?.conversation ? undefined : target?.id,
-        conversation: target?.conversation,
+        inReplyTo: target?.conversation || to ? undefined : target?.id,
+        conversation:
+          target?.conversation ?? (to ? { id: `${account.id}-${to}`, account: account.id } : undefined),
         key: req.get('Idempotency-Key'),
+        ...(media.length ? { media } : {}),
       }),
     )
     res.status(repeated ? 200 : 201).json(activityOf(value, parts))

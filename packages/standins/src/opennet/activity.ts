@@ -1,3 +1,4 @@
+import { pictureObject } from '../shared/scenery.ts'
 import type { StreamEvent } from '../shared/streamEvent.ts'
 import type { OpenNetKind } from './kinds.ts'
 import type { AccountRecord, OpenAuthor, OpenNetState, OpenPost } from './state.ts'
@@ -55,11 +56,22 @@ export function activityOf(post: OpenPost, parts: ActivityParts): Record<string,
         .filter((account) => state.names(post, account))
         .map((account) => ({ type: 'Mention', href: linkOf(account, parts), name: `@${account.handle}` })),
       views: post.views,
+      ...(conversation ? {} : state.reactions.of(post.id, post.views)),
+      ...(hasPicture(post, kind) ? showing(post, parts) : {}),
+      ...(post.media?.length ? { attachment: state.media.objects(post.media, address) } : {}),
       paid: post.paid,
       key: post.key,
     },
   }
 }
+
+/** Pictures and videos show something; what is said under them does not. */
+export const hasPicture = (post: OpenPost, { type }: OpenNetKind): boolean =>
+  (type === 'Image' || type === 'Video') && !post.inReplyTo && !post.conversation
+
+/** A picture itself, or the still of a video. */
+const showing = ({ id }: OpenPost, { kind, address }: ActivityParts) =>
+  kind.type === 'Video' ? { icon: pictureObject(id, address) } : { attachment: [pictureObject(id, address)] }
 
 const linkOf = ({ id }: OpenAuthor, { state, address }: ActivityParts): string =>
   state.accounts.has(id) ? `${address}/accounts/${id}` : `${address}/people/${id}`

@@ -2,8 +2,9 @@ import express from 'express'
 import type { StandinOptions } from '../shared/network.ts'
 import type { StreamEvent } from '../shared/streamEvent.ts'
 import { startOwnedNetwork, type OwnedNetwork, type OwnedParts } from '../shared/ownedNetwork.ts'
-import { changingApi, readingApi, writingApi } from './accountApi.ts'
-import { eventActivity, type ActivityParts } from './activity.ts'
+import { changingApi, figuresApi, readingApi, writingApi } from './accountApi.ts'
+import { servePictures } from '../shared/scenery.ts'
+import { eventActivity, hasPicture, type ActivityParts } from './activity.ts'
 import { openNets, type OpenNetKind, type OpenNetName } from './kinds.ts'
 import { publicPages } from './publicPages.ts'
 import { searchApi } from './searchApi.ts'
@@ -55,10 +56,16 @@ export async function startOpenNet(name: OpenNetName, options: StandinOptions = 
         const router = express.Router()
         searchApi(router, parts.board, partsOf)
         publicPages(router, { kind, state, publish, change })
+        state.media.serve(router)
+        servePictures(router, (id) => {
+          const post = state.byId.get(id)
+          return post !== undefined && !state.deleted.has(id) && hasPicture(post, kind)
+        })
         return router
       },
       api(api) {
         readingApi(api, partsOf)
+        figuresApi(api, partsOf)
         writingApi(api, partsOf, publish)
         changingApi(api, partsOf, change)
       },

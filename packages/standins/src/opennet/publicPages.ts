@@ -1,6 +1,8 @@
 import { createHash } from 'node:crypto'
 import express, { type Router } from 'express'
 import { escapeHtml, page } from '../shared/html.ts'
+import { sceneInWords } from '../shared/scenery.ts'
+import { hasPicture } from './activity.ts'
 import type { OpenNetKind } from './kinds.ts'
 import type { DeletionRecord, EditRecord, OpenNetState, OpenPost } from './state.ts'
 
@@ -11,8 +13,10 @@ interface PagesOf {
   change: (change: EditRecord | DeletionRecord) => void
 }
 
-const article = (post: OpenPost) =>
-  `<article id="${post.id}"><strong>${escapeHtml(post.author.name)}</strong> <small>@${escapeHtml(post.author.handle)} ${post.published}</small>${post.title ? `<h2><a href="/posts/${post.id}">${escapeHtml(post.title)}</a></h2>` : ''}<p>${escapeHtml(post.content)}</p><details><summary>Its author</summary><form method="post" action="/posts/${post.id}/edit"><textarea name="content">${escapeHtml(post.content)}</textarea><button>Change</button></form><form method="post" action="/posts/${post.id}/delete"><button>Delete</button></form></details></article>`
+const articleOf = (kind: OpenNetKind) => (post: OpenPost) => article(post, hasPicture(post, kind))
+
+const article = (post: OpenPost, picture: boolean) =>
+  `<article id="${post.id}"><strong>${escapeHtml(post.author.name)}</strong> <small>@${escapeHtml(post.author.handle)} ${post.published}</small>${post.title ? `<h2><a href="/posts/${post.id}">${escapeHtml(post.title)}</a></h2>` : ''}${picture ? `<img src="/pictures/${post.id}.jpg" width="400" alt="${escapeHtml(sceneInWords(post.id))}">` : ''}${(post.media ?? []).map((id) => `<img src="/media/${id}" width="300" alt="">`).join('')}<p>${escapeHtml(post.content)}</p><form method="post" action="/posts/${post.id}/like"><button>Like</button></form><details><summary>Its author</summary><form method="post" action="/posts/${post.id}/edit"><textarea name="content">${escapeHtml(post.content)}</textarea><button>Change</button></form><form method="post" action="/posts/${post.id}/delete"><button>Delete</button></form></details></article>`
 
 const authorOf = (name: string) => ({
   id: createHash('sha1').update(name).digest('hex').slice(0, 10),
@@ -25,7 +29,19 @@ export function publicPages(router: Router, parts: PagesOf): void {
   showPosts(router, parts)
   showAccounts(router, parts)
   takePosts(router, parts)
+  takeReactions(router, parts)
   takeChanges(router, parts)
+}
+
+function takeReactions(router: Router, { state }: PagesOf): void {
+  router.post('/posts/:id/:what', (req, res, next) => {
+    const { id, what } = req.params
+    if (what !== 'like' && what !== 'share') return next()
+    const post = state.byId.get(id)
+    if (!post || post.conversation || state.deleted.has(id)) return next()
+    state.add({ op: 'reaction', id, what })
+    res.redirect(303, `/posts/${state.rootOf(post).id}`)
+  })
 }
 
 function formTo({ kind }: PagesOf, action: string, button: string): string {
@@ -50,7 +66,7 @@ function showPosts(router: Router, parts: PagesOf): void {
     res.send(
       page(
         kind.name,
-        `<ul>${accounts}</ul>${formTo(parts, '/posts', 'Post')}${latest.map(article).join('')}`,
+        `<ul>${accounts}</ul>${formTo(parts, '/posts', 'Post')}${latest.map(articleOf(kind)).join('')}`,
       ),
     )
   })
@@ -61,7 +77,10 @@ function showPosts(router: Router, parts: PagesOf): void {
     const root = state.rootOf(post)
     const thread = state.visible().filter((p) => p.id === root.id || state.rootOf(p).id === root.id)
     res.send(
-      page(kind.name, thread.map(article).join('') + formTo(parts, `/posts/${root.id}/answers`, 'Answer')),
+      page(
+        kind.name,
+        thread.map(articleOf(kind)).join('') + formTo(parts, `/posts/${root.id}/answers`, 'Answer'),
+      ),
     )
   })
 }
@@ -79,7 +98,9 @@ function showAccounts(router: Router, parts: PagesOf): void {
     const write = kind.messages
       ? `<p>Write in private</p>${formTo(parts, `/accounts/${account.id}/messages`, 'Send message')}`
       : ''
-    res.send(page(kind.name, `<h1>${escapeHtml(account.name)}</h1>${write}${own.map(article).join('')}`))
+    res.send(
+      page(kind.name, `<h1>${escapeHtml(account.name)}</h1>${write}${own.map(articleOf(kind)).join('')}`),
+    )
   })
 }
 

@@ -1,4 +1,6 @@
 import { Idempotency } from '../shared/idempotency.ts'
+import { Media, type MediaRecord } from '../shared/media.ts'
+import { Reactions, type ReactionRecord } from '../shared/reactions.ts'
 import { OwnedRecords } from '../shared/ownedRecords.ts'
 import type { StreamEvent } from '../shared/streamEvent.ts'
 
@@ -31,6 +33,8 @@ export interface OpenPost {
   /** A private conversation with an account. */
   conversation?: { id: string; account: string }
   key?: string
+  /** Pictures put beside it. */
+  media?: string[]
 }
 /** Its author changed it. */
 export interface EditRecord {
@@ -47,7 +51,8 @@ export interface DeletionRecord {
   id: string
   at: string
 }
-export type OpenNetRecord = AccountRecord | OpenPost | EditRecord | DeletionRecord
+export type OpenNetRecord =
+  AccountRecord | OpenPost | EditRecord | DeletionRecord | ReactionRecord | MediaRecord
 
 /** As people type it in a search: no case, no accents, no signs before tags. */
 export const foldForSearch = (text: string) =>
@@ -75,6 +80,8 @@ export class OpenNetState extends OwnedRecords<OpenNetRecord> {
   /** Accounts that a thread concerns, by the post at its head. */
   private readonly concerned = new Map<string, Set<string>>()
   readonly deleted = new Set<string>()
+  readonly reactions = new Reactions()
+  readonly media = new Media()
   private readonly folded: string[] = []
 
   constructor(file: string | null) {
@@ -90,6 +97,12 @@ export class OpenNetState extends OwnedRecords<OpenNetRecord> {
         break
       case 'post':
         this.applyPost(record)
+        break
+      case 'media':
+        this.media.add(record)
+        break
+      case 'reaction':
+        this.reactions.add(record)
         break
       case 'edit':
       case 'deletion':

@@ -32,6 +32,12 @@ export async function startReviewSite(
   const kind = reviewSites[name]
   const state = new ReviewSiteState(options.journalFile ?? null)
   let parts: OwnedParts<ReviewSiteState>
+  const change: ReviewSite['change'] = (record) => {
+    const item = state.items.get(record.id)
+    if (!item || state.deleted.has(record.id)) return
+    state.add(record)
+    parts.announce(item.business, feedEventOf(state.streams.get(item.business)!.at(-1)!, parts.oauth.address))
+  }
   const running = await startOwnedNetwork(
     state,
     {
@@ -43,7 +49,7 @@ export async function startReviewSite(
       announcedAt: '/businesses/:business',
       pages(made) {
         parts = made
-        return publicPages(kind, state, publishing(made))
+        return publicPages(kind, state, { publish: publishing(made), change })
       },
       api(api) {
         const given = { ...parts, kind, publish: publishing(parts) }
@@ -54,16 +60,5 @@ export async function startReviewSite(
     },
     options,
   )
-  return {
-    ...running,
-    change(record) {
-      const item = state.items.get(record.id)
-      if (!item || state.deleted.has(record.id)) return
-      state.add(record)
-      parts.announce(
-        item.business,
-        feedEventOf(state.streams.get(item.business)!.at(-1)!, parts.oauth.address),
-      )
-    },
-  }
+  return { ...running, change }
 }

@@ -3,7 +3,13 @@ import express, { type Request, type Router } from 'express'
 import { escapeHtml, page } from '../shared/html.ts'
 import { publicBusiness, ratingsPage } from './linkedData.ts'
 import type { ReviewSiteKind } from './kinds.ts'
-import type { AnswerRecord, ReviewSiteItem, ReviewSiteState } from './state.ts'
+import type {
+  AnswerRecord,
+  ReviewSiteItem,
+  ReviewSiteState,
+  ReviewEditRecord,
+  ReviewDeletionRecord,
+} from './state.ts'
 
 const pageSize = 500
 const addressOf = (req: Request) => `${req.protocol}://${req.get('host')}`
@@ -22,7 +28,13 @@ const article = (item: ReviewSiteItem, answers: readonly AnswerRecord[]): string
 export function publicPages(
   kind: ReviewSiteKind,
   state: ReviewSiteState,
-  publish: <T extends ReviewSiteItem>(item: T) => T,
+  {
+    publish,
+    change,
+  }: {
+    publish: <T extends ReviewSiteItem>(item: T) => T
+    change: (change: ReviewEditRecord | ReviewDeletionRecord) => void
+  },
 ): Router {
   const router = express.Router()
   showBusinesses(router, kind, state)
@@ -48,6 +60,21 @@ export function publicPages(
       created: new Date().toISOString(),
     })
     res.redirect(303, `/businesses/${business.id}`)
+  })
+  // A reviewer thinks better, or worse, of it.
+  router.post('/items/:item/edit', express.urlencoded({ extended: false }), (req, res) => {
+    const item = state.items.get(req.params.item)
+    const { rating = '', text } = req.body as Record<string, string>
+    if (item?.op !== 'review' || state.deleted.has(item.id))
+      return void res.status(404).send(page(kind.name, '<p>No such review.</p>'))
+    change({
+      op: 'edit',
+      id: item.id,
+      text,
+      rating: Number(rating) || undefined,
+      at: new Date().toISOString(),
+    })
+    res.redirect(303, `/businesses/${item.business}`)
   })
   return router
 }

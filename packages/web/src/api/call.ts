@@ -55,18 +55,35 @@ export async function call<Body, Answer>(
   return ahead ? (ahead as Promise<Answer>) : send(route, options)
 }
 
-async function send<Body, Answer>(route: Route<Body, Answer>, options: CallOptions<Body>): Promise<Answer> {
+/** Sends a file as it is. @throws CallProblem */
+export const sendFile = <Answer>(
+  route: Route<undefined, Answer>,
+  { file, query }: { file: Blob; query: CallOptions<undefined>['query'] },
+): Promise<Answer> => send(route, { query }, file)
+
+async function send<Body, Answer>(
+  route: Route<Body, Answer>,
+  options: CallOptions<Body>,
+  file?: Blob,
+): Promise<Answer> {
   const { body, signal } = options
   let response: Response
   try {
     response = await fetch(addressOf(route, options), {
       method: route.method,
-      headers:
-        body === undefined
+      headers: file
+        ? { 'content-type': 'application/octet-stream' }
+        : body === undefined
           ? {}
           : { 'content-type': typeof body === 'string' ? 'text/plain' : 'application/json' },
       // A file goes as it is.
-      body: typeof body === 'string' ? body : body === undefined ? undefined : JSON.stringify(body),
+      body: file
+        ? file
+        : typeof body === 'string'
+          ? body
+          : body === undefined
+            ? undefined
+            : JSON.stringify(body),
       signal,
     })
   } catch (error) {

@@ -12,19 +12,22 @@ interface RowsAsked {
   fold?: boolean
   /** Rows of these threads only. */
   threads?: readonly number[]
+  /** Stories that rows of these threads stood for, where copies are folded. */
+  stories?: readonly number[]
   limit?: number
   after?: string | null
 }
 /** The pairs that ask for rows of a lens, the first ones unless it is said after which. */
 export const firstRows = (
   query: readonly [string, string][],
-  { fold = false, limit = pageSize, after = null, threads = [] }: RowsAsked = {},
+  { fold = false, limit = pageSize, after = null, threads = [], stories = [] }: RowsAsked = {},
 ): Pairs => [
   ...query,
   ...(fold ? ([['fold', '1']] as Pairs) : []),
   ['limit', String(limit)],
   ...(after ? ([['after', after]] as Pairs) : []),
   ...(threads.length ? ([['threads', threads.join(',')]] as Pairs) : []),
+  ...(stories.length ? ([['stories', stories.join(',')]] as Pairs) : []),
 ]
 
 /** The order that a lens is asked for in. */

@@ -19,6 +19,8 @@ export interface Merge {
   order: LensOrder
   /** The threads that were looked at again. */
   threads: ReadonlySet<number>
+  /** The stories that were looked at again, where copies are folded: each has one row. */
+  stories?: ReadonlySet<number>
   /** Whether rows follow that were not fetched yet: what belongs among them stays out. */
   hasMore: boolean
 }
@@ -32,12 +34,15 @@ export interface Merge {
 export function mergeRows(
   rows: readonly EntryRow[],
   fresh: readonly EntryRow[],
-  { order, threads, hasMore }: Merge,
+  { order, threads, stories = new Set(), hasMore }: Merge,
 ): EntryRow[] {
   const compare = orders[order]!
   const last = rows[rows.length - 1]
   const fitting = hasMore && last ? fresh.filter((row) => compare(row, last) <= 0) : fresh
   const renewed = new Set(fitting.map(({ id }) => id))
-  const kept = rows.filter((row) => !threads.has(row.threadId) && !renewed.has(row.id))
+  const kept = rows.filter(
+    ({ id, threadId, storyId }) =>
+      !threads.has(threadId) && !renewed.has(id) && !(storyId !== null && stories.has(storyId)),
+  )
   return [...kept, ...fitting].sort(compare)
 }

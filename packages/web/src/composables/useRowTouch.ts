@@ -16,6 +16,10 @@ interface Touched {
   hasMore: () => boolean
 }
 
+const storiesOf = (rows: readonly EntryRow[]): number[] => [
+  ...new Set(rows.flatMap(({ storyId }) => storyId ?? [])),
+]
+
 /**
  * Looks again at the rows of some threads, when a list has places for single rows; else, and for too many, at all. One
  * after the other, so that the last answer is the newest.
@@ -23,14 +27,21 @@ interface Touched {
 export function useRowTouch({ query, fold, rows, refresh, settled, run, hasMore }: Touched) {
   async function touchNow(threads: readonly number[]): Promise<void> {
     const order = orderOf(query.value)
-    if (!threads.length || threads.length > limits.threadsAsked || fold.value || !canMerge(order))
-      return refresh()
+    if (!threads.length || threads.length > limits.threadsAsked || !canMerge(order)) return refresh()
     await settled()
     const mine = run()
-    const page = await askRows(query.value, { threads, limit: limits.pageRows }).catch(() => null)
+    const touched = new Set(threads)
+    const stories = fold.value ? storiesOf(rows.value.filter(({ threadId }) => touched.has(threadId))) : []
+    const asked = { fold: fold.value, threads, stories, limit: limits.pageRows }
+    const page = await askRows(query.value, asked).catch(() => null)
     if (mine !== run()) return
     if (!page || page.next) return refresh()
-    rows.value = mergeRows(rows.value, page.rows, { order, threads: new Set(threads), hasMore: hasMore() })
+    rows.value = mergeRows(rows.value, page.rows, {
+      order,
+      threads: touched,
+      stories: new Set(fold.value ? [...stories, ...storiesOf(page.rows)] : []),
+      hasMore: hasMore(),
+    })
   }
   let touching = Promise.resolve()
   return (threads: readonly number[]): Promise<void> => (touching = touching.then(() => touchNow(threads)))

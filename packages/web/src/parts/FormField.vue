@@ -26,9 +26,9 @@ const said = computed(() => [...new Set(problems.value.map(field))])
     :show-message="false"
   >
     <slot />
-    <ul v-if="said.length" class="wrong" role="alert">
-      <li v-for="sentence in said" :key="sentence">{{ sentence }}</li>
-    </ul>
+    <div v-if="said.length" class="wrong" role="alert">
+      <p v-for="sentence in said" :key="sentence">{{ sentence }}</p>
+    </div>
   </el-form-item>
 </template>
 
@@ -48,8 +48,6 @@ const said = computed(() => [...new Set(problems.value.map(field))])
 .wrong {
   width: 100%;
   margin: 2px 0 0;
-  padding: 0;
-  list-style: none;
   line-height: 20px;
   color: var(--flare-text);
   font-size: 13px;

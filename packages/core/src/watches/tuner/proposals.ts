@@ -154,7 +154,7 @@ export function proposeAdditions(
 ): Addition[] {
   const good = hits.filter((hit) => hit.onTopic !== false)
   const marked = new Set(hits.filter((hit) => hit.onTopic === true).map((hit) => hit.id))
-  const telling = distinctivePhrases(good, others, { limit: 60, leastZ: 2, without })
+  const telling = distinctivePhrases(good, others, { limit: 60, without })
   const found: Addition[] = []
   const numbers = new WordNumbers()
   const rest = others.map((doc) => ({ doc, words: numbers.number(doc.text) }))

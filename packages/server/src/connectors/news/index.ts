@@ -77,6 +77,7 @@ export const newsConnector: Connector = {
     replyIsPublic: () => true,
     repliesTo: [],
     live: false,
+    lookEverySeconds: 300,
     oauth: false,
   },
   async collect(profile: ConnectorProfile, cursor, http, tools) {

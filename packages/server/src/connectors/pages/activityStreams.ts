@@ -1,3 +1,5 @@
+import type { Showing } from '../shared/activity.ts'
+
 /** The parts of ActivityStreams 2.0 that are read. */
 export interface Actor {
   id: string
@@ -9,7 +11,7 @@ export interface Actor {
 export interface Activity {
   type: string
   published?: string
-  object: {
+  object: Showing & {
     type: string
     id: string
     url?: string
@@ -18,6 +20,7 @@ export interface Activity {
     mediaType?: string
     attributedTo: Actor
     published?: string
+    updated?: string
     inReplyTo?: string
     /** Private conversations have one. */
     context?: string

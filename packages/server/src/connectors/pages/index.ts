@@ -1,7 +1,9 @@
-import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
+import type { CollectedItem, CollectedPage, Connector, ConnectorProfile } from '../contract.ts'
 import { hookSubscriptions } from '../shared/hookSubscriptions.ts'
-import { NetworkFailure } from '../shared/outcome.ts'
-import { activityText, isForAll, lastPart } from '../shared/activity.ts'
+import { pictureFiles } from '../shared/media.ts'
+import { ownNotes } from '../shared/ownNotes.ts'
+import { figuresOfAll } from '../shared/accountStream.ts'
+import { activityText, figuresOf, goneOf, isForAll, lastPart, picturesOf } from '../shared/activity.ts'
 import { everyPage, linkWithin } from '../shared/publicPages.ts'
 import { listOf, readParts } from '../shared/readParts.ts'
 import type { Activity, ActivityPage, Actor, Followers, PublicActor, PublicPosts } from './activityStreams.ts'
@@ -14,10 +16,15 @@ function threadOf({ object }: Activity): { threadId: string; parentId?: string }
   return { threadId: `post/${lastPart(object.id)}` }
 }
 
-/** An ActivityStreams 2.0 Create of a Note as an item; null for what is no text of anybody. */
+/** An ActivityStreams 2.0 Create or Update of a Note as an item; null for what is no text of anybody. */
 export function itemOf(activity: Activity, profile: ConnectorProfile): CollectedItem | null {
   const { object } = activity
-  if (activity.type !== 'Create' || object?.type !== 'Note' || typeof object.content !== 'string') return null
+  if (
+    !['Create', 'Update'].includes(activity.type) ||
+    object?.type !== 'Note' ||
+    typeof object.content !== 'string'
+  )
+    return null
   const at = Date.parse(object.published ?? activity.published ?? '')
   const own = lastPart(object.attributedTo.id) === profile.outsideId
   return {
@@ -28,8 +35,11 @@ export function itemOf(activity: Activity, profile: ConnectorProfile): Collected
     author: authorOf(object.attributedTo),
     text: activityText(object),
     at,
+    changedAt: Date.parse(object.updated ?? object.published ?? activity.published ?? ''),
     url: object.url,
     reach: object.views,
+    ...figuresOf(object),
+    pictures: picturesOf(object),
     private: !isForAll(object.to),
     paid: object.paid === true,
     replyKey: object.key,
@@ -61,6 +71,9 @@ export const pagesConnector: Connector = {
     repliesTo: ['comment', 'message'],
     live: true,
     oauth: true,
+    changes: true,
+    answersPrivately: true,
+    files: pictureFiles,
   },
   async profiles(address, token, http) {
     const answer = await http.json<{ items: Actor[] }>(`${address}/api/pages`, { token })
@@ -100,34 +113,30 @@ export const pagesConnector: Connector = {
       { token: profile.accessToken },
     )
     return {
-      ...readParts(listOf<Activity>(page.orderedItems), (activity) => itemOf(activity, profile)),
+      ...readParts(listOf<Activity>(page.orderedItems), (activity) => itemOf(activity, profile), goneOf),
       cursor: page.cursor,
       more: page.next !== undefined,
       total: page.totalItems,
     }
   },
-  async send(profile, action, http: NetworkHttp) {
-    const activity = await http.json<Activity>(streamUrl(profile), {
-      method: 'POST',
-      token: profile.accessToken,
-      headers: { 'idempotency-key': action.key },
-      body: {
-        type: 'Create',
-        object: {
-          type: 'Note',
-          content: action.text,
-          mediaType: 'text/plain',
-          inReplyTo: `${profile.address}/notes/${action.entryId}`,
-        },
-      },
-    })
-    const item = itemOf(activity, profile)
-    if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
-    return { outsideId: item.outsideId, url: item.url, at: item.at }
+  async figures(profile, outsideIds, http) {
+    const { items } = await http.json<{ items: unknown }>(
+      `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/notes?ids=${outsideIds.map(encodeURIComponent).join(',')}`,
+      { token: profile.accessToken },
+    )
+    return figuresOfAll(items)
   },
+  ...ownNotes<Activity>({
+    stream: streamUrl,
+    media: (profile) => `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/media`,
+    own: (profile, entryId) =>
+      `${profile.address}/api/pages/${encodeURIComponent(profile.outsideId)}/notes/${encodeURIComponent(entryId)}`,
+    note: (profile, entryId) => `${profile.address}/notes/${entryId}`,
+    itemOf,
+  }),
   receive(profile, body) {
     const { data } = body as { data?: Activity }
-    return readParts(data ? [data] : [], (activity) => itemOf(activity, profile))
+    return readParts(data ? [data] : [], (activity) => itemOf(activity, profile), goneOf)
   },
   readPart: (profile, raw) => itemOf(raw as Activity, profile),
   ...hookSubscriptions(hookUrl),

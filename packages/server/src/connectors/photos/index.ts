@@ -6,6 +6,7 @@ export const photosConnector = accountConnector({
   channel: 'photos',
   replyLength: 2200,
   repliesTo: ['comment', 'mention', 'message'],
+  pictures: true,
 })
 /** Pictures and their captions, by the network's public search. */
 export const photosSearch = searchConnector('photos')

@@ -6,6 +6,7 @@ export const postsConnector = accountConnector({
   channel: 'posts',
   replyLength: 300,
   repliesTo: ['comment', 'mention', 'message'],
+  pictures: true,
 })
 /** Short posts, by the network's public search. */
 export const postsSearch = searchConnector('posts')

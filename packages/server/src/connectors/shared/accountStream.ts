@@ -1,8 +1,19 @@
 import type { EntryKind } from '@murrabel/core/lens'
-import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, GoneItem } from '../contract.ts'
-import { activityText, idOf, isForAll, lastPart, severalOf } from './activity.ts'
+import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, EntryFigures } from '../contract.ts'
+import {
+  activityText,
+  figuresOf,
+  goneOf,
+  idOf,
+  isForAll,
+  lastPart,
+  picturesOf,
+  severalOf,
+  type Showing,
+} from './activity.ts'
 import { hookSubscriptions } from './hookSubscriptions.ts'
-import { NetworkFailure } from './outcome.ts'
+import { pictureFiles } from './media.ts'
+import { ownNotes } from './ownNotes.ts'
 import { listOf, readParts } from './readParts.ts'
 
 interface Actor {
@@ -21,7 +32,7 @@ interface Tag {
 export interface AccountActivity {
   type: string
   published?: string
-  object: {
+  object: Showing & {
     type: string
     id: string
     url?: string
@@ -121,6 +132,8 @@ export function accountItemOf(activity: AccountActivity, profile: ConnectorProfi
     changedAt: Date.parse(object.updated ?? object.published ?? activity.published ?? ''),
     url: object.url,
     reach: object.views,
+    ...figuresOf(object),
+    pictures: picturesOf(object),
     private: !open,
     paid: object.paid === true,
     replyKey: object.key,
@@ -128,21 +141,16 @@ export function accountItemOf(activity: AccountActivity, profile: ConnectorProfi
   }
 }
 
-/** What a Delete takes away (ActivityStreams 2.0, section 6.4): its object is a Tombstone, or an id alone. */
-export function goneOf({ type, published, object }: AccountActivity): GoneItem | null {
-  if (type !== 'Delete') return null
-  const { id, deleted } = (typeof object === 'string' ? { id: object } : object) as {
-    id: string
-    deleted?: string
-  }
-  return { outsideId: lastPart(id), at: Date.parse(deleted ?? published ?? '') }
-}
-
 const base = (profile: ConnectorProfile) =>
   `${profile.address}/api/accounts/${encodeURIComponent(profile.outsideId)}`
 
-const ownPost = (profile: ConnectorProfile, entryId: string) =>
-  `${base(profile)}/posts/${encodeURIComponent(entryId)}`
+/** Figures of a list of objects. */
+export const figuresOfAll = (items: unknown): EntryFigures[] =>
+  listOf<Showing & { id: string; views?: number }>(items).map((object) => ({
+    outsideId: lastPart(object.id),
+    ...figuresOf(object),
+    reach: object.views,
+  }))
 
 /** What all such channels do alike. */
 const streamOf = {
@@ -170,39 +178,20 @@ const streamOf = {
       total: page.totalItems,
     }
   },
-  async send(profile, action, http) {
-    const activity = await http.json<AccountActivity>(`${base(profile)}/stream`, {
-      method: 'POST',
-      token: profile.accessToken,
-      headers: { 'idempotency-key': action.key },
-      body: {
-        type: 'Create',
-        object: {
-          type: 'Note',
-          content: action.text,
-          mediaType: 'text/plain',
-          inReplyTo: `${profile.address}/posts/${action.entryId}`,
-        },
-      },
-    })
-    const item = accountItemOf(activity, profile)
-    if (!item) throw new NetworkFailure('transient', 'the answer could not be read')
-    return { outsideId: item.outsideId, url: item.url, at: item.at }
+  async figures(profile, outsideIds, http) {
+    const { items } = await http.json<{ items: (Showing & { id: string; views?: number })[] }>(
+      `${base(profile)}/posts?ids=${outsideIds.map(encodeURIComponent).join(',')}`,
+      { token: profile.accessToken },
+    )
+    return figuresOfAll(items)
   },
-  async change(profile, { entryId, text }, http) {
-    await http.json(ownPost(profile, entryId), {
-      method: 'PUT',
-      token: profile.accessToken,
-      body: { type: 'Update', object: { content: text, mediaType: 'text/plain' } },
-    })
-  },
-  async takeBack(profile, { entryId }, http) {
-    await http
-      .json(ownPost(profile, entryId), { method: 'DELETE', token: profile.accessToken })
-      .catch((error: unknown) => {
-        if (!(error instanceof NetworkFailure) || error.kind !== 'gone') throw error
-      })
-  },
+  ...ownNotes<AccountActivity>({
+    stream: (profile) => `${base(profile)}/stream`,
+    media: (profile) => `${base(profile)}/media`,
+    own: (profile, entryId) => `${base(profile)}/posts/${encodeURIComponent(entryId)}`,
+    note: (profile, entryId) => `${profile.address}/posts/${entryId}`,
+    itemOf: accountItemOf,
+  }),
   receive(profile, body) {
     const { data } = body as { data?: AccountActivity }
     return readParts(data ? [data] : [], (activity) => accountItemOf(activity, profile), goneOf)
@@ -216,10 +205,13 @@ export const accountConnector = ({
   channel,
   replyLength,
   repliesTo,
+  pictures = false,
 }: {
   channel: string
   replyLength: number
   repliesTo: readonly EntryKind[]
+  /** Pictures can go with an answer. */
+  pictures?: boolean
 }): Connector => ({
   channel,
   capabilities: {
@@ -230,6 +222,9 @@ export const accountConnector = ({
     live: true,
     oauth: true,
     changes: true,
+    // Where there are private messages at all.
+    answersPrivately: repliesTo.includes('message'),
+    ...(pictures ? { files: pictureFiles } : {}),
   },
   ...streamOf,
 })

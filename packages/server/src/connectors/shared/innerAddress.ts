@@ -1,5 +1,6 @@
 import { lookup } from 'node:dns'
 import ipaddr from 'ipaddr.js'
+import { NetworkFailure } from './outcome.ts'
 
 /** Addresses that are not the public internet's: loopback, private, link-local, reserved, and what maps to them. */
 export function isInnerAddress(address: string): boolean {
@@ -52,6 +53,36 @@ export function guardedLookup(allowedHosts: readonly string[], resolve: Resolve 
       if (bad)
         done(new InnerAddressError(`${hostname} points to an inner address`) as NodeJS.ErrnoException, [])
       else done(null, addresses)
+    })
+  }
+}
+
+/**
+ * The address behind a host's name.
+ *
+ * @param allowed host:port pairs that may lie inside; undefined: any may
+ * @throws NetworkFailure refused for inner addresses, transient when the name is not found
+ */
+export async function outerHost(
+  name: string,
+  port: number,
+  allowed: readonly string[] | undefined,
+): Promise<string> {
+  const isAllowed = allowed === undefined || allowed.includes(`${name}:${port}`)
+  try {
+    if (!isAllowed) checkAddress(new URL(`https://${name}:${port}`), [])
+    const found = await new Promise<{ address: string }[]>((resolve, reject) =>
+      guardedLookup(isAllowed ? [name] : [])(name, {}, (error, addresses) =>
+        error ? reject(error) : resolve(addresses),
+      ),
+    )
+    if (found[0]) return found[0].address
+    throw new Error(`${name} is not found`)
+  } catch (error) {
+    const inner = error instanceof InnerAddressError || error instanceof TypeError
+    throw new NetworkFailure(inner ? 'refused' : 'transient', (error as Error).message, null, {
+      cause: error,
+      reached: false,
     })
   }
 }

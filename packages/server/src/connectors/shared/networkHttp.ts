@@ -1,7 +1,8 @@
-import type { NetworkHttp } from '../contract.ts'
+import type { NetworkHttp, Upload } from '../contract.ts'
 import { NetworkFailure } from './outcome.ts'
+import { outerHost } from './innerAddress.ts'
 import { parseJson } from './parseJson.ts'
-import { readLimited, TooLargeError, type NetworkResponse } from './readBody.ts'
+import { readBytes, readLimited, TooLargeError, type NetworkResponse } from './readBody.ts'
 import { followingRedirections, withinBudget, withRetry, type RequestOptions } from './requests.ts'
 
 /** Bytes of an answer in JSON. */
@@ -47,6 +48,16 @@ export function networkHttp(options: RequestOptions): NetworkHttp {
       const response = await send(url, { method: 'POST', headers, body })
       await response.body?.cancel()
     },
+    upload: async <T>(url: string, { bytes, type, token }: Upload) =>
+      jsonOf<T>(
+        await send(url, {
+          method: 'POST',
+          headers: { accept: 'application/json', authorization: `Bearer ${token}`, 'content-type': type },
+          body: new Uint8Array(bytes),
+        }),
+      ),
+    host: (name, port) => outerHost(name, port, options.guard?.allowed),
+    bytes: async (url, { maxBytes }) => readBytes(await send(url, { method: 'GET', headers: {} }), maxBytes),
     async text(url, { headers, maxBytes }) {
       const response = await send(url, { method: 'GET', headers })
       return {

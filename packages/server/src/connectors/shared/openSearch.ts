@@ -1,13 +1,13 @@
 import type { CollectedItem, CollectedPage, Connector, ConnectorProfile, NetworkHttp } from '../contract.ts'
 import { contextId } from './accountStream.ts'
-import { activityText, lastPart } from './activity.ts'
+import { activityText, figuresOf, lastPart, picturesOf, type Showing } from './activity.ts'
 import { listOf, readParts } from './readParts.ts'
 
 /** An ActivityStreams 2.0 Create of a public post, as the search interfaces of open networks give it. */
 export interface PublicActivity {
   type: string
   published?: string
-  object: {
+  object: Showing & {
     type: string
     id: string
     url?: string
@@ -54,6 +54,8 @@ export function mentionOf(activity: PublicActivity): CollectedItem | null {
     at,
     url: object.url ?? object.id,
     reach: object.views,
+    ...figuresOf(object),
+    pictures: picturesOf(object),
     raw: activity,
   }
 }

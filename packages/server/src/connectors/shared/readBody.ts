@@ -6,8 +6,8 @@ export class TooLargeError extends Error {
   override readonly name = 'TooLargeError'
 }
 
-/** Reads a body up to a limit, and stops reading there; its encoding is the document's own affair. @throws TooLargeError */
-export async function readLimited(response: NetworkResponse, maxBytes: number): Promise<string> {
+/** Reads a body up to a limit, and stops reading there. @throws TooLargeError */
+export async function readBytes(response: NetworkResponse, maxBytes: number): Promise<Buffer> {
   if (Number(response.headers.get('content-length') ?? 0) > maxBytes) throw new TooLargeError('too large')
   const chunks: Uint8Array[] = []
   let size = 0
@@ -17,8 +17,12 @@ export async function readLimited(response: NetworkResponse, maxBytes: number): 
     if (size > maxBytes) throw new TooLargeError('too large')
     chunks.push(bytes)
   }
-  return decodeBody(Buffer.concat(chunks), response.headers.get('content-type') ?? '')
+  return Buffer.concat(chunks)
 }
+
+/** The same as text; its encoding is the document's own affair. @throws TooLargeError */
+export const readLimited = async (response: NetworkResponse, maxBytes: number): Promise<string> =>
+  decodeBody(await readBytes(response, maxBytes), response.headers.get('content-type') ?? '')
 
 /** The text of a document in the encoding that its header, its byte-order mark or its XML declaration names; UTF-8 otherwise. */
 export function decodeBody(bytes: Uint8Array, contentType: string): string {

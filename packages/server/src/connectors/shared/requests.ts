@@ -19,7 +19,7 @@ export interface RequestOptions {
 interface Init {
   method: string
   headers: Record<string, string>
-  body?: string
+  body?: string | Uint8Array<ArrayBuffer>
 }
 
 export type Send = (url: string, init: Init) => Promise<NetworkResponse>
@@ -46,7 +46,11 @@ export function followingRedirections({
       const response = await fetch(target, { ...init, dispatcher, redirect: 'manual', signal })
       const location = redirectionOf(response)
       if (!location) return response
-      target = new URL(location, target).href
+      const next = new URL(location, target)
+      // A network is believed about itself alone: neither its key nor our reach goes anywhere else.
+      if (!guard && next.origin !== new URL(url).origin)
+        throw new NetworkFailure('refused', `the network sends us on to ${next.host}`)
+      target = next.href
     }
     throw new NetworkFailure('refused', 'too many redirections')
   }

@@ -12,6 +12,7 @@ export const workKinds = [
   'learn',
   'look',
   'import',
+  'join',
   'prune',
 ] as const
 export type WorkKind = (typeof workKinds)[number]
@@ -81,5 +82,6 @@ export const workRules: Record<WorkKind, WorkRules> = {
     longestWaitMs: 24 * hour,
   },
   import: { atOnce: 1, perOwner: 1, longestMs: hour, tries: 5, firstWaitMs: 1_000, longestWaitMs: minute },
+  join: { ...endless, atOnce: 2, perOwner: 1, longestMs: minute },
   prune: { ...endless, atOnce: 1, perOwner: 1, longestMs: hour },
 }

@@ -1,19 +1,21 @@
-import { transition } from '@murrabel/core/inbox'
 import type { ActionEvent } from '@murrabel/core/actions'
-import { accountConnectorOf, NetworkFailure, type Sent } from '../../connectors/index.ts'
+import { buffer } from 'node:stream/consumers'
+import { accountConnectorOf, NetworkFailure, type ReplyAction, type Sent } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { workRules } from '../../jobs/due/kinds.ts'
 import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/piece.ts'
-import type { Tx } from '../../store/database.ts'
 import { confirmChange } from './changeReply.ts'
-import { answerIsOwed, moveAction } from './moveAction.ts'
+import { settleReports } from './delivered.ts'
+import { moveAction } from './moveAction.ts'
+import { owedAgain } from './owedAgain.ts'
 import { lockAction, profileOfAction } from '../../store/queries/actions/actions.ts'
 import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
+import { filesOfEntry } from '../../store/queries/attachments/attachments.ts'
 import { withProfileKey } from '../connections/index.ts'
-import { lockThreadById } from '../../store/queries/inbox/change.ts'
-import { positionOf, writeChange, businessHoursOf, refreshThreads } from '../inbox/index.ts'
+import { wantsNothing } from '../../store/queries/shared/contactWishes.ts'
+import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** How long an action waits for a person to renew the key; renewed, it goes at once. */
 const keyWaitMs = 300_000
@@ -46,6 +48,14 @@ export function afterFailure(
 export async function act(context: Context, { id, attempts }: Piece): Promise<WorkOutcome> {
   const action = await begin(context, id)
   if (!action) return 'done'
+  if (
+    action.kind === 'reply' &&
+    action.threadId !== null &&
+    (await wantsNothing(context.db, action.threadId))
+  ) {
+    await failed(context, action, { kind: 'fail', uncertain: false }, 'stopped: ')
+    return 'done'
+  }
   let sent: Sent
   try {
     sent = await send(context, action)
@@ -67,11 +77,27 @@ function begin({ db, live }: Context, id: number): Promise<OutsideAction | null>
   })
 }
 
-function send(context: Context, { profileId, target, payload, key, kind }: OutsideAction): Promise<Sent> {
+/** Files that go with an answer, as they lie in the store. */
+async function filesOf({ db, files }: Context, entryId: number | null): Promise<ReplyAction['files']> {
+  const rows = entryId === null ? [] : await filesOfEntry(db, entryId)
+  return Promise.all(
+    rows.map(async ({ name, type, file }) => ({ name, type, bytes: await buffer(await files.read(file)) })),
+  )
+}
+
+async function send(
+  context: Context,
+  { profileId, target, payload, key, kind, entryId, uncertain }: OutsideAction,
+): Promise<Sent> {
+  const files = kind === 'reply' ? await filesOf(context, entryId) : []
   return withProfileKey(context, profileId, (profile, http, channel) => {
     const connector = accountConnectorOf(channel)
     if (kind === 'reply' && connector?.send)
-      return connector.send(profile, { ...target, text: payload.text, key }, http)
+      return connector.send(
+        profile,
+        { ...target, text: payload.text, key, files, maybeSent: uncertain },
+        http,
+      )
     const sent = { outsideId: target.entryId, at: context.now() }
     if (kind === 'edit' && connector?.change)
       return connector.change(profile, { entryId: target.entryId, text: payload.text }, http).then(() => sent)
@@ -132,30 +158,6 @@ export function failed(
   })
 }
 
-/** An answer answers nobody any more: the thread is open again where that leaves the customer without one. */
-export async function owedAgain(
-  parts: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
-  action: OutsideAction,
-  why: 'sendFailed' | 'callBack',
-  tx: Tx,
-  actor: Parameters<typeof writeChange>[1] = { brandId: action.brandId, actor: 'network' },
-): Promise<void> {
-  const { db, now } = parts
-  const thread = await lockThreadById(db, action.threadId!, tx)
-  if (!thread) return
-  const owed = why === 'sendFailed' || (await answerIsOwed(db, thread.id, tx))
-  const moved = owed ? transition(positionOf(thread), { kind: 'sendFailed' }, now()) : null
-  const detail = { action: action.id, error: action.error }
-  await writeChange(
-    parts,
-    actor,
-    thread,
-    { kind: why, next: moved?.changed ? moved.next : undefined, detail, final: true },
-    tx,
-  )
-  await refreshThreads(db, [thread.id], await businessHoursOf(db, action.brandId, tx), now(), tx)
-}
-
 /** The entry takes its id on the network; when the network's own copy came in first, that copy makes way. */
 async function confirm({ db, live, now, due }: Context, { id }: OutsideAction, sent: Sent): Promise<void> {
   await db.inTransaction(async (tx) => {
@@ -173,6 +175,12 @@ async function confirm({ db, live, now, due }: Context, { id }: OutsideAction, s
       await setOutsideId(
         db,
         { entryId: action.entryId, outsideId: sent.outsideId, url: sent.url ?? null },
+        tx,
+      )
+      await settleReports(
+        { db, live, now, due },
+        { id: profileId, brandId: action.brandId },
+        [sent.outsideId],
         tx,
       )
     }

@@ -11,6 +11,8 @@ export interface ComingBack {
   outsideId: string
   direction: 'in' | 'out'
   replyKey?: string
+  /** Of a mail nobody knows by its direction whose it is: by its key. */
+  mail?: unknown
   url?: string
 }
 
@@ -28,7 +30,9 @@ export async function confirmOwn(
   items: readonly ComingBack[],
   tx: Tx,
 ): Promise<Set<string>> {
-  const keyed = items.filter((item) => item.direction === 'out' && item.replyKey && isKey.test(item.replyKey))
+  const keyed = items.filter(
+    (item) => (item.direction === 'out' || item.mail) && item.replyKey && isKey.test(item.replyKey),
+  )
   if (!keyed.length) return new Set()
   const known = await actionsByKey(
     db,
@@ -41,6 +45,11 @@ export async function confirmOwn(
     const item = keyed.find((each) => each.replyKey?.toLowerCase() === key)!
     const action = await lockAction(db, id, tx)
     if (!action || action.entryId === null) continue
+    if (action.outsideId === item.outsideId) {
+      // Confirmed before; what became of it since is not undone by hearing of it again.
+      own.add(item.outsideId)
+      continue
+    }
     await moveAction(db, action, { kind: 'confirm' }, { outsideId: item.outsideId }, tx)
     if ((action.state === 'failed' || action.state === 'cancelled') && action.threadId !== null)
       back.push(action.threadId)

@@ -3,7 +3,8 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
-import { owedAgain } from './act.ts'
+import { owedAgain } from './owedAgain.ts'
+import { makeAnew } from '../../store/queries/actions/deliveryReports.ts'
 import { moveAction } from './moveAction.ts'
 import { profileOwner } from './profileOwner.ts'
 import { lockAction, threadOfAction } from '../../store/queries/actions/actions.ts'
@@ -40,6 +41,8 @@ export async function retryAction(context: Context, reader: Reader, id: number):
     const action = await readersAction(context, reader, id, tx)
     const moved = await moveAction(db, action, { kind: 'retry' }, {}, tx)
     if (!moved.changed) throw new Refusal(refusals[moved.reason])
+    // Under its old key the network would say that it has sent it.
+    if (action.state === 'failed' && action.outsideId !== null) await makeAnew(db, id, tx)
     const thread = await lockThread(db, reader, action.threadId!, tx)
     const position = transition(positionOf(thread), { kind: 'replied' }, now())
     const isReply = action.kind === 'reply'

@@ -1,6 +1,7 @@
 import type { KeepDays } from '../../config.ts'
 import type { Context } from '../../context.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
+import { removeUnusedFiles } from '../attachments/index.ts'
 import { pruneStep, type Prunable } from '../../store/queries/brand/prune.ts'
 
 /** How many days each thing is kept; null keeps it for ever. */
@@ -10,11 +11,13 @@ const keptDays: Record<Prunable, (keep: KeepDays) => number | null> = {
   signInTries: () => 90,
   workers: () => 1,
   deliveries: (keep) => keep.deliveries,
+  itemPieces: (keep) => keep.deliveries,
   rawItems: (keep) => keep.rawItems,
   alertDeliveries: (keep) => keep.deliveries,
   actions: (keep) => keep.actions,
   work: (keep) => keep.actions,
   imports: () => 2,
+  attachments: () => 1,
   log: (keep) => keep.log,
 }
 
@@ -37,6 +40,7 @@ export async function pruneAll(
 
 export async function prune(context: Context, signal: AbortSignal): Promise<WorkOutcome> {
   const removed = await pruneAll(context, signal)
+  removed.files = await removeUnusedFiles(context, signal)
   context.log.info({ removed }, 'pruned')
   return 'done'
 }

@@ -1,4 +1,4 @@
 export { connectorProfile, withProfileKey } from './keys.ts'
 export { type Granted, callbackPath, finishOAuth, startOAuth } from './oauth.ts'
-export { type ProfileKey, sealKey } from './profileKey.ts'
+export { type ProfileKey, sealKey, unsealKey } from './profileKey.ts'
 export { readersProfile } from './readersProfile.ts'

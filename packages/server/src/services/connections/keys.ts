@@ -17,9 +17,10 @@ export function addressOf(
 /** What a connector needs to know of a profile, without its key. */
 export const connectorProfile = (
   context: Pick<Context, 'config'>,
-  profile: Pick<Profile, 'id' | 'outsideId' | 'network'>,
+  profile: Pick<Profile, 'id' | 'outsideId' | 'network' | 'name'>,
 ): ConnectorProfile => ({
   id: profile.id,
+  name: profile.name,
   outsideId: profile.outsideId,
   address: addressOf(context, profile),
   accessToken: '',

@@ -10,18 +10,21 @@ import {
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { distinctivePage } from './distinctivePage.ts'
-import { entryCount } from '../../store/queries/entries/entryCount.ts'
+import { entryCount, entryCountByThread } from '../../store/queries/entries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entries/entryPage.ts'
-import { foldPage } from '../../store/queries/entries/foldPage.ts'
+import { foldedThreads, foldPage } from '../../store/queries/entries/foldPage.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { lensContext, lensOf, fillBuckets, questionKey } from '../lens/index.ts'
 import { idsPart, wholePart, wrongPart } from '../lens/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
 
-/** A page; with `fold`, near copies of one text are one row, which says how many it stands for. */
+/**
+ * A page; with `fold`, near copies of one text are one row, which says how many it stands for. Pages that are open on the
+ * same lens hear the same notices and then ask for the same rows.
+ */
 export async function listEntries(
-  parts: Parts & Pick<Context, 'textWorker'>,
+  parts: Parts & Pick<Context, 'textWorker' | 'sharedRuns'>,
   reader: Reader,
   query: Record<string, unknown>,
 ): Promise<EntryPage> {
@@ -30,23 +33,42 @@ export async function listEntries(
   if (query.after !== undefined && !after) throw wrongPart('after', 'This is no place in the list.')
   const limit = wholePart(query, 'limit', { least: 1, most: limits.pageRows, usual: 50 })
   const threads = idsPart(query, 'threads', limits.threadsAsked)
-  const context = await lensContext(parts, reader)
-  if (lens.order === 'distinctive') return distinctivePage(parts, reader, { lens, context, after, limit })
-  const page = await entryPage(parts.db, { lens, context, reader, after, limit, threads })
-  return query.fold === '1' && lens.story === null
-    ? foldPage(parts.db, page, { lens, context, reader })
-    : page
+  const stories = idsPart(query, 'stories', limits.threadsAsked) ?? []
+  const fold = query.fold === '1' && lens.story === null
+  const key = questionKey('rows', reader, { lens, query })
+  return parts.sharedRuns.ask(key, async () => {
+    const context = await lensContext(parts, reader)
+    const asked = { lens, context, reader }
+    if (lens.order === 'distinctive') return distinctivePage(parts, reader, { lens, context, after, limit })
+    if (fold && threads) return foldedThreads(parts.db, { ...asked, threads, stories, limit })
+    const page = await entryPage(parts.db, { ...asked, after, limit, choice: threads && { threads } })
+    return fold ? foldPage(parts.db, page, asked) : page
+  })
 }
 
+/** Asked again while somebody looks at it, a count is changed by the threads that notices have named. */
 export async function countEntries(
-  parts: Parts & Pick<Context, 'sharedRuns'>,
+  parts: Parts & Pick<Context, 'sharedRuns' | 'lensCounts' | 'live'>,
   reader: Reader,
   query: Record<string, unknown>,
 ): Promise<CountAnswer> {
   const lens = lensOf(query)
-  return parts.sharedRuns.ask(questionKey('count', reader, { lens, query }), async () =>
-    entryCount(parts.db, { lens, context: await lensContext(parts, reader), reader }),
-  )
+  const key = questionKey('count', reader, { lens, query })
+  return parts.sharedRuns.ask(key, async () => {
+    const context = await lensContext(parts, reader)
+    const counted = { lens, context, reader }
+    const whole = () => entryCount(parts.db, counted)
+    // Without notices nothing is known about what changes.
+    if (!parts.live.connected) return whole()
+    return parts.lensCounts.ask({
+      // A range that moves with the day is another question on the next.
+      key: `${key} ${instantsOf(lens.range, context)?.from ?? ''}`,
+      brandId: reader.brandId,
+      now: context.now,
+      whole,
+      byThread: (threads) => entryCountByThread(parts.db, { ...counted, threads }),
+    })
+  })
 }
 
 /** Days the tide line looks back, whatever the lens's own range is. */

@@ -15,6 +15,7 @@ import {
   setImportRunning,
   removeDraft,
 } from '../../store/queries/imports/imports.ts'
+import { readersProfile } from '../connections/index.ts'
 import { record } from '../log/index.ts'
 import { wrongPart } from '../lens/index.ts'
 
@@ -24,6 +25,7 @@ const answerOf = ({ settings, at, ...row }: ImportRow): ImportState => ({
   // A file that is in is told by its result.
   reviews: row.state === 'draft' ? (settings.reviews ?? null) : null,
   feed: row.state === 'draft' ? (settings.feed ?? null) : null,
+  history: row.state === 'draft' ? (settings.history ?? null) : null,
   asked: settings.ask ?? null,
 })
 
@@ -56,8 +58,8 @@ export async function draftImport(
 ): Promise<ImportState> {
   const { db, fileWorker } = context
   const kind = query.kind
-  if (kind !== 'reviews' && kind !== 'feed')
-    throw wrongPart('kind', 'Say whether it holds reviews or a feed.')
+  if (kind !== 'reviews' && kind !== 'feed' && kind !== 'mail' && kind !== 'chat')
+    throw wrongPart('kind', 'Say whether it holds reviews, a feed, mails or conversations.')
   const name = typeof query.name === 'string' ? cleanLine(query.name, 80) : ''
   if (!name) throw wrongPart('name', 'Give the import a name.')
   const text = cleanText(document, longestDocument)
@@ -95,6 +97,8 @@ export async function startImport(
     if (!row) throw new Refusal('notFound')
     if (row.state !== 'draft' || !row.kept) throw new Refusal('importRunning')
     if (row.reviews) checkColumns(row.reviews, draft)
+    const of = historyOf(row.kind)
+    if (of) await checkHistoryProfile(context, reader, draft, of)
     await setImportRunning(db, { id, settings: { ask: draft } }, tx)
     await due.drop('import', [id], tx)
     await due.ask({ kind: 'import', subject: id, owner: brandOwner(reader.brandId) }, tx)
@@ -102,6 +106,20 @@ export async function startImport(
     await live.tell(reader.brandId, { kind: 'profiles' }, tx)
   })
   return importState(context, reader, id)
+}
+
+/** The channel whose profile a file of this kind is the history of. */
+export const historyOf = (kind: ImportState['kind']): 'email' | 'chat' | null =>
+  kind === 'mail' ? 'email' : kind === 'chat' ? 'chat' : null
+
+async function checkHistoryProfile(
+  context: Context,
+  reader: Reader,
+  { profileId }: StartImportDraft,
+  channel: string,
+): Promise<void> {
+  const profile = profileId === null ? null : await readersProfile(context, reader, profileId)
+  if (profile?.channel !== channel) throw new Refusal('historyProfileMissing')
 }
 
 function checkColumns({ columns: known }: ImportPreview, { mapping }: StartImportDraft): void {

@@ -17,11 +17,16 @@ import {
   finishImport,
 } from '../../store/queries/imports/imports.ts'
 import { type Place, placeNames } from '../../store/queries/brand/brand.ts'
+import type { Profile } from '../../store/models/index.ts'
+import { connectorProfile } from '../connections/index.ts'
 import { ingest } from '../intake/index.ts'
 import { record } from '../log/index.ts'
+import { historyOf } from './imports.ts'
 
 /** Rows stored in one transaction. */
 const batch = 500
+/** Mails have files. */
+const mailBatch = 25
 
 /** How far it has come: rows of the file that are in. */
 interface Reached {
@@ -53,9 +58,15 @@ export async function runImport(context: Context, piece: Piece): Promise<WorkOut
 async function bringIn(context: Context, piece: Piece, task: ImportTask): Promise<void> {
   const { db, live } = context
   const places = await placeNames(db, task.brandId)
-  const asked = questionOf(task, places)
+  const asked = await questionOf(context, task, places)
   const page = (from: number) =>
-    context.fileWorker.ask({ kind: 'rows', importId: task.id, from, count: batch, ...asked })
+    context.fileWorker.ask({
+      kind: 'rows',
+      importId: task.id,
+      from,
+      count: asked.of === 'mail' ? mailBatch : batch,
+      ...asked,
+    })
   let from = (piece.progress as Reached | null)?.at ?? 0
   let rows: RowsPage = await page(from)
   if (rows.refused && !task.settings.ask.anyway) return sendBack(context, task, rows)
@@ -76,12 +87,18 @@ async function bringIn(context: Context, piece: Piece, task: ImportTask): Promis
   await finish(context, task)
 }
 
-function questionOf(
+async function questionOf(
+  context: Context,
   { kind, name, createdAt, settings, zone }: ImportTask,
   places: readonly Place[],
-): RowsQuestion {
+): Promise<RowsQuestion> {
   const now = createdAt.getTime()
   if (kind === 'feed') return { of: 'feed', name, now }
+  if (kind === 'mail') {
+    const profile = await historyProfile(context, settings.ask.profileId)
+    return { of: 'mail', profile: connectorProfile(context, profile) }
+  }
+  if (kind === 'chat') return { of: 'chat' }
   const { mapping, dateOrder } = settings.ask
   return { of: 'reviews', question: { mapping, dateOrder, zone, now, places: places.map((p) => p.name) } }
 }
@@ -106,7 +123,9 @@ async function storeRows(
   const names = [...new Set(rows.items.map((item) => item.place))]
   for (const [i, name] of names.entries()) {
     const items = rows.items.filter((item) => item.place === name)
-    const profile = await profileOf(context, task, places.find((p) => p.name === name) ?? null)
+    const profile = historyOf(task.kind)
+      ? await historyProfile(context, task.settings.ask.profileId)
+      : await profileOf(context, task, places.find((p) => p.name === name) ?? null)
     await ingest(context, profile, items, async (tx, { added, apart }) => {
       await addImportCounts(
         db,
@@ -125,6 +144,13 @@ async function storeRows(
   }
 }
 
+/** The address or chat whose history it is. */
+async function historyProfile({ models }: Context, id: number | null): Promise<Profile> {
+  const profile = id === null ? null : await models.Profile.findByPk(id)
+  if (!profile) throw new Refusal('historyProfileMissing')
+  return profile
+}
+
 async function profileOf(
   { db }: Pick<Context, 'db'>,
   { brandId, kind, name }: ImportTask,
@@ -141,6 +167,13 @@ async function profileOf(
   return profile!
 }
 
+const recordedAs = {
+  reviews: 'importReviews',
+  feed: 'importFeed',
+  mail: 'importMail',
+  chat: 'importChat',
+} as const
+
 /** The file itself is needed no longer. */
 async function finish({ db }: Context, { id, brandId, colleagueId, kind, name }: ImportTask): Promise<void> {
   await db.inTransaction(async (tx) => {
@@ -150,7 +183,7 @@ async function finish({ db }: Context, { id, brandId, colleagueId, kind, name }:
       db,
       by,
       {
-        kind: kind === 'reviews' ? 'importReviews' : 'importFeed',
+        kind: recordedAs[kind],
         on: ['import', id],
         detail: { name, ...row },
       },

@@ -82,7 +82,7 @@ export async function refreshThreads(
 function moved(fact: ThreadFacts, leadIsNew: boolean, now: number) {
   const event = arrivalEvent({
     state: fact.state,
-    origin: fact.leadDeleted ? null : fact.origin,
+    origin: fact.leadDeleted || fact.leadIsWish ? null : fact.origin,
     leadAt: fact.leadAt?.getTime() ?? null,
     answeredAt: fact.answeredAt?.getTime() ?? null,
     leadIsNew,

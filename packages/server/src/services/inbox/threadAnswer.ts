@@ -12,6 +12,7 @@ import {
   entriesOfThread,
   eventsOfThread,
   leadById,
+  postOfThread,
   saidByAccount,
   tagsOfThread,
   threadById,
@@ -19,6 +20,7 @@ import {
   type ThreadRow,
 } from '../../store/queries/inbox/thread.ts'
 import { mayAccess } from '../../store/queries/shared/where.ts'
+import { visitorOfThread } from '../../store/queries/chat/visits.ts'
 import type { Database } from '../../store/database.ts'
 
 /** A thread with everything beside it: its entries, what was done with it, who it is and what they said before. */
@@ -29,13 +31,15 @@ export async function threadAnswer(
 ): Promise<ThreadAnswer> {
   const thread = await threadById(db, reader, id)
   if (!thread) throw new Refusal('notFound')
-  const [entries, events, person, watches, lead, tags] = await Promise.all([
-    entriesOf(db, thread),
+  const [entries, events, person, watches, lead, tags, visitor, post] = await Promise.all([
+    entriesOf(db, id),
     eventsOfThread(db, id),
     personOf(db, reader, thread),
     thread.leadId === null ? [] : watchesOfEntry(db, thread.leadId),
     thread.leadId === null ? undefined : leadById(db, thread.leadId),
     tagsOfThread(db, id),
+    visitorOfThread(db, { profileId: thread.profileId, thread: thread.outsideId, now: new Date(now()) }),
+    thread.postId === null ? null : postOfThread(db, reader, { postId: thread.postId, id }),
   ])
   const kind = lead?.kind ?? entries[0]?.kind ?? 'mention'
   const why = lead ? urgencyOf({ thread, lead, kind, entries }, now()) : null
@@ -65,8 +69,11 @@ export async function threadAnswer(
     reply: replyOf(reader, thread, {
       kind,
       deleted: entries.find((e) => e.id === thread.leadId)?.deletedAt != null,
+      stopped: lead?.stopped ?? false,
     }),
     watches,
+    visitor,
+    post,
   }
 }
 
@@ -102,31 +109,45 @@ function urgencyOf(
 
 function replyOf(
   reader: Reader,
-  { channel, profileStatus, answeringId, answeringPlace, answeringName }: ThreadRow,
-  { kind, deleted }: { kind: EntryKind; deleted: boolean },
+  thread: ThreadRow,
+  lead: { kind: EntryKind; deleted: boolean; stopped: boolean },
 ): ThreadAnswer['reply'] {
-  const capabilities = accountConnectorOf(channel)?.capabilities
+  const { answeringChannel, profileStatus, answeringId, answeringPlace, answeringName, handedTo } = thread
+  const { stopped } = lead
+  // Elsewhere it is a message, whatever it was where it was said; and that may be gone.
+  const kind = handedTo === null ? lead.kind : 'message'
+  const deleted = handedTo === null && lead.deleted
+  const capabilities = accountConnectorOf(answeringChannel)?.capabilities
   const possible = capabilities?.repliesTo.includes(kind) ?? false
   const account =
     answeringId !== null && mayAccess(reader, { placeId: answeringPlace, profileId: answeringId })
-  const reason = !possible
-    ? 'channel'
-    : deleted
-      ? 'deleted'
-      : !account
-        ? 'noAccount'
-        : profileStatus === 'disconnected'
-          ? 'disconnected'
-          : profileStatus === 'expired'
-            ? 'expired'
-            : undefined
+  const reason = whyNot({ possible, deleted, account, stopped, status: profileStatus })
   return {
-    possible: possible && !deleted && account && profileStatus !== 'disconnected',
+    possible: possible && !deleted && !stopped && account && profileStatus !== 'disconnected',
     as: answeringName,
     maxLength: capabilities?.replyLength ?? 0,
+    privately: capabilities?.answersPrivately === true && capabilities.replyIsPublic(kind),
+    handedOff: handedTo === null ? null : { address: handedTo },
+    files: capabilities?.files ?? null,
+    maxParts: capabilities?.replyParts ?? null,
     public: capabilities?.replyIsPublic(kind) ?? true,
     reason,
   }
+}
+
+/** What stands in the way of an answer, the first that counts; undefined: nothing. */
+function whyNot(of: {
+  possible: boolean
+  deleted: boolean
+  account: boolean
+  stopped: boolean
+  status: string
+}): ThreadAnswer['reply']['reason'] {
+  if (!of.possible) return 'channel'
+  if (of.deleted) return 'deleted'
+  if (!of.account) return 'noAccount'
+  if (of.stopped) return 'stopped'
+  return of.status === 'disconnected' || of.status === 'expired' ? of.status : undefined
 }
 
 /** How many of theirs came since our last answer that stands. */
@@ -140,18 +161,42 @@ function waitingAtTheEnd(entries: readonly ThreadEntry[]): number {
 /** A page's thread can have thousands of entries; the newest are what is answered. */
 const entryLimit = 200
 
-async function entriesOf(db: Database, { id, channel }: ThreadRow): Promise<ThreadEntry[]> {
+const can = (channel: string, what: 'changes' | 'reports'): boolean =>
+  accountConnectorOf(channel)?.capabilities[what] ?? false
+
+async function entriesOf(db: Database, id: number): Promise<ThreadEntry[]> {
   const rows = await entriesOfThread(db, id, { limit: entryLimit })
-  const { changes = false, reports = false } = accountConnectorOf(channel)?.capabilities ?? {}
-  return rows.map(({ stands: isOutside, actionId, actionState, attempts, error, uncertain, ...entry }) => ({
-    ...entry,
-    changeable: changes && isOutside && entry.direction === 'out',
-    reportable: reports && isOutside && entry.direction === 'in' && entry.kind === 'review',
-    contradicts:
-      entry.rating !== null &&
-      starsContradict(entry.rating, { sentiment: entry.sentiment, confidence: entry.confidence }),
-    action: actionId === null ? null : { id: actionId, state: actionState, attempts, error, uncertain },
-  }))
+  return rows.map(
+    ({
+      stands: isOutside,
+      channel,
+      actionId,
+      actionState,
+      attempts,
+      error,
+      uncertain,
+      deliveredAt,
+      ...entry
+    }) => ({
+      ...entry,
+      changeable: can(channel, 'changes') && isOutside && entry.direction === 'out',
+      reportable: can(channel, 'reports') && isOutside && entry.direction === 'in' && entry.kind === 'review',
+      contradicts:
+        entry.rating !== null &&
+        starsContradict(entry.rating, { sentiment: entry.sentiment, confidence: entry.confidence }),
+      action:
+        actionId === null
+          ? null
+          : {
+              id: actionId,
+              state: actionState,
+              attempts,
+              error,
+              uncertain,
+              deliveredAt: deliveredAt?.toISOString() ?? null,
+            },
+    }),
+  )
 }
 
 async function personOf(

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { cleanInstant, cleanLine, cleanNumber, cleanText, cleanUrl, isBlank } from '@murrabel/core/text'
-import type { CollectedItem } from '../../connectors/index.ts'
+import type { CollectedItem, MailParts } from '../../connectors/index.ts'
+import type { KeptFile } from '../attachments/index.ts'
 
 /** Most of what is kept of one item. Ids stand in indexes, which take 2,700 bytes; texts are read by people. */
 const longest = {
@@ -9,6 +10,7 @@ const longest = {
   handle: 120,
   title: 500,
   text: 100_000,
+  html: 1_000_000,
   url: 2000,
   /** Bytes of the item as it came. */
   raw: 400_000,
@@ -20,6 +22,8 @@ export interface CleanItem extends Omit<CollectedItem, 'at'> {
   at: number
   /** The network gave no date that can be: `at` is when it came in. */
   undated: boolean
+  /** Files as they lie in the store. */
+  keptFiles: KeptFile[]
   /** As received, in JSON that PostgreSQL takes; null when it is too large to be kept. */
   kept: string | null
 }
@@ -59,13 +63,66 @@ export function cleanItem(item: CollectedItem, now: number): CleanItem {
     undated: at === null,
     changedAt: cleanInstant(item.changedAt ?? NaN, now) ?? undefined,
     url: cleanUrl(item.url, longest.url),
-    reach: cleanNumber(item.reach, { least: 0, most: 2_000_000_000, whole: true }),
+    reach: cleanCount(item.reach),
+    likes: cleanCount(item.likes),
+    shares: cleanCount(item.shares),
+    pictures: item.pictures?.flatMap(({ address, alt }) => {
+      const url = cleanUrl(address, longest.url)
+      return url ? [{ address: url, alt: cleanLine(alt, longest.title) }] : []
+    }),
     private: item.private === true,
     paid: item.paid === true,
     replyKey: item.replyKey,
+    piece: cleanPiece(item.piece),
+    wish: item.wish,
+    mail: cleanMail(item.mail),
+    answerTo: item.answerTo,
+    files: item.files,
+    keptFiles: [],
     raw: item.raw,
     kept: cleanJson(item.raw, longest.raw),
   }
+}
+
+export const cleanCount = (value: number | undefined): number | undefined =>
+  cleanNumber(value, { least: 0, most: 2_000_000_000, whole: true })
+
+const cleanAddress = ({ name, address }: MailParts['from']) => ({
+  name: cleanLine(name, longest.name),
+  address: cleanLine(address, longest.id),
+})
+
+/** Message-IDs are compared, not shown: one that is too long for an index is none. */
+const cleanMessageId = (id: string | null) => {
+  const line = cleanLine(id ?? '', 1000)
+  return line === id ? line : null
+}
+
+function cleanMail(mail: MailParts | undefined): MailParts | undefined {
+  return (
+    mail && {
+      ...mail,
+      messageId: cleanMessageId(mail.messageId),
+      ancestors: mail.ancestors.flatMap((id) => cleanMessageId(id) ?? []),
+      from: cleanAddress(mail.from),
+      to: mail.to.map(cleanAddress),
+      cc: mail.cc.map(cleanAddress),
+      folded: cleanText(mail.folded, longest.text),
+      html: mail.html === null ? null : cleanText(mail.html, longest.html),
+    }
+  )
+}
+
+/** Pieces of one whole at most: what says more of itself is taken as it stands. */
+const mostPieces = 255
+
+function cleanPiece(piece: CollectedItem['piece']): CollectedItem['piece'] {
+  const whole = cleanId(piece?.whole)
+  if (!piece || !whole) return undefined
+  const { number, of } = piece
+  const fits =
+    Number.isInteger(number) && Number.isInteger(of) && number >= 1 && number <= of && of <= mostPieces
+  return fits ? { whole, number, of } : undefined
 }
 
 /** Ids are not shown, so they need only be the same each time: a long one is known by its hash. */

@@ -1,6 +1,7 @@
 import {
   connectorOf,
   FeedError,
+  type CollectTools,
   InnerAddressError,
   NetworkFailure,
   TooLargeError,
@@ -10,13 +11,20 @@ import { errorText, Postponed, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/piece.ts'
 import type { Profile } from '../../store/models/index.ts'
 import { ingest } from './ingest.ts'
+import { lookAtFigures } from './lookAtFigures.ts'
 import { lookAtOwn } from './lookAtProfiles.ts'
 import { setCollectFailure, setCollected } from '../../store/queries/profiles/collecting.ts'
 import { withProfileKey } from '../connections/index.ts'
 
+/** What connectors have done beside the server's own thread. */
+export const toolsOf = ({ fileWorker }: Pick<Context, 'fileWorker'>): CollectTools => ({
+  parseFeed: (document) => fileWorker.ask({ kind: 'feed', document }),
+  readMail: (bytes) => fileWorker.ask({ kind: 'mail', bytes }),
+})
+
 const minute = 60_000
 /** How often each kind of profile is looked at without being told: where no webhook comes, and in case one was lost. */
-const everyMs = { feed: 5 * minute, other: 10 * minute, failing: 6 * 60 * minute }
+const everyMs = { other: 10 * minute, failing: 6 * 60 * minute }
 
 /** What an error means for the profile: wait and go on, ask for a key, or say that it does not work. */
 export type CollectFailure = 'waiting' | 'expired' | 'failing'
@@ -43,8 +51,10 @@ export async function collectProfile(context: Context, { id, signal }: Piece): P
   if (profile.status === 'expired') return 'done'
   try {
     await collectPages(context, profile, signal)
+    await lookAtFigures(context, profile)
     if (profile.url) await lookAtOwn(context)
-    return { againInMs: profile.network === 'feed' ? everyMs.feed : everyMs.other }
+    const { lookEverySeconds: seconds } = connectorOf(profile)!.capabilities
+    return { againInMs: seconds ? seconds * 1000 : everyMs.other }
   } catch (error) {
     const failure = failureOf(error)
     const message = errorText(error)
@@ -71,7 +81,7 @@ export async function collectProfile(context: Context, { id, signal }: Piece): P
 async function collectPages(context: Context, profile: Profile, signal: AbortSignal): Promise<void> {
   const { db, live } = context
   const connector = connectorOf(profile)!
-  const tools = { parseFeed: (document: string) => context.fileWorker.ask({ kind: 'feed', document }) }
+  const tools = toolsOf(context)
   const fetchPage = (cursor: string | null) => {
     const page = withProfileKey(context, profile.id, (p, http) => connector.collect(p, cursor, http, tools))
     // Its failure is met where the page is waited for, which may be after the page before it failed to be stored.

@@ -11,7 +11,10 @@ import { agreeWithSiblings } from './siblings.ts'
 import { eraseGone, goneAlready } from './gone.ts'
 import { apartOf, noLongerApart, setApart, type Apart } from './setApart.ts'
 import { holdProfileEntries } from '../../store/queries/actions/ownEntries.ts'
-import { confirmOwn } from '../actions/index.ts'
+import { confirmOwn, takeReports } from '../actions/index.ts'
+import { keepWishes } from '../../store/queries/shared/contactWishes.ts'
+import { joinPieces } from './joinPieces.ts'
+import { keepFile } from '../attachments/index.ts'
 
 export type { IngestProfile }
 
@@ -27,7 +30,7 @@ export interface IngestResult {
 /** Runs in the transaction that stores the last of the items: what must be true together with them, such as the cursor. */
 export type PageEnd = (tx: Tx, result: IngestResult) => Promise<void>
 
-type Parts = Pick<Context, 'db' | 'now' | 'due'>
+type Parts = Pick<Context, 'db' | 'now' | 'due' | 'live' | 'files' | 'fileWorker'>
 
 /**
  * Stores a page of items in one transaction: raw items kept, accounts and threads found or made, entries put in under
@@ -40,10 +43,13 @@ export async function ingest(
   profile: IngestProfile,
   given: readonly CollectedItem[],
   atEnd: PageEnd = async () => {},
-  { unread = [], gone = [] }: Pick<Partial<ReadParts>, 'unread' | 'gone'> = {},
+  { unread = [], gone = [], reports = [] }: Pick<Partial<ReadParts>, 'unread' | 'gone' | 'reports'> = {},
 ): Promise<IngestResult> {
   const { batches, apart } = cleanAll(given, parts.now())
   const items = batches.pop() ?? []
+  // They lie in the store before anything names them; a file that nothing comes to name is removed later.
+  for (const item of items)
+    for (const file of item.files ?? []) item.keptFiles.push(await keepFile(parts, file))
   // What was said first goes in before what it was changed into.
   for (const batch of batches) await storeBatch(parts, profile, batch)
   const aside = [...unread.map(apartOf), ...apart]
@@ -51,6 +57,7 @@ export async function ingest(
   const last = async (tx: Tx, result: IngestResult) => {
     await setApart(parts.db, profile, aside, tx)
     const erased = await eraseGone(parts, profile, gone, tx)
+    await takeReports(parts, profile, reports, tx)
     await atEnd(tx, { ...result, changed: result.changed + erased })
   }
   try {
@@ -139,16 +146,18 @@ async function storeHalves(
 }
 
 function storePage(
-  { db, due, now }: Parts,
+  parts: Parts,
   profile: IngestProfile,
   given: readonly CleanItem[],
   base: IngestResult,
   atEnd: PageEnd,
 ): Promise<IngestResult> {
+  const { db, due, now } = parts
   return db.inTransaction(async (tx) => {
     await holdProfileEntries(db, profile.id, tx)
     let { added, changed } = base
-    const { items, strays } = await agreeWithSiblings(db, profile, given, tx)
+    const whole = await joinPieces(parts, profile, given, tx)
+    const { items, strays } = await agreeWithSiblings(db, profile, whole, tx)
     if (items.length) {
       await keepRaw(db, profile, items, tx)
       const own = await confirmOwn({ db, now }, profile, items, tx)
@@ -158,6 +167,7 @@ function storePage(
       const altered = items.filter((item) => isChanged(item, known.get(item.outsideId)))
       if (altered.length) await changeEntries({ db, now }, profile, { items: altered, known }, tx)
       if (fresh.length) await addEntries(db, profile, fresh, strays, tx)
+      await noteWishes(db, profile, items, tx)
       await noLongerApart(
         db,
         profile.id,
@@ -173,4 +183,17 @@ function storePage(
       await due.ask({ kind: 'analyse', subject: profile.brandId, owner: brandOwner(profile.brandId) }, tx)
     return result
   })
+}
+
+/** What people say about hearing from us. */
+async function noteWishes(
+  db: Context['db'],
+  { brandId, network }: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<void> {
+  const wishes = items.flatMap(({ wish, direction, author, at }) =>
+    wish && direction === 'in' ? [{ author: author.outsideId, wish, at: new Date(at) }] : [],
+  )
+  if (wishes.length) await keepWishes(db, { brandId, network, wishes }, tx)
 }

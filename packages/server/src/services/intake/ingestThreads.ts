@@ -1,5 +1,6 @@
 import type { Database, Tx } from '../../store/database.ts'
 import type { CleanItem } from './cleanItem.ts'
+import { knownMailThreads } from './mailThreads.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import {
   parentsOf,
@@ -23,6 +24,10 @@ export interface ResolvedThreads {
   threadNames: Map<string, string>
   /** Text of the post a thread of comments stands under. */
   posts: Map<string, string>
+  /** The post a thread stands under, where it is there already: its entry's id. */
+  postIds: Map<string, number>
+  /** Ids of threads that began on another profile and go on here. */
+  elsewhere: Map<string, number>
   /** Threads that turn out to be part of another, if there are such. */
   orphans: Map<string, string>
 }
@@ -43,24 +48,55 @@ export async function resolveThreads(
   const threadOf = new Map(stored.map((r) => [r.outsideId, r.thread]))
   const texts = new Map([...stored, ...items].map((r) => [r.outsideId, r.text.slice(0, postLength)]))
   const posts = new Map<string, string>()
+  const postIds = new Map<string, number>()
+  const storedPosts = new Map(
+    stored.flatMap(({ id, outsideId, thread }) => (thread.startsWith('post/') ? [[outsideId, id]] : [])),
+  )
   const orphans = new Map<string, string>()
+  const elsewhere = new Map<string, number>()
   const here = new Map(items.map((item) => [item.outsideId, item]))
+  const mails = await knownMailThreads(db, profile, items, tx)
+  const mailsHere = new Map(
+    items.flatMap((item) => (item.mail?.messageId ? [[item.mail.messageId, item]] : [])),
+  )
   const open = new Set<string>()
+  /** The thread of the nearest mail that it answers, if one of them is known. */
+  const answered = (item: CleanItem): string | undefined => {
+    for (const ancestor of item.mail?.ancestors ?? []) {
+      const other = mailsHere.get(ancestor)
+      if (other && other !== item) resolve(other)
+      const known = mails.byMessage.get(ancestor)
+      const thread = known?.thread ?? (other && threadOf.get(other.outsideId))
+      if (thread === undefined) continue
+      if (known?.elsewhere != null) elsewhere.set(thread, known.elsewhere)
+      // Clocks differ, and mail dates are whole seconds: an answer is later than what it answers.
+      const since = known ? known.at.getTime() : other!.at
+      if (other !== item) item.at = Math.max(item.at, since + 1)
+      return thread
+    }
+    return mails.bySubject.get(item.outsideId)
+  }
   const resolve = (item: CleanItem): void => {
     // Parents on the same page come first; one that answers itself in a ring is taken as it stands.
     if (threadOf.has(item.outsideId) || open.has(item.outsideId)) return
     open.add(item.outsideId)
     const parent = item.parentId === undefined ? undefined : here.get(item.parentId)
     if (parent) resolve(parent)
-    const thread = threadFor(item, threadOf)
+    const thread = answered(item) ?? threadFor(item, threadOf)
     threadOf.set(item.outsideId, thread)
+    // Answers to it that came before it. A second mail with the id of one that is there brings nothing together.
+    const messageId = item.mail?.messageId
+    if (messageId && !mails.byMessage.has(messageId) && thread !== `mail/${messageId}`)
+      orphans.set(`mail/${messageId}`, thread)
     const post =
       item.parentId !== undefined && thread === item.threadId ? texts.get(item.parentId) : undefined
     if (post !== undefined) posts.set(thread, post)
+    const postId = post === undefined ? undefined : storedPosts.get(item.parentId!)
+    if (postId !== undefined) postIds.set(thread, postId)
     if (thread !== item.threadId && item.threadId.startsWith('comment/')) orphans.set(item.threadId, thread)
   }
   items.forEach(resolve)
-  return { threadNames: threadOf, posts, orphans }
+  return { threadNames: threadOf, posts, postIds, orphans, elsewhere }
 }
 
 function threadFor(item: CleanItem, threadOf: ReadonlyMap<string, string>): string {
@@ -119,9 +155,9 @@ export async function threadIds(
   db: Database,
   profile: IngestProfile,
   items: readonly CleanItem[],
-  { threadNames, posts }: ResolvedThreads,
+  { threadNames, posts, postIds, elsewhere }: ResolvedThreads,
   tx: Tx,
-): Promise<Map<string, number>> {
+): Promise<{ ids: Map<string, number>; fresh: Set<string> }> {
   const threads = new Map<string, { title: string | null; url: string | null }>()
   for (const item of items) {
     const name = threadNames.get(item.outsideId)!
@@ -132,7 +168,7 @@ export async function threadIds(
     })
   }
   const known = await threadsByOutsideId(db, { profileId: profile.id, outsideIds: [...threads.keys()] }, tx)
-  const ids = new Map(known.map((t) => [t.outsideId, t.id]))
+  const ids = new Map([...known.map((t) => [t.outsideId, t.id] as const), ...elsewhere])
   // Threads that are there are left alone, but for a title that was not known: analysis writes them at the same time, and
   // two transactions that each hold what the other wants would end in a deadlock.
   const titled = known.filter((t) => t.title === null && threads.get(t.outsideId)?.title)
@@ -143,7 +179,7 @@ export async function threadIds(
       tx,
     )
   const fresh = [...threads].filter(([name]) => !ids.has(name)).sort(([a], [b]) => (a < b ? -1 : 1))
-  if (!fresh.length) return ids
+  if (!fresh.length) return { ids, fresh: new Set() }
   const found = await insertThreads(
     db,
     {
@@ -153,9 +189,10 @@ export async function threadIds(
       outsideIds: fresh.map(([name]) => name),
       titles: fresh.map(([, t]) => t.title),
       urls: fresh.map(([, t]) => t.url),
+      postIds: fresh.map(([name]) => postIds.get(name) ?? null),
     },
     tx,
   )
   for (const row of found) ids.set(row.outsideId, row.id)
-  return ids
+  return { ids, fresh: new Set(found.map(({ outsideId }) => outsideId)) }
 }

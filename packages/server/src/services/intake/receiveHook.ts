@@ -34,10 +34,11 @@ export async function receiveHook(context: Context, { token, body, headers }: De
     items,
     unread,
     gone = [],
+    reports = [],
   } = readBody(() => connector.receive!(connectorProfile(context, profile), parse(body)))
   const id = headers['webhook-id'] ?? ''
   const seen = await deliveryById(db, { profileId: profile.id, deliveryId: id })
-  if (seen || !(items.length || unread.length || gone.length)) return
+  if (seen || !(items.length || unread.length || gone.length || reports.length)) return
   await ingest(
     context,
     profile,
@@ -45,7 +46,7 @@ export async function receiveHook(context: Context, { token, body, headers }: De
     async (tx) => {
       await keepDelivery(db, { profileId: profile.id, deliveryId: id }, tx)
     },
-    { unread, gone },
+    { unread, gone, reports },
   )
 }
 

@@ -1,9 +1,12 @@
 import type { Database, Tx } from '../../store/database.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { isSaidAnew } from '@murrabel/core/inbox'
-import { type CleanItem } from './cleanItem.ts'
+import { insertFiles, insertMails } from '../../store/queries/intake/mails.ts'
+import { cleanJson, type CleanItem } from './cleanItem.ts'
 import { takeOverStrays } from './siblings.ts'
 import { joinOrphans, resolveThreads, threadIds } from './ingestThreads.ts'
+import { insertPictures } from '../../store/queries/attachments/pictures.ts'
+import { linkPosts } from '../../store/queries/intake/threads.ts'
 import {
   keepRawItems,
   type KnownEntry,
@@ -89,8 +92,8 @@ export async function addEntries(
 ): Promise<void> {
   const accounts = await accountIds(db, profile, items, tx)
   const resolved = await resolveThreads(db, profile, items, tx)
-  const { threadNames } = resolved
-  const threads = await threadIds(db, profile, items, resolved, tx)
+  const { threadNames, postIds } = resolved
+  const { ids: threads, fresh } = await threadIds(db, profile, items, resolved, tx)
   const placed = items.map((item) => ({
     item,
     threadId: threads.get(threadNames.get(item.outsideId)!),
@@ -116,9 +119,13 @@ export async function addEntries(
         url: item.url ?? null,
         reach: item.reach ?? 0,
         undated: item.undated,
+        likes: item.likes ?? null,
+        shares: item.shares ?? null,
       })),
     tx,
   )
+  await addMails(db, profile, items, tx)
+  await linkToPosts(db, profile, items, { threadNames, postIds, fresh }, tx)
   await takeOverStrays(
     db,
     profile,
@@ -128,7 +135,76 @@ export async function addEntries(
     }),
     tx,
   )
+  const pictures = items.flatMap(({ outsideId, pictures: shown = [] }) =>
+    shown.map((picture, position) => ({ ...picture, outsideId, position })),
+  )
+  if (pictures.length) await insertPictures(db, profile.id, pictures, tx)
   await joinOrphans(db, profile, resolved.orphans, tx)
+}
+
+/** A comment that opens a thread stands under the post it answers; one that came before its post waits for it there. */
+async function linkToPosts(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  {
+    threadNames,
+    postIds,
+    fresh,
+  }: {
+    threadNames: ReadonlyMap<string, string>
+    postIds: ReadonlyMap<string, number>
+    fresh: ReadonlySet<string>
+  },
+  tx: Tx,
+): Promise<void> {
+  const links = items.filter(
+    ({ outsideId, threadId, parentId }) =>
+      parentId !== undefined &&
+      fresh.has(threadId) &&
+      threadNames.get(outsideId) === threadId &&
+      !postIds.has(threadId),
+  )
+  const late = items.filter(({ outsideId, threadId }) => threadId === `post/${outsideId}`)
+  if (links.length || late.length)
+    await linkPosts(
+      db,
+      {
+        profileId: profile.id,
+        threads: [
+          ...links.map(({ threadId }) => threadId),
+          ...late.map(({ outsideId }) => `comment/${outsideId}`),
+        ],
+        posts: [...links.map(({ parentId }) => parentId!), ...late.map(({ outsideId }) => outsideId)],
+      },
+      tx,
+    )
+}
+
+/** What is beside the words of mails, and the files of any entry. */
+async function addMails(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<void> {
+  const mails = items.flatMap(({ outsideId, mail, answerTo }) =>
+    mail
+      ? [
+          {
+            ...mail,
+            outsideId,
+            envelope: JSON.stringify({ from: mail.from, to: mail.to, cc: mail.cc }),
+            answerTo: cleanJson(answerTo, 100_000),
+          },
+        ]
+      : [],
+  )
+  if (mails.length) await insertMails(db, profile.id, mails, tx)
+  const files = items.flatMap(({ outsideId, keptFiles }) =>
+    keptFiles.map((file, position) => ({ ...file, outsideId, position })),
+  )
+  if (files.length) await insertFiles(db, profile, files, tx)
 }
 
 async function accountIds(

@@ -1,3 +1,4 @@
+export { connectEmail } from './email.ts'
 export { exportOpml, importOpml } from './opml.ts'
 export {
   collectNow,
@@ -6,6 +7,7 @@ export {
   disconnectProfile,
   listNetworks,
   listProfiles,
+  putProfile,
   searchSoon,
   takeGranted,
 } from './profiles.ts'

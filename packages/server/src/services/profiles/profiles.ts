@@ -53,6 +53,7 @@ export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader):
     const capabilities = connectorOf({ channel: row.channel, outsideId })?.capabilities
     return {
       ...row,
+      address: row.network === 'email' ? outsideId : null,
       collectedAt: row.collectedAt?.toISOString() ?? null,
       capabilities: {
         reply: capabilities?.reply ?? false,
@@ -63,7 +64,7 @@ export async function listProfiles({ db }: Pick<Context, 'db'>, reader: Reader):
   })
 }
 
-async function profileAnswer(context: Context, reader: Reader, id: number): Promise<ProfileAnswer> {
+export async function profileAnswer(context: Context, reader: Reader, id: number): Promise<ProfileAnswer> {
   const found = (await listProfiles(context, reader)).find((p) => p.id === id)
   if (!found) throw new Refusal('notFound')
   return found
@@ -122,7 +123,7 @@ interface PutProfile {
 }
 
 /** The profile and its place: a listing that bears a place's name belongs to that place. */
-async function putProfile(
+export async function putProfile(
   { db, config, due }: Context,
   reader: Reader,
   { channel, network, outside: given, key }: PutProfile,

@@ -28,6 +28,10 @@ import * as names from './0027-names.ts'
 import * as origins from './0028-origins.ts'
 import * as edits from './0029-edits.ts'
 import * as changedReplies from './0030-changed-replies.ts'
+import * as texts from './0031-texts.ts'
+import * as mail from './0032-mail.ts'
+import * as chat from './0033-chat.ts'
+import * as pictures from './0034-pictures.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -61,4 +65,8 @@ export const migrations = [
   { name: '0028-origins', ...origins },
   { name: '0029-edits', ...edits },
   { name: '0030-changed-replies', ...changedReplies },
+  { name: '0031-texts', ...texts },
+  { name: '0032-mail', ...mail },
+  { name: '0033-chat', ...chat },
+  { name: '0034-pictures', ...pictures },
 ]

@@ -37,6 +37,8 @@ export const problems: Record<ErrorCode, string> = {
   threadChanged:
     "Un collègue a agi sur ce fil pendant que vous écriviez. Rien n'est parti ; votre texte est gardé. Regardez le fil, puis envoyez de nouveau.",
   reportNotPossible: 'Ce réseau ne prend pas de signalement pour cela. Rien n’est parti.',
+  contactStopped:
+    "Cette personne a demandé à ne plus rien recevoir ici. Rien n'est parti ; un autre moyen reste peut-être ouvert.",
   replyNotPossible: "Ce canal ne prend pas de réponse ici. Rien n'est parti.",
   alreadySent: 'Cette réponse est déjà partie et ne peut plus être retirée.',
   undoTooLate:
@@ -68,6 +70,34 @@ export const problems: Record<ErrorCode, string> = {
   alertTooOften:
     "Cette alerte vous préviendrait trop souvent pour être utile. Elle n'a pas été enregistrée ; choisissez une condition plus rare ou un silence plus long.",
   running: 'Ceci est déjà en cours. Attendez que ce soit fini.',
+  chatFileUnreadable:
+    'Le fichier n’est pas une collection de conversations en ActivityStreams 2.0 (JSON). Rien n’a été ajouté.',
+  historyProfileMissing:
+    'Dites de quelle adresse c’est l’historique. Rien n’a été ajouté ; reliez d’abord l’adresse s’il n’y en a pas.',
+  attachmentGone:
+    'Ce fichier n’est plus dans le magasin. Demandez une sauvegarde des fichiers à qui exploite le serveur.',
+  attachmentsTooLarge:
+    'Les fichiers sont trop nombreux ou trop grands pour ce canal. Rien n’a été envoyé ; retirez-en un.',
+  attachmentsNotTaken:
+    'Ce canal ne prend pas de fichiers avec une réponse. Rien n’a été envoyé ; retirez-les.',
+  attachmentLost:
+    'Un fichier qui devait accompagner cette réponse n’est plus ici. Rien n’a été envoyé ; joignez-le de nouveau.',
+  pictureNotFetched:
+    'L’image n’a pas pu être cherchée, ou n’en est pas une. Le courriel est montré sans elle.',
+  noMailProfile:
+    'Les réponses par e-mail partent d’un profil e-mail. Rien n’a changé ; reliez d’abord une adresse.',
+  chatUnknown: 'Il n’y a pas de chat de cette clé, ou il est arrêté.',
+  chatOrigin:
+    'Ce chat ne peut pas se trouver sur cette page. Ajoutez l’adresse du site sous Réglages, Profils.',
+  chatTooFast:
+    'C’est plus qu’on ne peut prendre à la fois. Rien n’en a été gardé ; réessayez dans une minute.',
+  chatNotBegun: 'Cette conversation n’a pas commencé. Écrivez d’abord quelque chose.',
+  chatNoMail: 'Ce chat ne peut pas continuer par e-mail. Rien n’a été gardé.',
+  chatMailProfile: 'Un chat continue par un profil e-mail de cette marque. Reliez-en un d’abord.',
+  addressTaken:
+    'Une autre marque a déjà cette adresse ici. Rien n’a été relié ; débranchez-la d’abord là-bas.',
+  mailServer:
+    'Le serveur de courrier ne nous a pas laissé entrer. Rien n’a été relié ; vérifiez les champs nommés, ou essayez plus tard.',
   broken:
     "Le serveur a rencontré une faute et l'a notée. Rien de ce que vous avez écrit n'est perdu ; réessayez, et dites-nous le numéro ci-dessous si cela persiste.",
 }
@@ -104,11 +134,16 @@ const reasons: Record<FieldReason, string> = {
   rowDate: 'la date ne peut être lue ; écrivez-la 2026-11-25 ou 25.11.2026',
   rowUndated: "l'article n'a pas de date possible ; il compte à partir d'aujourd'hui",
   rowFuture: 'la date est dans le futur',
+  mailUnreadable: 'ce n’est pas un courriel lisible : {said}',
+  chatLineUnreadable: 'ceci n’est pas une ligne de conversation : {said}',
   rowPlace: "il n'y a pas de lieu de ce nom ; il y a {places}",
   noAddress: "Ceci n'est pas une adresse web.",
   notPublic: 'Cette adresse est dans notre propre réseau ; seules les adresses publiques sont relevées.',
   feedLarge: 'Le document dépasse 10 Mo.',
   addressAnswered: "L'adresse a répondu : {said}.",
+  addressElsewhere: 'Cette adresse appartient ici à une autre marque.',
+  mailSignIn: 'Le serveur a refusé le nom ou le mot de passe : {said}.',
+  mailAnswered: 'Le serveur n’a pas répondu comme un serveur de courrier : {said}.',
   otherNetwork: "Ceci n'est pas une adresse de {networks}, dont les profils publics peuvent être suivis.",
   lookFailed: "Le profil n'a pas pu être lu : {said}.",
   lookedAtAlready: 'Ce profil est déjà suivi.',
@@ -120,6 +155,7 @@ const reasons: Record<FieldReason, string> = {
     'Elle aurait prévenu {n} fois en {days} jours, {aDay} par jour ; {most} par jour au plus sont prises.',
   aspectTwice: '« {name} » est deux fois dans la liste. Gardez-en un.',
   aspectTerm: '« {term} » ne peut être cherché dans « {name} » : écrivez un mot ou une expression.',
+  replyParts: 'Elle partirait en {n} SMS ; {most} au plus sont acceptés.',
   replyLong: 'Il y a place pour {most} caractères au plus ; la réponse en a {n}.',
 }
 

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { dateOrders, type DateOrder, type ImportState, type StartImportDraft } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import FileRows from './FileRows.vue'
+import HistoryDraft from './HistoryDraft.vue'
 import ImportProblems from './ImportProblems.vue'
 
 /** What a chosen file holds, and how it is to be taken. */
@@ -16,6 +17,7 @@ const mapping = ref(
       fieldNames.map((name) => [name, state.reviews?.mapping[name] ?? null]),
     ) as StartImportDraft['mapping']),
 )
+const profileId = ref<number | null>(state.asked?.profileId ?? null)
 const dateOrder = ref<DateOrder | undefined>(state.asked?.dateOrder ?? undefined)
 const dates = computed(() => state.reviews?.dates)
 /** The column itself does not say which of day and month comes first. */
@@ -23,7 +25,12 @@ const asksOrder = computed(() => Boolean(dates.value?.ambiguous && !dates.value.
 /** Some rows stand in the way: nothing was taken, and the good ones can be. */
 const sentBack = computed(() => state.refused > 0)
 const send = (anyway: boolean) =>
-  emit('start', { mapping: mapping.value, dateOrder: dateOrder.value ?? null, anyway })
+  emit('start', {
+    mapping: mapping.value,
+    profileId: profileId.value,
+    dateOrder: dateOrder.value ?? null,
+    anyway,
+  })
 </script>
 
 <template>
@@ -95,6 +102,12 @@ const send = (anyway: boolean) =>
         </li>
       </ul>
     </template>
+    <HistoryDraft
+      v-if="state.history && (state.kind === 'mail' || state.kind === 'chat')"
+      v-model="profileId"
+      :history="state.history"
+      :of="state.kind"
+    />
     <template v-if="sentBack">
       <p class="wrong" role="alert" data-test="sent-back">
         {{ t('import.sentBack', { n: number(state.refused) }, state.refused) }}
@@ -106,14 +119,16 @@ const send = (anyway: boolean) =>
         type="submit"
         class="button"
         :class="{ primary: !sentBack }"
-        :disabled="busy || (asksOrder && !dateOrder)"
+        :disabled="busy || (asksOrder && !dateOrder) || (state.history !== null && profileId === null)"
       >
         {{
           busy
             ? t('import.working')
             : state.reviews
               ? t('import.go', { n: number(state.reviews.rows) }, state.reviews.rows)
-              : t('import.goFeed')
+              : state.history
+                ? t('import.goHistory', { n: number(state.history.entries) }, state.history.entries)
+                : t('import.goFeed')
         }}
       </button>
       <button v-if="sentBack" type="button" class="button primary" :disabled="busy" @click="send(true)">

@@ -29,6 +29,20 @@ async function readText(blob: File): Promise<string> {
     return new TextDecoder('windows-1252').decode(bytes)
   }
 }
+const accepted = {
+  reviews: '.csv,.tsv,.txt,text/csv',
+  feed: '.xml,.rss,.atom,.json',
+  mail: '.eml,.mbox,message/rfc822,application/mbox',
+  chat: '.json,application/activity+json,application/json',
+} as const
+/** A file that is no text, as one. */
+const readBase64 = (blob: File): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader()
+    reader.onload = () => resolve(String(reader.result).replace(/^[^,]*,/, ''))
+    reader.onerror = () => reject(reader.error ?? new Error('the file cannot be read'))
+    reader.readAsDataURL(blob)
+  })
 async function choose(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
   const chosen = input.files?.[0]
@@ -40,7 +54,8 @@ async function choose(event: Event): Promise<void> {
       ['kind', kind.value],
       ['name', chosen.name.slice(0, 80)],
     ]
-    state.value = await call(routes.importDocument, { query, body: await readText(chosen) })
+    const body = kind.value === 'mail' ? await readBase64(chosen) : await readText(chosen)
+    state.value = await call(routes.importDocument, { query, body })
   })
 }
 const start = (draft: StartImportDraft) =>
@@ -82,15 +97,12 @@ const share = computed(() =>
       <el-radio-group v-model="kind" class="kind" @change="restart">
         <el-radio value="reviews">{{ t('import.reviews') }}</el-radio>
         <el-radio value="feed">{{ t('import.feed') }}</el-radio>
+        <el-radio value="mail">{{ t('import.mail') }}</el-radio>
+        <el-radio value="chat">{{ t('import.chat') }}</el-radio>
       </el-radio-group>
       <label class="button file"
         >{{ t('import.choose')
-        }}<input
-          type="file"
-          class="reader-only"
-          :accept="kind === 'reviews' ? '.csv,.tsv,.txt,text/csv' : '.xml,.rss,.atom,.json'"
-          data-test="file"
-          @change="choose"
+        }}<input type="file" class="reader-only" :accept="accepted[kind]" data-test="file" @change="choose"
       /></label>
       <span v-if="state" class="soft">{{ state.name }}</span>
       <span v-else-if="busy" class="soft">{{ t('import.reading') }}</span>

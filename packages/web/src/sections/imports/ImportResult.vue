@@ -8,10 +8,16 @@ import ImportProblems from './ImportProblems.vue'
 const { state } = defineProps<{ state: ImportState }>()
 const { t, number } = useTexts()
 const link = computed(() =>
-  state.kind === 'reviews'
+  state.kind !== 'feed'
     ? {
         path: '/inbox',
-        query: { state: 'any', given: 'anybody', channel: 'import', time: 'all', order: 'newest' },
+        query: {
+          state: 'any',
+          given: 'anybody',
+          channel: { reviews: 'import', mail: 'email', chat: 'chat' }[state.kind],
+          time: 'all',
+          order: 'newest',
+        },
       }
     : { path: '/watch', query: { channel: 'news', time: 'all' } },
 )

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { routes, type ThreadEntry } from '@murrabel/contract'
+import { call } from '../../api/call.ts'
 import { useEntryList } from '../../composables/useEntryList.ts'
 import { useShortcuts } from '../../composables/useShortcuts.ts'
 import { useLens } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { provideSearch } from '../../composables/useSearch.ts'
+import { useTouchedThreads } from '../../composables/useTouchedThreads.ts'
 import { useTags } from '../../composables/useTags.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useTide } from '../../composables/useTide.ts'
@@ -26,6 +29,7 @@ import { useThread } from './useThread.ts'
 import { useThreadActions } from './useThreadActions.ts'
 import RowShapes from '../../parts/RowShapes.vue'
 
+const HandOffSheet = onDemand(() => import('./HandOffSheet.vue'))
 const TagSheet = onDemand(() => import('../../parts/TagSheet.vue'))
 const route = useRoute()
 const brand = useBrand()
@@ -51,6 +55,24 @@ const replyBox = useTemplateRef<InstanceType<typeof ReplyBox>>('replyBox')
 const actions = useTemplateRef<InstanceType<typeof ThreadActions>>('actions')
 const fresh = ref(0)
 const tagSheet = ref(false)
+const handOffSheet = ref(false)
+/** A failed answer that waits for another way. */
+const stuck = ref<ThreadEntry | null>(null)
+function seekOtherWay(entry: ThreadEntry | null): void {
+  stuck.value = entry
+  handOffSheet.value = true
+}
+/** Its text comes back to the writer, who sends it the other way. */
+async function goOtherWay(): Promise<void> {
+  if (stuck.value) await callBack(stuck.value)
+  stuck.value = null
+  await loadThread()
+  replyBox.value?.focus()
+}
+async function goSameWay(): Promise<void> {
+  await call(routes.takeBackHandOff, { params: { id: thread.value!.id } })
+  await loadThread()
+}
 const changeTags = useTags(() => void loadThread())
 
 const { mayAnswer, index, open, event, give, onSent, judge, retry, callBack, drop } = useThreadActions({
@@ -72,12 +94,7 @@ function step(way: 1 | -1): void {
 }
 
 /** New entries are counted while somebody reads; an untouched list takes them in by itself. */
-const touched = new Set<number>()
-const refresh = gathered(() => {
-  const threads = [...touched]
-  touched.clear()
-  void entries.touch(threads)
-})
+const touch = useTouchedThreads(entries)
 /** What counts everything comes less often: a stream of news costs the server no more than this. */
 const refreshCounts = gathered(() => {
   void entries.fetchCount()
@@ -90,12 +107,7 @@ useLive((live) => {
     void loadThread()
   if (live.kind === 'entries' && live.count > 0 && lens.value.order !== 'pressing' && index.value > 0)
     fresh.value += live.count
-  else {
-    live.threads.forEach((id) => touched.add(id))
-    // Nobody knows which: all of them.
-    if (!live.threads.length) void entries.refresh()
-    else refresh()
-  }
+  else touch(live.threads)
 })
 async function showFresh(): Promise<void> {
   fresh.value = 0
@@ -205,6 +217,7 @@ watch(rows, () => {
             @retry="retry"
             @call-back="callBack"
             @drop="drop"
+            @other-way="seekOtherWay"
           />
         </div>
         <ReplyBox
@@ -214,6 +227,8 @@ watch(rows, () => {
           :thread="thread"
           @sent="onSent"
           @changed="loadThread"
+          @other-way="seekOtherWay(null)"
+          @same-way="goSameWay"
         >
           <ThreadActions ref="actions" :thread="thread" @event="event" @give="give" @tags="tagSheet = true" />
         </ReplyBox>
@@ -221,6 +236,14 @@ watch(rows, () => {
           <span class="soft">{{
             thread.reply.reason ? called('inbox.noReply', thread.reply.reason) : ''
           }}</span>
+          <button
+            v-if="mayAnswer && thread.reply.reason !== 'stopped' && thread.kind !== 'mention'"
+            type="button"
+            class="button"
+            @click="seekOtherWay(null)"
+          >
+            {{ t('inbox.handOff.open') }}
+          </button>
           <ThreadActions
             v-if="mayAnswer"
             ref="actions"
@@ -232,6 +255,7 @@ watch(rows, () => {
         </div>
       </section>
       <PersonPanel class="side" :thread="thread" />
+      <HandOffSheet v-model="handOffSheet" :thread="thread" @done="goOtherWay" />
       <TagSheet
         v-model="tagSheet"
         :tags="thread.tags"

@@ -50,7 +50,7 @@ async function takeBack(): Promise<void> {
       </button>
       <button type="button" class="button" @click="text = null">{{ t('watch.form.cancel') }}</button>
       <span class="soft size" :class="{ past: left < 0 }">{{
-        left < 0 ? t('inbox.tooLong', { n: -left }) : t('inbox.of', { n: text.length, max: most })
+        left < 0 ? t('inbox.tooLong', { n: -left }, -left) : t('inbox.of', { n: text.length, max: most })
       }}</span>
     </p>
   </form>

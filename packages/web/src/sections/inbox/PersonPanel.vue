@@ -4,6 +4,7 @@ import type { UrgencyPart } from '@murrabel/core/inbox'
 import type { ThreadAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
+import VisitorPanel from './VisitorPanel.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
 const { thread } = defineProps<{ thread: ThreadAnswer }>()
@@ -15,6 +16,8 @@ function partText({ name, amount }: UrgencyPart): string {
 }
 /** What did not go out stands before everything that points could weigh. */
 const notSent = computed(() => thread.urgency?.parts.some(({ name }) => name === 'notSent') ?? false)
+/** An e-mail address has its sign already. */
+const handleText = (handle: string) => (handle.includes('@') ? handle : `@${handle}`)
 const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
   [called('inbox.event', kind), by, when(at)].filter(Boolean).join(', ')
 </script>
@@ -24,7 +27,7 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
     <section v-if="thread.person">
       <h3>{{ thread.person.name }}</h3>
       <p class="soft">
-        {{ thread.person.handle ? `@${thread.person.handle} · ` : ''
+        {{ thread.person.handle ? `${handleText(thread.person.handle)} · ` : ''
         }}{{
           t(
             'inbox.saidTimes',
@@ -49,6 +52,7 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
         </span>
       </RouterLink>
     </section>
+    <VisitorPanel v-if="thread.visitor" :thread="thread" :visitor="thread.visitor" />
     <section v-if="thread.urgency">
       <h4>{{ t('inbox.whyFirst') }}</h4>
       <dl>

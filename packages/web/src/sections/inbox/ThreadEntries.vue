@@ -11,9 +11,16 @@ import { useBrand } from '../../stores/brand.ts'
 import { webAddress } from '../../parts/webAddress.ts'
 import { failureText } from './failureText.ts'
 import EntryEdits from './EntryEdits.vue'
+import EntryFigures from './EntryFigures.vue'
+import EntryPictures from './EntryPictures.vue'
+import PostAbove from './PostAbove.vue'
+import AttachmentList from './AttachmentList.vue'
+import MailBody from './MailBody.vue'
+import MailHead from './MailHead.vue'
 import JudgeLine from './JudgeLine.vue'
 import OwnEntryChange from './OwnEntryChange.vue'
 import ReportEntry from './ReportEntry.vue'
+import VisitorTyping from './VisitorTyping.vue'
 
 const brand = useBrand()
 const { thread, may } = defineProps<{ thread: ThreadAnswer; may: boolean }>()
@@ -22,6 +29,7 @@ const emit = defineEmits<{
   retry: [id: number]
   callBack: [entry: ThreadEntry]
   drop: [id: number]
+  otherWay: [entry: ThreadEntry]
 }>()
 const { t, called, when, exact } = useTexts()
 
@@ -32,7 +40,8 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
 
 <template>
   <div>
-    <p v-if="thread.kind === 'comment' && thread.title" class="post">
+    <PostAbove v-if="thread.post" :post="thread.post" />
+    <p v-else-if="thread.kind === 'comment' && thread.title" class="post">
       <b>{{ t('inbox.onPost') }}</b> {{ thread.title }}
     </p>
     <p v-if="thread.tags.length" class="tags">
@@ -47,12 +56,16 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
     >
       <header>
         <b>{{ entry.direction === 'out' ? entry.author || t('inbox.us') : entry.author }}</b>
+        <span v-if="entry.private && entry.direction === 'out' && thread.reply.public" class="soft">{{
+          t('inbox.private')
+        }}</span>
         <RatingSteps v-if="entry.rating !== null" :rating="entry.rating" />
         <time class="soft" :datetime="entry.at" :title="exact(entry.at)">{{
           entry.undated ? t('inbox.undated', { t: when(entry.at) }) : when(entry.at)
         }}</time>
       </header>
-      <h3 v-if="entry.title" class="words title">
+      <MailHead v-if="entry.mail" :mail="entry.mail" :ours="entry.direction === 'out'" />
+      <h3 v-if="entry.title && (!entry.mail || entry === thread.entries[0])" class="words title">
         <EntryText
           :text="entry.title"
           :hits="[...places(entry.title), ...(entry.id === lead ? spansOfTitle(entry.title, hits) : [])]"
@@ -61,14 +74,26 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
       <p v-if="entry.direction === 'out'" class="out">
         <EntryText :text="entry.text" :hits="places(entry.text)" />
       </p>
-      <p v-else-if="entry.text" class="said">
+      <p v-else-if="entry.text" class="said" :class="{ lines: entry.mail }">
         <EntryText
           :text="entry.text"
           :spans="spansOfText(entry.title, entry.spans)"
           :hits="[...places(entry.text), ...(entry.id === lead ? spansOfText(entry.title, hits) : [])]"
         />
       </p>
-      <p v-else-if="!entry.deletedAt" class="soft">{{ t('inbox.noWords') }}</p>
+      <p v-else-if="!entry.deletedAt && !entry.attachments.length && !entry.pictures.length" class="soft">
+        {{ t('inbox.noWords') }}
+      </p>
+      <MailBody v-if="entry.mail" :entry="entry" :mail="entry.mail" />
+      <EntryPictures :pictures="entry.pictures" />
+      <AttachmentList
+        v-if="entry.attachments.length"
+        :files="entry.attachments"
+        :left-out="entry.mail?.filesLeftOut"
+      />
+      <p v-if="entry.likes || entry.shares" class="figures">
+        <EntryFigures :likes="entry.likes" :shares="entry.shares" />
+      </p>
       <EntryEdits :entry="entry" />
       <JudgeLine
         v-if="entry.direction === 'in' && !entry.deletedAt"
@@ -77,7 +102,10 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
         @judge="(sentiment) => emit('judge', entry, sentiment)"
       />
       <p v-if="entry.action" class="action" :class="entry.action.state" data-test="action">
-        {{ t(`inbox.action.${entry.action.state}`)
+        {{
+          entry.action.deliveredAt && entry.action.state === 'sent'
+            ? t('inbox.delivered', { t: when(entry.action.deliveredAt) })
+            : t(`inbox.action.${entry.action.state}`)
         }}<template v-if="entry.action.attempts > 1"
           >, {{ t('inbox.tries', { n: entry.action.attempts }) }}</template
         >
@@ -91,6 +119,14 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
           </button>
           <button type="button" class="plain" @click="emit('callBack', entry)">
             {{ t('inbox.callBack') }}
+          </button>
+          <button
+            v-if="entry.action.state === 'failed' && !thread.reply.handedOff && thread.channel !== 'email'"
+            type="button"
+            class="plain"
+            @click="emit('otherWay', entry)"
+          >
+            {{ t('inbox.handOff.failed') }}
           </button>
         </template>
       </p>
@@ -116,6 +152,7 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
         >{{ t('inbox.original', { network: networkName(thread) }) }}</a
       >
     </article>
+    <VisitorTyping v-if="thread.visitor" :thread="thread" />
   </div>
 </template>
 
@@ -139,6 +176,10 @@ const hits = computed(() => thread.watches.flatMap((w) => w.hits))
 }
 .entry + .entry {
   border-top: 1px solid var(--line);
+}
+.figures {
+  font-size: 13px;
+  margin-bottom: 4px;
 }
 .uncertain {
   flex-basis: 100%;
@@ -169,6 +210,10 @@ time {
   font-size: 16px;
   line-height: 26px;
   margin-bottom: 8px;
+}
+.said.lines {
+  white-space: pre-line;
+  overflow-wrap: anywhere;
 }
 .lead .said {
   font-size: 17px;

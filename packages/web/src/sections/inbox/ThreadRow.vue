@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { EntryRow } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useSearchPlaces } from '../../composables/useSearch.ts'
+import { networkName } from '../../composables/networkName.ts'
 import EntryText from '../../parts/EntryText.vue'
 import { excerpt } from '../../parts/excerpt.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
@@ -23,15 +24,13 @@ const owed = computed(() =>
 )
 const places = useSearchPlaces()
 const words = computed(() => {
-  const whole = row.title ? `${row.title}. ${row.text}` : row.text
+  const whole = [row.title, row.text].filter(Boolean).join('. ')
   return excerpt(whole, places(whole))
 })
 const where = computed(() =>
   [
     brand.placeName(row.placeId),
-    row.network === 'feed' || row.network === 'file'
-      ? row.profile
-      : row.network.charAt(0).toUpperCase() + row.network.slice(1),
+    row.network === 'file' ? row.profile : networkName(row),
     row.private ? t('inbox.private') : '',
     row.paid ? t('inbox.onPaid') : '',
   ]
@@ -57,7 +56,7 @@ const where = computed(() =>
         owed.text
       }}</span>
     </span>
-    <EntryText v-if="row.text" class="text" :text="words.text" :hits="words.marks" />
+    <EntryText v-if="row.text || row.title" class="text" :text="words.text" :hits="words.marks" />
     <span v-else class="text none">{{ t(row.deleted ? 'inbox.deleted' : 'inbox.noWords') }}</span>
     <span class="from">
       <span class="where">{{ where }}</span>

@@ -48,7 +48,9 @@ export function useThreadActions(desk: ThreadDesk) {
   }
   async function onSent(answer: ThreadChangeAnswer, finished: boolean): Promise<void> {
     undo.tell({ text: finished ? t('undo.sent') : t('undo.sentOpen') })
-    await moveOn(answer)
+    // Whoever is still there may say the next thing at once: one stays with them.
+    if (!finished && thread.value?.visitor?.present) await desk.loadThread()
+    else await moveOn(answer)
   }
   const judge = useThreadJudging(desk)
   return { mayAnswer, index, open, event, give, onSent, judge, ...useOutsideActions(desk) }

@@ -6,6 +6,10 @@ import { useTexts } from '../../composables/useTexts.ts'
 /** What can be connected: networks, searches, feeds one by one and as a list. */
 defineProps<{
   networks: NetworkAnswer[]
+  /** E-mail addresses that are connected. */
+  addresses: number
+  /** Chat boxes on sites of one's own. */
+  chats: number
   /** What is under way: a network, "feed", or nothing. */
   busy: string
 }>()
@@ -14,6 +18,8 @@ const emit = defineEmits<{
   connect: [network: string]
   search: [network: string]
   feed: []
+  email: []
+  chat: []
   /** The text of a list of feeds. */
   list: [file: string]
 }>()
@@ -55,6 +61,38 @@ async function take(event: Event): Promise<void> {
           @click="emit('search', network.network)"
         >
           {{ network.searched ? t('profiles.searched') : t('profiles.searchIt') }}
+        </button>
+      </li>
+      <li data-network="email">
+        <span class="name">
+          <b>{{ t('profiles.email.channel') }}</b> <small class="soft">{{ t('profiles.email.own') }}</small>
+        </span>
+        <span class="soft state">{{
+          addresses ? t('profiles.email.addresses', { n: addresses }, addresses) : ''
+        }}</span>
+        <button
+          type="button"
+          class="button"
+          :class="{ primary: !addresses }"
+          :disabled="busy !== ''"
+          @click="emit('email')"
+        >
+          {{ t('profiles.email.connect') }}
+        </button>
+      </li>
+      <li data-network="chat">
+        <span class="name">
+          <b>{{ t('profiles.chat.channel') }}</b> <small class="soft">{{ t('profiles.chat.own') }}</small>
+        </span>
+        <span class="soft state">{{ chats ? t('profiles.chat.sites', { n: chats }, chats) : '' }}</span>
+        <button
+          type="button"
+          class="button"
+          :class="{ primary: !chats }"
+          :disabled="busy !== ''"
+          @click="emit('chat')"
+        >
+          {{ t('profiles.chat.add') }}
         </button>
       </li>
     </ul>

@@ -12,12 +12,15 @@ const emit = defineEmits<{
   again: [profile: ProfileAnswer]
   look: [profile: ProfileAnswer]
   disconnect: [profile: ProfileAnswer]
+  settings: [profile: ProfileAnswer]
 }>()
 const { t, called, number, when, exact } = useTexts()
 const brand = useBrand()
 const may = computed(() => brand.mayCall('disconnect'))
 /** The network, where the profile is not called like it. */
-function networkOf({ network, name }: ProfileAnswer): string {
+function networkOf({ network, channel, name, address }: ProfileAnswer): string {
+  if (network === channel && !address) return ''
+  if (address) return address === name ? '' : address
   const known = networkName({ network, profile: '' })
   return known === name ? '' : known
 }
@@ -102,6 +105,14 @@ const share = (profile: ProfileAnswer) =>
               @click="emit('again', profile)"
             >
               {{ t('profiles.connectAgain') }}
+            </button>
+            <button
+              v-else-if="profile.network === 'chat'"
+              type="button"
+              class="button"
+              @click="emit('settings', profile)"
+            >
+              {{ t('profiles.chat.settings') }}
             </button>
             <button v-else type="button" class="button" @click="emit('look', profile)">
               {{ t('profiles.look') }}

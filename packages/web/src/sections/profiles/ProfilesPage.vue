@@ -22,6 +22,8 @@ import ProfileTable from './ProfileTable.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 import RowShapes from '../../parts/RowShapes.vue'
 
+const ChatSheet = onDemand(() => import('./ChatSheet.vue'))
+const EmailSheet = onDemand(() => import('./EmailSheet.vue'))
 const ApartSheet = onDemand(() => import('./ApartSheet.vue'))
 const { t } = useTexts()
 const brand = useBrand()
@@ -122,15 +124,37 @@ async function disconnect(profile: ProfileAnswer): Promise<void> {
 const look = (profile: ProfileAnswer) =>
   guard('look', async () => void (await call(routes.collectNow, { params: { id: profile.id } })))
 const again = (profile: ProfileAnswer) =>
-  profile.network === 'feed'
-    ? guard(
-        'feed',
-        async () =>
-          void (await call(routes.connectFeed, { body: { address: profile.url ?? '', name: profile.name } })),
-      )
-    : profile.capabilities.search
-      ? searchOn(profile.network)
-      : connect(profile.network)
+  profile.network === 'email'
+    ? openEmail(profile)
+    : profile.network === 'chat'
+      ? openChat(profile)
+      : profile.network === 'feed'
+        ? guard(
+            'feed',
+            async () =>
+              void (await call(routes.connectFeed, {
+                body: { address: profile.url ?? '', name: profile.name },
+              })),
+          )
+        : profile.capabilities.search
+          ? searchOn(profile.network)
+          : connect(profile.network)
+const connectedOn = (network: string) =>
+  profiles.value?.filter((p) => p.network === network && p.status !== 'disconnected').length ?? 0
+const addresses = computed(() => connectedOn('email'))
+const chats = computed(() => connectedOn('chat'))
+const chatShown = ref(false)
+const chatOf = ref<ProfileAnswer | null>(null)
+function openChat(profile: ProfileAnswer | null): void {
+  chatOf.value = profile
+  chatShown.value = true
+}
+const emailShown = ref(false)
+const emailOf = ref<ProfileAnswer | null>(null)
+function openEmail(profile: ProfileAnswer | null): void {
+  emailOf.value = profile
+  emailShown.value = true
+}
 const apartShown = ref(false)
 const apartOf = ref<ProfileAnswer | null>(null)
 function seeApart(profile: ProfileAnswer): void {
@@ -150,10 +174,14 @@ function seeApart(profile: ProfileAnswer): void {
       v-if="mayConnect"
       v-model:address="address"
       :networks="networks"
+      :addresses="addresses"
+      :chats="chats"
       :busy="busy"
       @connect="connect"
       @search="searchOn"
       @feed="addFeed"
+      @email="openEmail(null)"
+      @chat="openChat(null)"
       @list="takeOpml"
     />
     <p v-else class="soft">{{ t('profiles.noRight') }}</p>
@@ -171,7 +199,10 @@ function seeApart(profile: ProfileAnswer): void {
       @again="again"
       @look="look"
       @disconnect="disconnect"
+      @settings="openChat"
     />
+    <EmailSheet v-model="emailShown" :editing="emailOf" @connected="load" />
+    <ChatSheet v-model="chatShown" :editing="chatOf" :profiles="profiles ?? []" @saved="load" />
     <ApartSheet v-model="apartShown" :profile="apartOf" @tried="load" />
   </SetUpFrame>
 </template>

@@ -4,6 +4,7 @@ import { blankLens, type Lens } from '@murrabel/core/lens'
 import { useEntryList } from '../../composables/useEntryList.ts'
 import { lensQuery } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
+import { useTouchedThreads } from '../../composables/useTouchedThreads.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import VirtualList from '../../parts/VirtualList.vue'
@@ -21,9 +22,12 @@ const query = computed(() => lensQuery(lens.value))
 const entries = useEntryList(query, { fold: ref(true) })
 const { rows, count } = entries
 onMounted(entries.load)
-const refresh = gathered(() => void entries.refresh(), 400)
-useLive(({ kind }) => {
-  if (kind === 'entries' || kind === 'watches') refresh()
+const touch = useTouchedThreads(entries, 400)
+const recount = gathered(() => void entries.fetchCount(), 400)
+useLive((live) => {
+  if (live.kind !== 'entries' && live.kind !== 'thread' && live.kind !== 'watches') return
+  touch('threads' in live ? live.threads : [])
+  recount()
 })
 </script>
 

@@ -7,6 +7,7 @@ import { useEntryList } from '../../composables/useEntryList.ts'
 import { lensQuery } from '../../composables/useLens.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTide } from '../../composables/useTide.ts'
+import { useTouchedThreads } from '../../composables/useTouchedThreads.ts'
 
 export const watchViews = ['said', 'mentions', 'figures', 'voices', 'spikes'] as const
 export type WatchView = (typeof watchViews)[number]
@@ -70,8 +71,9 @@ export function useWatchAnswers({ lens, query, view, fold, views }: WatchQuestio
     void summaries.load()
     void loadChart()
   }
-  const refresh = gathered(() => {
-    void entries.refresh()
+  const touch = useTouchedThreads(entries, 500)
+  const refreshFigures = gathered(() => {
+    void entries.fetchCount()
     loadFigures()
     void views.voices.value?.load()
   }, 500)
@@ -80,9 +82,15 @@ export function useWatchAnswers({ lens, query, view, fold, views }: WatchQuestio
     void phrases.load()
     void views.spikes.value?.load()
   }, 1000)
-  useLive(({ kind }) => {
-    if (kind !== 'entries' && kind !== 'thread' && kind !== 'watches') return
-    refresh()
+  /** After a change to the watches themselves: every row may come or go. */
+  function refresh(): void {
+    touch([])
+    refreshFigures()
+  }
+  useLive((live) => {
+    if (live.kind !== 'entries' && live.kind !== 'thread' && live.kind !== 'watches') return
+    touch('threads' in live ? live.threads : [])
+    refreshFigures()
     refreshTexts()
   })
   return { entries, strip, summaries, figures, against, phrases, chart, loadFigures, refresh }

@@ -3,7 +3,7 @@ import type { ActionState } from '@murrabel/core/actions'
 import type { EntryKind } from '@murrabel/core/lens'
 
 const columns = `id, brand_id AS "brandId", profile_id AS "profileId", thread_id AS "threadId", entry_id AS "entryId", kind, key, target, payload,
-  state, uncertain, attempts, error, colleague_id AS "colleagueId"`
+  state, uncertain, attempts, error, outside_id AS "outsideId", colleague_id AS "colleagueId"`
 
 export interface OutsideAction {
   id: number
@@ -19,6 +19,8 @@ export interface OutsideAction {
   uncertain: boolean
   attempts: number
   error: string | null
+  /** On the network, once it was taken. */
+  outsideId: string | null
   colleagueId: number | null
 }
 
@@ -27,6 +29,8 @@ export interface ReplyTarget {
   threadId: string
   entryId: string
   kind: EntryKind
+  answerTo?: unknown
+  privatelyTo?: string
 }
 
 export const actionByKey = (

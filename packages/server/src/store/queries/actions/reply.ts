@@ -1,5 +1,12 @@
+import { leadId } from '../shared/leadId.ts'
 import type { Database, Tx } from '../../database.ts'
-import { answeringId, answeringPlace, answeringProfile, answeringStatus } from '../shared/answering.ts'
+import {
+  answeringChannel,
+  answeringId,
+  answeringPlace,
+  answeringProfile,
+  answeringStatus,
+} from '../shared/answering.ts'
 import type { EntryKind } from '@murrabel/core/lens'
 
 export interface Answered {
@@ -7,11 +14,19 @@ export interface Answered {
   profileId: number | null
   profilePlace: number | null
   channel: string
+  /** By another profile than the thread's, because its customer goes on there. */
+  handedOff: boolean
   status: string
   kind: EntryKind
   private: boolean
   outsideThread: string
   outsideEntry: string | null
+  /** They want to hear nothing more from us here. */
+  stopped: boolean
+  /** What the connector gave with it for an answer. */
+  answerTo: unknown
+  /** Its author's id on the network. */
+  author: string | null
 }
 
 export const insertReplyEntry = (
@@ -23,17 +38,26 @@ export const insertReplyEntry = (
     text,
     at,
     isPrivate,
-  }: { threadId: number; channel: string; kind: string; text: string; at: Date; isPrivate: boolean },
+    profileId,
+  }: {
+    threadId: number
+    profileId: number | null
+    channel: string
+    kind: string
+    text: string
+    at: Date
+    isPrivate: boolean
+  },
   tx?: Tx,
 ): Promise<{ id: number } | undefined> =>
   db.one<{ id: number }>(
     `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, direction, kind, text, at,
        private, analysed_at)
-     SELECT brand_id, profile_id, place_id, $2, id, 'out', $3, $4, $5, $6, $5
+     SELECT brand_id, coalesce($7, profile_id), place_id, $2, id, 'out', $3, $4, $5, $6, $5
      FROM threads
      WHERE id = $1
      RETURNING id`,
-    [threadId, channel, kind, text, at, isPrivate],
+    [threadId, channel, kind, text, at, isPrivate, profileId],
     tx,
   )
 
@@ -82,13 +106,34 @@ export const insertReplyAction = (
 /** What a reply in a thread answers: its newest entry from outside. */
 export const entryToAnswer = (db: Database, threadId: number, tx?: Tx): Promise<Answered | undefined> =>
   db.one<Answered>(
-    `SELECT ${answeringId} AS "profileId", ${answeringPlace} AS "profilePlace", p.channel, ${answeringStatus} AS status, e.kind, e.private, t.outside_id AS "outsideThread",
-       e.outside_id AS "outsideEntry"
+    `SELECT ${answeringId} AS "profileId", ${answeringPlace} AS "profilePlace", ${answeringChannel} AS channel, hp.id IS NOT NULL AS "handedOff", ${answeringStatus} AS status,
+       CASE WHEN hp.id IS NULL THEN e.kind ELSE 'message' END AS kind, e.private OR hp.id IS NOT NULL AS private, t.outside_id AS "outsideThread",
+       e.outside_id AS "outsideEntry", coalesce(a.contact_wish = 'stop', false) AS stopped,
+       CASE
+         WHEN hp.id IS NULL OR m.answer_to IS NOT NULL THEN m.answer_to
+         -- The first answer elsewhere begins a conversation there; a second goes on with it.
+         ELSE jsonb_build_object(
+           'to', jsonb_build_array(jsonb_build_object('name', h.name, 'address', h.address)), 'cc', '[]'::jsonb,
+           'subject', h.subject, 'quoted', (
+             SELECT string_agg(q.text, E'\\n\\n' ORDER BY q.at, q.id)
+             FROM entries q
+             WHERE q.thread_id = t.id AND q.direction = 'in' AND q.profile_id = t.profile_id AND q.deleted_at IS NULL
+               AND q.at > coalesce((SELECT max(o.at) FROM entries o WHERE o.thread_id = t.id AND o.direction = 'out' AND NOT o.withdrawn), '-infinity')
+           ), 'messageId', (
+             SELECT o.outside_id
+             FROM entries o
+             WHERE o.thread_id = t.id AND o.profile_id = hp.id AND o.direction = 'out' AND o.outside_id IS NOT NULL
+             ORDER BY o.at DESC, o.id DESC
+             LIMIT 1
+           ), 'references', '[]'::jsonb)
+       END AS "answerTo", a.outside_id AS author
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
      ${answeringProfile}
-     JOIN entries e ON e.id = t.lead_entry_id
-     WHERE t.id = $1 AND e.deleted_at IS NULL`,
+     JOIN entries e ON e.id = ${leadId}
+     LEFT JOIN accounts a ON a.id = e.account_id
+     LEFT JOIN mails m ON m.entry_id = e.id
+     WHERE t.id = $1 AND (e.deleted_at IS NULL OR hp.id IS NOT NULL)`,
     [threadId],
     tx,
   )

@@ -14,6 +14,7 @@ const pruneSql = {
   signInTries: rowsOf('sign_in_tries', 'at'),
   workers: `DELETE FROM workers WHERE ${older('beat_at')}`,
   deliveries: rowsOf('deliveries', 'received_at'),
+  itemPieces: rowsOf('item_pieces', 'at'),
   rawItems: rowsOf('raw_items', 'received_at'),
   alertDeliveries: `DELETE FROM alert_deliveries
     WHERE id IN (
@@ -33,6 +34,9 @@ const pruneSql = {
     )`,
   work: `DELETE FROM due_work
     WHERE id IN (SELECT id FROM due_work WHERE state = 'failed' AND ${older('changed_at')} LIMIT ${step})`,
+  // Put beside an answer that was never sent.
+  attachments: `DELETE FROM attachments
+    WHERE id IN (SELECT id FROM attachments WHERE entry_id IS NULL AND ${older('at')} LIMIT ${step})`,
   imports: `UPDATE imports
     SET document = NULL, state = CASE WHEN state = 'draft' THEN 'failed' ELSE state END
     WHERE id IN (

@@ -79,11 +79,21 @@ function keyOf(lens: Lens, key: string): string {
   return key === 't.pressing_at' && lens.range !== null ? `(${key} + interval '0')` : key
 }
 
+interface Choice {
+  threads: readonly number[]
+  entries?: readonly number[]
+}
+
+function chosen({ threads, entries = [] }: Choice, where: Where): string {
+  const ofThreads = `e.thread_id = ANY(${where.bind(threads)}::bigint[])`
+  return entries.length ? `(${ofThreads} OR e.id = ANY(${where.bind(entries)}::bigint[]))` : ofThreads
+}
+
 /**
  * One page of a lens, by keyset: the page is chosen on narrow rows first, then filled with what is shown.
  *
  * @param limit rows at most
- * @param threads only rows of these
+ * @param choice only rows of these threads, and these entries
  */
 export async function entryPage(
   db: Database,
@@ -93,18 +103,18 @@ export async function entryPage(
     reader,
     after,
     limit,
-    threads = null,
+    choice = null,
   }: {
     lens: Lens
     context: LensContext
     reader: Reader
     after: PageKey | null
     limit: number
-    threads?: readonly number[] | null
+    choice?: Choice | null
   },
 ): Promise<EntryPage> {
   const { from, where } = lensWhere(lens, context, reader)
-  if (threads) where.add(`e.thread_id = ANY(${where.bind(threads)}::bigint[])`)
+  if (choice) where.add(chosen(choice, where))
   // The most distinctive are ranked by whoever knows the phrases; asked for here, they come by time.
   const order = orders[lens.order === 'distinctive' ? 'newest' : lens.order]
   const key = keyOf(lens, order.key)

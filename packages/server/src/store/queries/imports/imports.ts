@@ -6,6 +6,7 @@ import type {
   ImportState,
   ImportPreview,
   FeedPreview,
+  HistoryPreview,
   RowProblem,
 } from '@murrabel/contract'
 
@@ -13,7 +14,7 @@ export interface ImportTask {
   id: number
   brandId: number
   colleagueId: number | null
-  kind: 'reviews' | 'feed'
+  kind: ImportState['kind']
   name: string
   createdAt: Date
   settings: { ask: StartImportDraft }
@@ -22,9 +23,14 @@ export interface ImportTask {
 
 const columns = `id, kind, name, state, settings, done, total, added, known, refused, problems, error, changed_at AS at`
 
-export interface ImportRow extends Omit<ImportState, 'at' | 'reviews' | 'feed' | 'asked'> {
+export interface ImportRow extends Omit<ImportState, 'at' | 'reviews' | 'feed' | 'history' | 'asked'> {
   at: Date
-  settings: { reviews?: ImportPreview | null; feed?: FeedPreview | null; ask?: StartImportDraft }
+  settings: {
+    reviews?: ImportPreview | null
+    feed?: FeedPreview | null
+    history?: HistoryPreview | null
+    ask?: StartImportDraft
+  }
   problems: RowProblem[]
 }
 
@@ -204,9 +210,11 @@ export const lockImport = (
   db: Database,
   { id, brandId }: { id: number; brandId: number },
   tx?: Tx,
-): Promise<{ state: string; kept: boolean; reviews: ImportPreview | null } | undefined> =>
-  db.one<{ state: string; kept: boolean; reviews: ImportPreview | null }>(
-    `SELECT state, document IS NOT NULL AS kept, settings->'reviews' AS reviews
+): Promise<
+  { state: string; kept: boolean; kind: ImportState['kind']; reviews: ImportPreview | null } | undefined
+> =>
+  db.one<{ state: string; kept: boolean; kind: ImportState['kind']; reviews: ImportPreview | null }>(
+    `SELECT state, document IS NOT NULL AS kept, settings->'reviews' AS reviews, kind
      FROM imports
      WHERE id = $1 AND brand_id = $2
      FOR UPDATE`,

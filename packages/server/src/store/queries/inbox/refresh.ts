@@ -1,3 +1,4 @@
+import { leadOrder } from '../shared/leadId.ts'
 import type { Database, Tx } from '../../database.ts'
 import type { DuePolicy, DayHours } from '@murrabel/core/inbox'
 import type { ThreadState, EntryKind, EntryOrigin, Sentiment } from '@murrabel/core/lens'
@@ -22,6 +23,8 @@ export interface ThreadFacts {
   saidAnewAt: Date | null
   metAnewAt: Date | null
   leadDeleted: boolean
+  /** All it says is whether they want to hear from us. */
+  leadIsWish: boolean
   answeredAt: Date | null
   firstWaitingAt: Date | null
   waiting: number
@@ -69,7 +72,7 @@ export const latestFromOutside = (
        SELECT e.id
        FROM entries e
        WHERE e.thread_id = t.id AND e.direction <> 'out'
-       ORDER BY e.deleted_at IS NOT NULL, e.origin = 'heard', e.at DESC, e.id DESC
+       ORDER BY ${leadOrder}
        LIMIT 1
      ) l`,
     [threadIds],
@@ -87,6 +90,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
        l.id AS "leadId", l.kind, l.origin, l.rating, l.sentiment, l.reach, greatest(l.at, l.said_anew_at) AS "leadAt",
        l.said_anew_at AS "saidAnewAt", t.lead_said_anew_at AS "metAnewAt", l.deleted_at IS NOT NULL AS "leadDeleted",
+       coalesce(b.contact_wish_at = l.at, false) AS "leadIsWish",
        CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
        w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting,
        (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.kind = 'reply' AND a.state = 'failed')::int AS "notSent"
@@ -96,9 +100,10 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        SELECT *
        FROM entries e
        WHERE e.thread_id = t.id AND e.direction <> 'out'
-       ORDER BY e.deleted_at IS NOT NULL, e.origin = 'heard', e.at DESC, e.id DESC
+       ORDER BY ${leadOrder}
        LIMIT 1
      ) l ON true
+     LEFT JOIN accounts b ON b.id = l.account_id
      LEFT JOIN LATERAL (
        SELECT min(e.at) FILTER (WHERE e.direction = 'in') AS first_in,
          max(e.at) FILTER (WHERE e.direction = 'out' AND NOT e.withdrawn) AS last_out

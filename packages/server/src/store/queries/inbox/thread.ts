@@ -1,8 +1,10 @@
+import { leadId } from '../shared/leadId.ts'
 import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
-import type { ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
+import type { PostAnswer, ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database } from '../../database.ts'
 import {
+  answeringChannel,
   answeringId,
   answeringName,
   answeringPlace,
@@ -24,6 +26,12 @@ export interface ThreadRow {
   answeringId: number | null
   answeringPlace: number | null
   answeringName: string
+  answeringChannel: string
+  /** The address of another channel at which it is answered. */
+  handedTo: string | null
+  /** Its id where it is. */
+  outsideId: string
+  postId: number | null
   profileStatus: string
   placeId: number | null
   state: ThreadState
@@ -35,6 +43,47 @@ export interface ThreadRow {
   accountId: number | null
 }
 
+/** Pictures of an entry of this alias. */
+const picturesOf = (alias: string) => `coalesce((
+           SELECT jsonb_agg(jsonb_build_object('id', i.id, 'alt', i.alt) ORDER BY i.position)
+           FROM pictures i
+           WHERE i.entry_id = ${alias}.id
+         ), '[]')`
+
+/** The post that a thread stands under, with what others said there as far as the reader may see it. */
+export async function postOfThread(
+  db: Database,
+  reader: Reader,
+  { postId, id }: { postId: number; id: number },
+): Promise<PostAnswer | null> {
+  const where = new Where()
+  addAccess(where, reader, 't')
+  where.add(`t.post_id = ${where.bind(postId)} AND t.id <> ${where.bind(id)}`)
+  const [post, sum, said] = await Promise.all([
+    db.one<Omit<PostAnswer, 'others' | 'said'>>(
+      `SELECT e.id AS "entryId", coalesce(a.name, p.name) AS author, e.title, e.text, e.at, e.url, e.paid, e.likes, e.shares,
+         ${picturesOf('e')} AS pictures
+       FROM entries e
+       JOIN profiles p ON p.id = e.profile_id
+       LEFT JOIN accounts a ON a.id = e.account_id
+       WHERE e.id = $1 AND e.deleted_at IS NULL`,
+      [postId],
+    ),
+    db.one<{ n: number }>(`SELECT count(*) AS n FROM threads t WHERE ${where.toString()}`, where.values),
+    db.rows<PostAnswer['said'][number]>(
+      `SELECT t.id AS "threadId", coalesce(a.name, '') AS author, left(l.text, 160) AS text, l.at, l.sentiment
+       FROM threads t
+       JOIN entries l ON l.id = ${leadId} AND l.deleted_at IS NULL
+       LEFT JOIN accounts a ON a.id = l.account_id
+       WHERE ${where.toString()}
+       ORDER BY l.at DESC, l.id DESC
+       LIMIT 4`,
+      where.values,
+    ),
+  ])
+  return post ? { ...post, others: sum?.n ?? 0, said } : null
+}
+
 /** A thread that the reader may see. */
 export function threadById(db: Database, reader: Reader, id: number): Promise<ThreadRow | undefined> {
   const where = new Where()
@@ -43,12 +92,12 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
   return db.one<ThreadRow>(
     `SELECT t.id, t.edition, t.title, t.url, p.channel, p.network, p.name AS profile, p.id AS "profileId",
        ${answeringStatus} AS "profileStatus", ${answeringId} AS "answeringId", ${answeringPlace} AS "answeringPlace",
-       ${answeringName} AS "answeringName", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
-       t.given_to AS "givenTo", t.due_at AS "dueAt", t.priority, t.lead_entry_id AS "leadId", l.account_id AS "accountId"
+       ${answeringName} AS "answeringName", ${answeringChannel} AS "answeringChannel", CASE WHEN hp.id IS NOT NULL THEN h.address END AS "handedTo", t.outside_id AS "outsideId", t.post_id AS "postId", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
+       t.given_to AS "givenTo", t.due_at AS "dueAt", t.priority, l.id AS "leadId", l.account_id AS "accountId"
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
      ${answeringProfile}
-     LEFT JOIN entries l ON l.id = t.lead_entry_id
+     LEFT JOIN entries l ON l.id = ${leadId}
      WHERE ${where.toString()}`,
     where.values,
   )
@@ -57,11 +106,14 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
 export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'contradicts' | 'changeable' | 'reportable'> & {
   /** It is outside, and was not taken away. */
   stands: boolean
+  channel: string
   actionId: number | null
   actionState: NonNullable<ThreadEntry['action']>['state']
   attempts: number
   error: string | null
   uncertain: boolean
+  /** When the network says that it arrived. */
+  deliveredAt: Date | null
 }
 
 /** The newest entries of a thread, oldest first; what was withdrawn before it went out is left out. */
@@ -72,16 +124,32 @@ export const entriesOfThread = (
 ): Promise<ThreadEntryRow[]> =>
   db.rows<ThreadEntryRow>(
     `SELECT * FROM (
-       SELECT e.id, e.direction, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at,
+       SELECT e.id, e.channel, e.direction, e.private, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at,
          e.deleted_at AS "deletedAt",
          coalesce((
            SELECT jsonb_agg(jsonb_build_object('title', d.title, 'text', d.text, 'rating', d.rating, 'until', d.until) ORDER BY d.until, d.id)
            FROM entry_edits d
            WHERE d.entry_id = e.id
          ), '[]') AS edits,
+         e.likes, e.shares, ${picturesOf('e')} AS pictures,
          e.language, e.sentiment, c.name AS "correctedBy", e.confidence, e.spans, e.url, e.undated,
          h.change, r.report, e.outside_id IS NOT NULL AND e.deleted_at IS NULL AS stands,
-         o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain
+         o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain,
+         CASE WHEN b.state = 'delivered' THEN b.at END AS "deliveredAt",
+         CASE
+           WHEN m.entry_id IS NOT NULL THEN m.envelope || jsonb_build_object(
+             'folded', m.folded, 'html', m.html IS NOT NULL, 'automatic', m.automatic, 'doubt', m.doubt, 'filesLeftOut', m.files_left_out)
+           -- Of an answer of ours: whom it goes to.
+           WHEN o.target ? 'answerTo' THEN jsonb_build_object(
+             'from', NULL, 'to', o.target->'answerTo'->'to', 'cc', o.target->'answerTo'->'cc',
+             'folded', '', 'html', false, 'automatic', NULL, 'doubt', NULL, 'filesLeftOut', 0)
+         END AS mail,
+         coalesce((
+           SELECT jsonb_agg(jsonb_build_object('id', f.id, 'name', f.name, 'type', f.type, 'bytes', f.bytes,
+             'width', f.width, 'height', f.height, 'inline', f.cid IS NOT NULL AND f.width IS NOT NULL) ORDER BY f.position, f.id)
+           FROM attachments f
+           WHERE f.entry_id = e.id
+         ), '[]') AS attachments
        FROM entries e
        LEFT JOIN accounts a ON a.id = e.account_id
        LEFT JOIN outside_actions o ON o.entry_id = e.id AND o.kind = 'reply'
@@ -99,6 +167,8 @@ export const entriesOfThread = (
          ORDER BY h.id DESC
          LIMIT 1
        ) h ON true
+       LEFT JOIN mails m ON m.entry_id = e.id
+       LEFT JOIN delivery_reports b ON b.profile_id = e.profile_id AND b.outside_id = e.outside_id
        LEFT JOIN colleagues c ON c.id = e.corrected_by
        LEFT JOIN colleagues w ON w.id = o.colleague_id
        WHERE e.thread_id = $1 AND (o.state IS NULL OR o.state <> 'cancelled' OR o.uncertain)
@@ -132,11 +202,19 @@ export interface LeadRow {
   at: Date
   private: boolean
   paid: boolean
+  /** Its author wants to hear nothing more from us there. */
+  stopped: boolean
 }
 
 /** The entry by which a thread is shown. */
 export const leadById = (db: Database, id: number): Promise<LeadRow | undefined> =>
-  db.one<LeadRow>('SELECT kind, sentiment, rating, reach, at, private, paid FROM entries WHERE id = $1', [id])
+  db.one<LeadRow>(
+    `SELECT e.kind, e.sentiment, e.rating, e.reach, e.at, e.private, e.paid, coalesce(a.contact_wish = 'stop', false) AS stopped
+     FROM entries e
+     LEFT JOIN accounts a ON a.id = e.account_id
+     WHERE e.id = $1`,
+    [id],
+  )
 
 /** The watches that have found an entry, with the words they matched. */
 export const watchesOfEntry = (db: Database, id: number): Promise<ThreadAnswer['watches']> =>

@@ -58,6 +58,12 @@ export const eraseEntries = (
        RETURNING e.id, e.thread_id, e.outside_id
      ), before_gone AS (
        DELETE FROM entry_edits d USING erased WHERE d.entry_id = erased.id
+     ), mails_gone AS (
+       DELETE FROM mails m USING erased WHERE m.entry_id = erased.id
+     ), files_gone AS (
+       DELETE FROM attachments f USING erased WHERE f.entry_id = erased.id
+     ), pictures_gone AS (
+       DELETE FROM pictures c USING erased WHERE c.entry_id = erased.id
      ), raw_gone AS (
        UPDATE raw_items r
        SET payload = 'null'

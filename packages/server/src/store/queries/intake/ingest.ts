@@ -156,6 +156,8 @@ export interface EntryToAdd {
   paid: boolean
   undated: boolean
   origin: string
+  likes: number | null
+  shares: number | null
 }
 
 /** Entries that are there already, by their outside id, stay as they are. */
@@ -168,11 +170,12 @@ export const insertEntries = async (
   const column = <T>(of: (entry: EntryToAdd) => T) => entries.map(of)
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, place_id, channel, thread_id, account_id, outside_id,
-       direction, kind, title, text, rating, at, url, reach, private, paid, undated, origin)
+       direction, kind, title, text, rating, at, url, reach, private, paid, undated, origin, likes, shares)
      SELECT $1, $2, $3, $4, *
      FROM unnest(
        $5::bigint[], $6::bigint[], $7::text[], $8::text[], $9::text[], $10::text[], $11::text[], $12::real[],
-       $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[], $18::bool[], $19::text[]
+       $13::timestamptz[], $14::text[], $15::int[], $16::bool[], $17::bool[], $18::bool[], $19::text[],
+       $20::int[], $21::int[]
      )
      ON CONFLICT (profile_id, outside_id) DO NOTHING`,
     [
@@ -195,6 +198,8 @@ export const insertEntries = async (
       column((e) => e.paid),
       column((e) => e.undated),
       column((e) => e.origin),
+      column((e) => e.likes),
+      column((e) => e.shares),
     ],
     tx,
   )

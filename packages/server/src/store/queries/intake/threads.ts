@@ -7,9 +7,9 @@ export const parentsOf = (
   db: Database,
   { profileId, outsideIds }: { profileId: number; outsideIds: readonly string[] },
   tx?: Tx,
-): Promise<{ outsideId: string; thread: string; text: string }[]> =>
-  db.rows<{ outsideId: string; thread: string; text: string }>(
-    `SELECT e.outside_id AS "outsideId", t.outside_id AS thread, left(e.text, ${postLength}) AS text
+): Promise<{ id: number; outsideId: string; thread: string; text: string }[]> =>
+  db.rows<{ id: number; outsideId: string; thread: string; text: string }>(
+    `SELECT e.id, e.outside_id AS "outsideId", t.outside_id AS thread, left(e.text, ${postLength}) AS text
      FROM entries e
      JOIN threads t ON t.id = e.thread_id
      WHERE e.profile_id = $1 AND e.outside_id = ANY($2::text[])`,
@@ -144,6 +144,23 @@ export const setTitles = async (
   )
 }
 
+/** Which post of ours threads of comments stand under. */
+export const linkPosts = async (
+  db: Database,
+  { profileId, threads, posts }: { profileId: number; threads: readonly string[]; posts: readonly string[] },
+  tx: Tx,
+): Promise<void> => {
+  await db.rows(
+    `UPDATE threads t
+     SET post_id = e.id
+     FROM unnest($2::text[], $3::text[]) AS n (thread, post)
+     JOIN entries e ON e.profile_id = $1 AND e.outside_id = n.post
+     WHERE t.profile_id = $1 AND t.outside_id = n.thread`,
+    [profileId, threads, posts],
+    tx,
+  )
+}
+
 export const insertThreads = (
   db: Database,
   {
@@ -153,6 +170,7 @@ export const insertThreads = (
     outsideIds,
     titles,
     urls,
+    postIds,
   }: {
     brandId: number
     profileId: number
@@ -160,14 +178,16 @@ export const insertThreads = (
     outsideIds: readonly string[]
     titles: readonly (string | null)[]
     urls: readonly (string | null)[]
+    /** Of the posts they stand under, where those are there already. */
+    postIds: readonly (number | null)[]
   },
   tx?: Tx,
 ): Promise<{ id: number; outsideId: string }[]> =>
   db.rows<{ id: number; outsideId: string }>(
-    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, title, url)
+    `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, title, url, post_id)
      SELECT $1, $2, $3, *
-     FROM unnest($4::text[], $5::text[], $6::text[])
+     FROM unnest($4::text[], $5::text[], $6::text[], $7::bigint[])
      RETURNING id, outside_id AS "outsideId"`,
-    [brandId, profileId, placeId, outsideIds, titles, urls],
+    [brandId, profileId, placeId, outsideIds, titles, urls, postIds],
     tx,
   )

@@ -124,3 +124,16 @@ export const setSearching = (
     [brandId, searchId],
     tx,
   )
+
+/** Whether another brand has this address as a profile. */
+export const addressElsewhere = async (
+  db: Database,
+  { network, address, brandId }: { network: string; address: string; brandId: number },
+): Promise<boolean> =>
+  (await db.one(
+    `SELECT 1 AS found
+     FROM profiles
+     WHERE network = $1 AND outside_id = $2 AND brand_id <> $3 AND status <> 'disconnected'
+     LIMIT 1`,
+    [network, address, brandId],
+  )) !== undefined

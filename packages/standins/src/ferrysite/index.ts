@@ -1,0 +1,111 @@
+import express from 'express'
+import { SwitchBoard } from '../shared/faults.ts'
+import { escapeHtml } from '../shared/html.ts'
+import { Journal } from '../shared/journal.ts'
+import { listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
+import { sitePages, type SitePage } from './sitePages.ts'
+
+/** What was said in the chat the site had before, and what its keeper puts at the end of every page. */
+export type FerrysiteRecord =
+  | { op: 'snippet'; html: string }
+  | {
+      op: 'line'
+      id: string
+      conversation: string
+      page: SitePage
+      from: 'visitor' | 'team'
+      name: string
+      text: string
+      at: string
+    }
+
+export interface Ferrysite extends Running {
+  /** Puts a snippet of HTML before the end of every page. */
+  embed(html: string): void
+}
+
+/**
+ * The ferry company's own site: a few pages, a place where its keeper pastes what is to stand on each of them, and the
+ * conversations of an earlier chat as ActivityStreams 2.0.
+ */
+export async function startFerrysite({
+  port = 0,
+  journalFile = null,
+}: StandinOptions = {}): Promise<Ferrysite> {
+  const journal = new Journal<FerrysiteRecord>(journalFile)
+  const lines: Extract<FerrysiteRecord, { op: 'line' }>[] = []
+  let snippet = ''
+  const apply = (record: FerrysiteRecord) => {
+    if (record.op === 'snippet') snippet = record.html
+    else lines.push(record)
+  }
+  for (const record of journal.read()) apply(record)
+  const embed = (html: string) => {
+    const record: FerrysiteRecord = { op: 'snippet', html }
+    journal.append(record)
+    apply(record)
+  }
+  const board = new SwitchBoard()
+  const app = networkApp()
+  let address = ''
+  app.use(board.router())
+  for (const [name, { title, body }] of Object.entries(sitePages))
+    app.get(name === 'home' ? '/' : `/${name}`, (_req, res) => void res.send(shown(title, body, snippet)))
+  app.get('/keeper', (_req, res) => {
+    res.send(
+      shown(
+        'For the keeper of this site',
+        `<form method="post" action="/keeper"><label>Stands at the end of every page<br><textarea name="html" rows="5" cols="70">${escapeHtml(snippet)}</textarea></label><p><button>Save</button></p></form>`,
+        '',
+      ),
+    )
+  })
+  app.post('/keeper', express.urlencoded({ extended: false, limit: '20kb' }), (req, res) => {
+    embed(String((req.body as { html?: string }).html ?? ''))
+    res.redirect(303, '/keeper')
+  })
+  app.get('/keeper/conversations.json', board.middleware, (_req, res) => {
+    res.type('application/activity+json').send(
+      JSON.stringify({
+        '@context': 'https://www.w3.org/ns/activitystreams',
+        type: 'OrderedCollection',
+        totalItems: lines.length,
+        orderedItems: lines.map((line) => noteOf(line, address)),
+      }),
+    )
+  })
+  const running = await listen(app, port, (at) => (address = at))
+  return { ...running, embed }
+}
+
+const noteOf = (
+  { id, conversation, page, from, name, text, at }: Extract<FerrysiteRecord, { op: 'line' }>,
+  address: string,
+) => ({
+  type: 'Note',
+  id: `${address}/lines/${id}`,
+  context: `${address}/conversations/${conversation}`,
+  attributedTo: {
+    type: from === 'team' ? 'Organization' : 'Person',
+    id: `${address}/conversations/${conversation}/${from}`,
+    ...(name ? { name } : {}),
+  },
+  content: text,
+  published: at,
+  inReplyTo: { type: 'Page', url: `${address}/${page === 'home' ? '' : page}`, name: sitePages[page].title },
+})
+
+const links = Object.entries(sitePages)
+  .map(([name, { title }]) => `<a href="/${name === 'home' ? '' : name}">${escapeHtml(title)}</a>`)
+  .join('')
+
+const shown = (title: string, body: string, snippet: string) => `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">
+<title>${escapeHtml(title)} · Skerrivane Ferries</title>
+<style>body{margin:0;font:17px/1.55 Georgia,serif;color:#22313a;background:#fbfaf6}
+header{background:#24485c;color:#fff;padding:18px 8vw}header b{font-size:22px}nav a{color:#dbe9ee;margin-right:22px}
+main{padding:26px 8vw;max-width:46rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #d8d2c2;padding:5px 28px 5px 0;text-align:left}
+footer{padding:0 8vw 30px;color:#6b7478;font-size:14px}</style></head>
+<body><header><b>Skerrivane Ferries</b><nav>${links}</nav></header>
+<main><h1>${escapeHtml(title)}</h1>${body}</main><footer>The simulated site of a ferry company that is made up.</footer>
+${snippet}</body></html>`

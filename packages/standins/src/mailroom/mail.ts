@@ -1,0 +1,15 @@
+/** A mail that was sent, read. */
+export interface Mail {
+  op: 'mail'
+  id: number
+  messageId: string
+  from: string
+  to: string[]
+  subject: string
+  text: string
+  at: string
+  cc: string
+  inReplyTo: string
+  references: string[]
+  files: string[]
+}
