@@ -109,7 +109,7 @@ describe('sending', () => {
 
   test('the network comes back: what waits goes out at once', async () => {
     const talk = begin()
-    network.answers = Array.from({ length: 8 }, () => () => away)
+    network.answers = Array.from({ length: 1000 }, () => () => away)
     talk.say('one')
     await settle(60_000)
     const tries = network.lines().length

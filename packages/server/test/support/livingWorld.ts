@@ -94,6 +94,10 @@ export async function livingWorld(
     { network: 'textmast', name: 'Textmast', channel: 'texts', address: textmast.address, ...demoClient },
   )
   let said = 0
+  /** Whose turn it is: every network says as much as the others. */
+  let turn = 0
+  /** Not the last of it, so that there is something to compare on every network. */
+  const goes = (items: readonly unknown[]) => items.length > 2 && random() < 0.3
   const words = () => `Saying ${++said} about the crossing, number ${said}.`
   const somebody = () => `Person ${Math.floor(random() * 40)}`
   const review = (site: ReviewSite, business: string) =>
@@ -144,31 +148,28 @@ export async function livingWorld(
       })
     },
     async say() {
-      await pick(say)()
+      await say[turn++ % say.length]!()
     },
     change() {
-      const gone = random() < 0.3
-      const note = pick(
-        lanternpage.state.notesOf('skerrivane').filter(({ author }) => author.id !== 'skerrivane'),
-      )
-      const open = pick(skimmer.state.visible().filter(({ author }) => author.id !== 'skerrivane'))
-      const item = pick(fivefold.state.itemsOf('skerrivane').filter(({ op }) => op === 'review'))
-      for (const [net, id] of [
-        [lanternpage, note?.id],
-        [skimmer, open?.id],
+      const isTheirs = ({ author }: { author: { id: string } }) => author.id !== 'skerrivane'
+      const reviews = fivefold.state.itemsOf('skerrivane').filter(({ op }) => op === 'review')
+      for (const [net, notes] of [
+        [lanternpage, lanternpage.state.notesOf('skerrivane').filter(isTheirs)],
+        [skimmer, skimmer.state.visible().filter(isTheirs)],
       ] as const)
-        if (id !== undefined)
+        if (notes.length) {
+          const { id } = pick(notes as readonly { id: string }[])
+          const content = `${net === skimmer ? '@skerrivane ' : ''}${words()}`
           net.change(
-            gone
-              ? { op: 'deletion', id, at: at() }
-              : { op: 'edit', id, content: `${net === skimmer ? '@skerrivane ' : ''}${words()}`, at: at() },
+            goes(notes) ? { op: 'deletion', id, at: at() } : { op: 'edit', id, content, at: at() },
           )
-      if (item)
+        }
+      if (reviews.length) {
+        const { id } = pick(reviews)
         fivefold.change(
-          gone
-            ? { op: 'deletion', id: item.id, at: at() }
-            : { op: 'edit', id: item.id, text: words(), at: at() },
+          goes(reviews) ? { op: 'deletion', id, at: at() } : { op: 'edit', id, text: words(), at: at() },
         )
+      }
     },
     fault() {
       if (random() < 1 / 7) {
