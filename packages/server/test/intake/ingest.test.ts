@@ -224,3 +224,91 @@ describe('our own reply that comes back', () => {
     ])
   })
 })
+
+describe('ids that a network gives twice, or changes', () => {
+  const url = 'https://n.example/said/1'
+  const mine = item('one', { text: 'The ramp was stuck for an hour', url })
+  const entries = () =>
+    db.rows<{ id: string; text: string; profile: number }>(
+      `SELECT e.outside_id AS id, e.text, e.profile_id AS profile FROM entries e ORDER BY e.outside_id`,
+    )
+  const apart = () =>
+    db.rows<{ id: string; reason: string }>('SELECT outside_id AS id, reason FROM items_apart ORDER BY id')
+  const theirs = item('one', {
+    author: { outsideId: 'b', name: 'Odile' },
+    text: 'Lovely coffee on board this morning',
+    raw: { id: 'one', by: 'b' },
+  })
+
+  test('what somebody else says under a known id is set apart, and nothing that is there changes', async () => {
+    await clear()
+    await db.rows('DELETE FROM items_apart')
+    await ingest(parts, profile, [mine])
+    expect(await ingest(parts, profile, [mine, theirs])).toEqual({ added: 0, changed: 0, apart: 1 })
+    expect(await ingest(parts, profile, [theirs, mine])).toEqual({ added: 0, changed: 0, apart: 1 })
+    expect(await entries()).toMatchObject([{ id: 'one', text: mine.text }])
+    expect(await db.rows('SELECT id FROM entry_edits')).toEqual([])
+    expect(await db.rows('SELECT payload FROM raw_items')).toEqual([{ payload: { id: 'one' } }])
+    expect(await apart()).toMatchObject([{ reason: expect.stringContaining('somebody else said (one)') }])
+  })
+  test('in one page, the first to be told keeps the id', async () => {
+    await clear()
+    await db.rows('DELETE FROM items_apart')
+    expect(await ingest(parts, profile, [mine, theirs])).toEqual({ added: 0, changed: 0, apart: 1 })
+    expect(await entries()).toMatchObject([{ id: 'one', text: mine.text }])
+  })
+  test.each([
+    ['is renamed', { author: { outsideId: 'a-one', name: 'Runa' }, text: 'Lovely coffee, I say now' }],
+    ['has another id', { author: { outsideId: 'new', name: 'Author of one' }, text: 'Lovely coffee, I say' }],
+    ['mends a slip', { author: { outsideId: 'b', name: 'B' }, text: 'The ramp was stuck for two hours' }],
+  ])('who %s changes what they said', async (_, more) => {
+    await clear()
+    await ingest(parts, profile, [mine])
+    expect(await ingest(parts, profile, [item('one', more)])).toEqual({ added: 0, changed: 1, apart: 0 })
+    expect(await entries()).toMatchObject([{ id: 'one', text: more.text }])
+  })
+
+  test('what is told again under another id, at the same address and instant, is the same entry', async () => {
+    await clear()
+    await ingest(parts, profile, [mine])
+    const renamed = item('uno', { ...mine, outsideId: 'uno', threadId: 'comment/uno' })
+    expect(await ingest(parts, profile, [renamed])).toEqual({ added: 0, changed: 0, apart: 0 })
+    expect(await ingest(parts, profile, [item('reply', { parentId: 'uno' })])).toMatchObject({ added: 1 })
+    expect(await shape()).toEqual([{ thread: 'comment/uno', title: null, entries: 'reply,uno' }])
+  })
+  test.each([
+    ['somebody else', { author: { outsideId: 'b', name: 'Odile' } }],
+    ['another instant', { at: mine.at + 1000 }],
+    ['another address', { url: `${url}0` }],
+  ])('%s: two entries', async (_, more) => {
+    await clear()
+    await ingest(parts, profile, [mine])
+    const other = { ...mine, outsideId: 'uno', threadId: 'comment/uno', ...more }
+    expect(await ingest(parts, profile, [other])).toMatchObject({ added: 1 })
+  })
+  test('an id that the page names beside the other is another entry', async () => {
+    await clear()
+    await ingest(parts, profile, [mine])
+    const other = { ...mine, outsideId: 'uno', threadId: 'comment/uno' }
+    expect(await ingest(parts, profile, [mine, other])).toMatchObject({ added: 1 })
+  })
+
+  test('what a search heard and an account collected at one address is one entry, whoever is first', async () => {
+    await db.rows(
+      `INSERT INTO profiles (id, brand_id, channel, network, outside_id, name, status, hook_token)
+       VALUES (2, 1, 'open', 'n', 'search', 'n', 'connected', 'h2')`,
+    )
+    const search: IngestProfile = { ...profile, id: 2, channel: 'open', outsideId: 'search' }
+    const heard = { ...mine, outsideId: 'https://n.example/objects/1', threadId: 'comment/heard' }
+    for (const order of [
+      [search, profile],
+      [profile, search],
+    ]) {
+      await clear()
+      for (const each of order) await ingest(parts, each, [each === search ? heard : mine])
+      expect(await entries()).toMatchObject([{ id: 'one', profile: 1 }])
+      await ingest(parts, search, [heard])
+      expect(await entries()).toHaveLength(1)
+    }
+  })
+})

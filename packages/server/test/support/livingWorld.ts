@@ -160,9 +160,7 @@ export async function livingWorld(
         if (notes.length) {
           const { id } = pick(notes as readonly { id: string }[])
           const content = `${net === skimmer ? '@skerrivane ' : ''}${words()}`
-          net.change(
-            goes(notes) ? { op: 'deletion', id, at: at() } : { op: 'edit', id, content, at: at() },
-          )
+          net.change(goes(notes) ? { op: 'deletion', id, at: at() } : { op: 'edit', id, content, at: at() })
         }
       if (reviews.length) {
         const { id } = pick(reviews)

@@ -7,6 +7,7 @@ import { isOfTheData } from '../../store/failures.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { keepRaw, knownEntries, isChanged, changeEntries, addEntries } from './storeEntries.ts'
 import { cleanItem, cleanJson, type CleanItem } from './cleanItem.ts'
+import { apartId, isOfSomebodyElse, takeNewIds, takenId } from './identity.ts'
 import { agreeWithSiblings } from './siblings.ts'
 import { eraseGone, goneAlready } from './gone.ts'
 import { apartOf, noLongerApart, setApart, type Apart } from './setApart.ts'
@@ -26,6 +27,13 @@ export interface IngestResult {
   /** Items that could not be taken and were set apart. */
   apart: number
 }
+
+const none: IngestResult = { added: 0, changed: 0, apart: 0 }
+const sumOf = (one: IngestResult, other: IngestResult): IngestResult => ({
+  added: one.added + other.added,
+  changed: one.changed + other.changed,
+  apart: one.apart + other.apart,
+})
 
 /** Runs in the transaction that stores the last of the items: what must be true together with them, such as the cursor. */
 export type PageEnd = (tx: Tx, result: IngestResult) => Promise<void>
@@ -51,9 +59,10 @@ export async function ingest(
   for (const item of items)
     for (const file of item.files ?? []) item.keptFiles.push(await keepFile(parts, file))
   // What was said first goes in before what it was changed into.
-  for (const batch of batches) await storeBatch(parts, profile, batch)
+  let before = none
+  for (const batch of batches) before = sumOf(before, await storeBatch(parts, profile, batch))
   const aside = [...unread.map(apartOf), ...apart]
-  const none: IngestResult = { added: 0, changed: 0, apart: aside.length }
+  const base: IngestResult = { ...none, apart: before.apart + aside.length }
   const last = async (tx: Tx, result: IngestResult) => {
     await setApart(parts.db, profile, aside, tx)
     const erased = await eraseGone(parts, profile, gone, tx)
@@ -61,22 +70,25 @@ export async function ingest(
     await atEnd(tx, { ...result, changed: result.changed + erased })
   }
   try {
-    return await storePage(parts, profile, items, none, last)
+    return await storePage(parts, profile, items, base, last)
   } catch (error) {
     if (!isOfTheData(error)) throw error
     const result = await storeHalves(parts, profile, items, error)
-    return storePage(parts, profile, [], { ...result, apart: result.apart + aside.length }, last)
+    return storePage(parts, profile, [], sumOf(base, result), last)
   }
 }
 
 /** One of the earlier states of a page: all that can be stored of it. */
-async function storeBatch(parts: Parts, profile: IngestProfile, items: readonly CleanItem[]): Promise<void> {
-  const none: IngestResult = { added: 0, changed: 0, apart: 0 }
+async function storeBatch(
+  parts: Parts,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+): Promise<IngestResult> {
   try {
-    await storePage(parts, profile, items, none, async () => {})
+    return await storePage(parts, profile, items, none, async () => {})
   } catch (error) {
     if (!isOfTheData(error)) throw error
-    await storeHalves(parts, profile, items, error)
+    return storeHalves(parts, profile, items, error)
   }
 }
 
@@ -119,7 +131,6 @@ async function storeHalves(
   items: readonly CleanItem[],
   reason: unknown,
 ): Promise<IngestResult> {
-  const none: IngestResult = { added: 0, changed: 0, apart: 0 }
   if (!items.length) throw reason
   if (items.length === 1) {
     const { outsideId, raw } = items[0]!
@@ -136,11 +147,7 @@ async function storeHalves(
       if (!isOfTheData(error)) throw error
       return storeHalves(parts, profile, half, error)
     })
-    sum = {
-      added: sum.added + stored.added,
-      changed: sum.changed + stored.changed,
-      apart: sum.apart + stored.apart,
-    }
+    sum = sumOf(sum, stored)
   }
   return sum
 }
@@ -152,37 +159,47 @@ function storePage(
   base: IngestResult,
   atEnd: PageEnd,
 ): Promise<IngestResult> {
-  const { db, due, now } = parts
+  const { db, due } = parts
   return db.inTransaction(async (tx) => {
     await holdProfileEntries(db, profile.id, tx)
-    let { added, changed } = base
     const whole = await joinPieces(parts, profile, given, tx)
     const { items, strays } = await agreeWithSiblings(db, profile, whole, tx)
-    if (items.length) {
-      await keepRaw(db, profile, items, tx)
-      const own = await confirmOwn({ db, now }, profile, items, tx)
-      const known = await knownEntries(db, profile, items, tx)
-      const gone = await goneAlready(db, profile, items, tx)
-      const fresh = items.filter(({ outsideId: id }) => !known.has(id) && !own.has(id) && !gone.has(id))
-      const altered = items.filter((item) => isChanged(item, known.get(item.outsideId)))
-      if (altered.length) await changeEntries({ db, now }, profile, { items: altered, known }, tx)
-      if (fresh.length) await addEntries(db, profile, fresh, strays, tx)
-      await noteWishes(db, profile, items, tx)
-      await noLongerApart(
-        db,
-        profile.id,
-        items.map((item) => item.outsideId),
-        tx,
-      )
-      added += fresh.length
-      changed += altered.length
-    }
-    const result = { added, changed, apart: base.apart }
+    const result = sumOf(base, items.length ? await storeItems(parts, profile, { items, strays }, tx) : none)
     await atEnd(tx, result)
-    if (added || changed)
+    if (result.added || result.changed)
       await due.ask({ kind: 'analyse', subject: profile.brandId, owner: brandOwner(profile.brandId) }, tx)
     return result
   })
+}
+
+async function storeItems(
+  { db, now }: Parts,
+  profile: IngestProfile,
+  { items: told, strays }: { items: readonly CleanItem[]; strays: ReadonlyMap<string, number> },
+  tx: Tx,
+): Promise<IngestResult> {
+  const own = await confirmOwn({ db, now }, profile, told, tx)
+  const known = await knownEntries(db, profile, told, tx)
+  const ofOthers = new Set(told.filter((item) => isOfSomebodyElse(item, known.get(item.outsideId))))
+  await setApart(db, profile, [...ofOthers].map(takenId), tx)
+  const items = told.filter((item) => !ofOthers.has(item))
+  await keepRaw(db, profile, items, tx)
+  const gone = await goneAlready(db, profile, items, tx)
+  const unknown = items.filter(({ outsideId: id }) => !known.has(id) && !own.has(id) && !gone.has(id))
+  const placeless = unknown.filter(({ outsideId }) => !strays.has(outsideId))
+  const renamed = await takeNewIds(db, profile, { fresh: placeless, all: told }, tx)
+  const fresh = unknown.filter(({ outsideId }) => !renamed.has(outsideId))
+  const altered = items.filter((item) => isChanged(item, known.get(item.outsideId)))
+  if (altered.length) await changeEntries({ db, now }, profile, { items: altered, known }, tx)
+  if (fresh.length) await addEntries(db, profile, fresh, strays, tx)
+  await noteWishes(db, profile, items, tx)
+  await noLongerApart(
+    db,
+    profile.id,
+    items.flatMap((item) => [item.outsideId, apartId(item)]),
+    tx,
+  )
+  return { added: fresh.length, changed: altered.length, apart: ofOthers.size }
 }
 
 /** What people say about hearing from us. */

@@ -14,10 +14,11 @@ import {
   type Sibling,
 } from '../../store/queries/intake/siblings.ts'
 import type { CleanItem } from './cleanItem.ts'
+import { knownByAddress } from './identity.ts'
 import { joinThread } from './ingestThreads.ts'
 
 /**
- * What a search of a network heard and what an account there collected is one entry. An account's stream knows more of
+ * What a search of a network heard and what an account there collected is one entry, by its id or by its public address. An account's stream knows more of
  * it: what it brings goes over from the search, and the search leaves it alone.
  */
 export async function agreeWithSiblings(
@@ -34,7 +35,11 @@ export async function agreeWithSiblings(
   )
   if (!siblings.length) return { items, strays: new Map() }
   await holdNetworkEntries(db, profile, tx)
-  if (isSearch) return { items: await withoutHeld(db, siblings, items, tx), strays: new Map() }
+  if (isSearch)
+    return {
+      items: await withoutHeld(db, { brandId: profile.brandId, accounts: siblings }, items, tx),
+      strays: new Map(),
+    }
   const from = siblings.map(({ id }) => id)
   const threads = items.map(({ threadId }) => threadId).filter((name) => name.startsWith('thread/'))
   await takeOverThreads(
@@ -49,13 +54,21 @@ export async function agreeWithSiblings(
     { profileIds: from, outsideIds: items.map(({ outsideId }) => outsideId) },
     tx,
   )
-  return { items, strays: new Map(left.map(({ outsideId, id }) => [outsideId, id])) }
+  const strays = new Map(left.map(({ outsideId, id }) => [outsideId, id]))
+  const fresh = items.filter(({ outsideId }) => !strays.has(outsideId))
+  const alike = await knownByAddress(
+    db,
+    { brandId: profile.brandId, profileIds: from },
+    { fresh, all: items },
+    tx,
+  )
+  return { items, strays: new Map([...strays, ...alike]) }
 }
 
 /** What a search found without what an account has, or will bring: anything in a thread that concerns it. */
 async function withoutHeld(
   db: Database,
-  accounts: readonly Sibling[],
+  { brandId, accounts }: { brandId: number; accounts: readonly Sibling[] },
   items: readonly CleanItem[],
   tx: Tx,
 ): Promise<CleanItem[]> {
@@ -75,10 +88,17 @@ async function withoutHeld(
   )
   const entries = new Set(held.map(({ outsideId }) => outsideId))
   const covered = new Set(threads.map(({ outsideId }) => outsideId))
-  return items.filter(
+  const left = items.filter(
     ({ outsideId, threadId }) =>
       !entries.has(outsideId) && !covered.has(threadId) && !covered.has(asPost(threadId)),
   )
+  const alike = await knownByAddress(
+    db,
+    { brandId, profileIds: accounts.map(({ id }) => id) },
+    { fresh: left, all: left },
+    tx,
+  )
+  return left.filter(({ outsideId }) => !alike.has(outsideId))
 }
 
 /** Entries of the search that belong into other threads here; a thread that is empty then is joined to where they went. */

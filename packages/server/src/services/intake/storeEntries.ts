@@ -131,7 +131,7 @@ export async function addEntries(
     profile,
     placed.flatMap(({ item, ...entry }) => {
       const id = strays.get(item.outsideId)
-      return id === undefined ? [] : [{ ...entry, id }]
+      return id === undefined ? [] : [{ ...entry, id, outsideId: item.outsideId }]
     }),
     tx,
   )

@@ -17,6 +17,9 @@ export interface KnownEntry {
   rating: number | null
   editedAt: Date | null
   deletedAt: Date | null
+  /** Who said it, as the network knows them; null while it has not told. */
+  author: string | null
+  authorName: string | null
 }
 
 export const keepRawItems = async (
@@ -45,9 +48,11 @@ export const entriesByOutsideId = (
   tx?: Tx,
 ): Promise<KnownEntry[]> =>
   db.rows<KnownEntry>(
-    `SELECT outside_id AS "outsideId", text, title, rating, edited_at AS "editedAt", deleted_at AS "deletedAt"
-     FROM entries
-     WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
+    `SELECT e.outside_id AS "outsideId", e.text, e.title, e.rating, e.edited_at AS "editedAt",
+       e.deleted_at AS "deletedAt", a.outside_id AS author, a.name AS "authorName"
+     FROM entries e
+     LEFT JOIN accounts a ON a.id = e.account_id
+     WHERE e.profile_id = $1 AND e.outside_id = ANY($2::text[])`,
     [profileId, outsideIds],
     tx,
   )

@@ -108,6 +108,8 @@ export const markSent = async (
 
 export interface EntryToMove {
   id: number
+  /** As the account's stream names it. */
+  outsideId: string
   threadId: number | undefined
   accountId: number | null
   direction: string
@@ -133,12 +135,12 @@ export const takeOverEntries = (
   return db.rows<{ lost: number; home: number }>(
     `WITH given AS (
        SELECT n.*, e.thread_id AS lost
-       FROM unnest($3::bigint[], $4::int[], $5::int[], $6::text[], $7::text[], $8::bool[], $9::bool[], $10::text[])
-         AS n (id, home, account, direction, kind, private, paid, origin)
+       FROM unnest($3::bigint[], $4::int[], $5::int[], $6::text[], $7::text[], $8::bool[], $9::bool[], $10::text[], $11::text[])
+         AS n (id, home, account, direction, kind, private, paid, origin, outside_id)
        JOIN entries e ON e.id = n.id
      ), moved AS (
        UPDATE entries e
-       SET profile_id = $1, place_id = $2, thread_id = g.home, account_id = g.account, direction = g.direction,
+       SET profile_id = $1, place_id = $2, outside_id = g.outside_id, thread_id = g.home, account_id = g.account, direction = g.direction,
          kind = g.kind, origin = CASE WHEN e.origin = 'watched' AND g.origin = 'heard' THEN e.origin ELSE g.origin END,
          private = g.private, paid = g.paid, lead = false, analysed_at = NULL
        FROM given g
@@ -160,6 +162,7 @@ export const takeOverEntries = (
       column((e) => e.isPrivate),
       column((e) => e.paid),
       column((e) => e.origin),
+      column((e) => e.outsideId),
     ],
     tx,
   )
