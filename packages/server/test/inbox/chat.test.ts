@@ -99,7 +99,7 @@ const entries = async (id: number) =>
   ])
 
 beforeAll(async () => {
-  world = await startTestWorld()
+  world = await startTestWorld({ line: true })
   world.mailroom.mailbox(mailbox, 'ferry')
   call = await world.signIn('wynn')
   const server = { host: '127.0.0.1', secure: false, user: mailbox, password: 'ferry' }
@@ -235,6 +235,32 @@ describe('a conversation', () => {
     ])
     expect(after.slice(0, 2).map((line) => line.id)).toEqual([...new Set(before.map((line) => line.id))])
     second.close()
+  })
+
+  test('the database is away for some seconds: a line is refused in words, sent again it is there once, and the box goes on', async () => {
+    const token = newToken()
+    await say(token, 'Is the lift working today?')
+    const { id } = await threadOf('Is the lift working today?')
+    const box = await follow(token)
+    const line = crypto.randomUUID()
+    await world.line!.cut()
+    const refused = await say(token, 'I use a wheelchair.', line)
+    expect(refused.status).toBe(503)
+    await world.line!.restore()
+    await until(async () => (await say(token, 'I use a wheelchair.', line)).status === 200)
+    await until(async () => (await answer(id, 'It is, on both ramps.').catch(() => null))?.status === 200)
+    await threadOf('I use a wheelchair.')
+    // Either the old line goes on, or the box opens another: both tell it once.
+    const again = await follow(token)
+    await until(() => linesIn(again.events).length >= 3)
+    expect(linesIn(again.events).map(({ text }) => text)).toEqual([
+      'Is the lift working today?',
+      'I use a wheelchair.',
+      'It is, on both ramps.',
+    ])
+    await until(() => linesIn(box.events).some(({ text }) => text === 'It is, on both ramps.'))
+    box.close()
+    again.close()
   })
 
   test('nobody reads another’s: a secret that is unknown opens nothing', async () => {
