@@ -1,4 +1,5 @@
 import { createRequire } from 'node:module'
+import { readMeaning } from '@murrabel/core/meaning'
 import { readSentiment } from '@murrabel/core/sentiment'
 import { gladSentences, unhappySentences } from '../packages/core/test/sentiment/development/broad.ts'
 import { constructedSentences } from '../packages/core/test/sentiment/development/byConstruction.ts'
@@ -56,6 +57,11 @@ export function sentimentFigures(): Figure[] {
       aim: 'under 30 µs',
     }
   })
+  const meaning: Figure = {
+    name: 'reading the meaning of a sentence of 12 to 18 words: sentiment, what is wanted, whether an answer is',
+    value: us(each((text) => void readMeaning(text))),
+    aim: 'under 60 µs',
+  }
   const sentences: Sentence[] = [
     ...constructedSentences,
     ...developmentSentences.map(([construction, sentiment, text]) => ({ construction, sentiment, text })),
@@ -81,7 +87,7 @@ export function sentimentFigures(): Figure[] {
       value: shares(rightOf(own, (text) => readSentiment(text, { language }).sentiment)),
     }
   })
-  return [...speed, ...quality, ...second]
+  return [...speed, meaning, ...quality, ...second]
 }
 
 function rightOf(

@@ -5,6 +5,7 @@ import * as actions from '@murrabel/core/actions'
 import * as alerts from '@murrabel/core/alerts'
 import * as inbox from '@murrabel/core/inbox'
 import * as lens from '@murrabel/core/lens'
+import * as meaning from '@murrabel/core/meaning'
 import * as measures from '@murrabel/core/measures'
 import * as phrases from '@murrabel/core/phrases'
 import * as sentiment from '@murrabel/core/sentiment'
@@ -20,6 +21,7 @@ const names: Record<string, unknown> = {
   ...alerts,
   ...inbox,
   ...lens,
+  ...meaning,
   ...measures,
   ...phrases,
   ...sentiment,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { phraseWords, searchWords } from '@murrabel/core/lens'
+import { readMeaning } from '@murrabel/core/meaning'
 import { readSentiment } from '@murrabel/core/sentiment'
 import { simHash } from '@murrabel/core/stories'
 import {
@@ -35,6 +36,7 @@ const readers: Record<string, (text: string) => unknown> = {
   searchWords,
   phraseWords,
   'sentiment in English': (text) => readSentiment(text, { language: 'en' }),
+  meaning: (text) => readMeaning(text),
   'sentiment in French': (text) => readSentiment(text, { language: 'fr' }),
   simHash: (text) => simHash(placedWords(text).map(({ word }) => word)),
   watches: (text) => watches.match({ text, language: 'en', channel: 'posts' }),

@@ -1,0 +1,3 @@
+export { meaningLanguages, readMeaning, type MeaningOptions, type MeaningReading } from './readMeaning.ts'
+export { wishes, type Wish } from './model.ts'
+export type { TextKind } from './features.ts'

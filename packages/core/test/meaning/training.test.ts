@@ -1,0 +1,105 @@
+import { describe, expect, test } from 'vitest'
+import { modelFiles } from '../../src/meaning/models/index.ts'
+import { outputs, sentiments } from '../../src/meaning/model.ts'
+import { readMeaning } from '@murrabel/core/meaning'
+import { buildExamples } from '../../training/examples.ts'
+import { fit, logitsOf, type Example } from '../../training/fit.ts'
+import { figuresOf, heldBack, temperatureOf } from '../../training/measure.ts'
+import { readTexts, type Lesson } from '../../training/readTexts.ts'
+
+const languages = Object.keys(modelFiles)
+
+describe('the texts', () => {
+  test.each(languages)('%s: of many trades and all moods and wishes, each once', (language) => {
+    const lessons = readTexts(language)
+    expect(new Set(lessons.map(({ trade }) => trade)).size).toBeGreaterThan(20)
+    for (let k = 0; k < 3; k++)
+      expect(lessons.filter(({ sentiment }) => sentiment === k).length / lessons.length).toBeGreaterThan(0.25)
+    expect(new Set(lessons.map(({ wish }) => wish)).size).toBe(7)
+    expect(new Set(lessons.map(({ kind }) => kind)).size).toBe(6)
+  })
+
+  test.each(languages)('%s: the model was trained on them as they are now', (language) => {
+    const lessons = [...readTexts(language), ...(language === 'en' ? [] : readTexts('en'))]
+    const { names } = buildExamples(lessons, language)
+    expect([...names.keys()].join('\t') === modelFiles[language]!.features).toBe(true)
+  })
+
+  test.each(languages)('%s: the model reads again what it was taught', (language) => {
+    const lessons = readTexts(language)
+    const right = lessons.filter(
+      ({ text, sentiment }) => readMeaning(text, { language }).sentiment.label === sentiments[sentiment],
+    )
+    expect(right.length / lessons.length).toBeGreaterThan(0.93)
+  })
+})
+
+/** Examples of one feature that tells the sentiment in `share` of the cases, and one that tells nothing. */
+function worldOf(n: number, share: number): { examples: Example[]; lessons: Lesson[] } {
+  let seed = 3
+  const random = () => (seed = (seed * 16_807) % 2_147_483_647) / 2_147_483_647
+  const lessons = Array.from({ length: n }, (_, i): Lesson => ({
+    text: String(i),
+    language: 'en',
+    trade: `trade ${i % 12}`,
+    kind: 'review',
+    sentiment: Math.floor(random() * 3),
+    wish: Math.floor(random() * 7),
+    wantsAnswer: random() < 0.5 ? 0 : 1,
+  }))
+  const examples = lessons.map(({ sentiment, wish, wantsAnswer }): Example => {
+    const targets = new Float64Array(outputs)
+    targets[sentiment] = 1
+    targets[3 + wish] = 1
+    targets[10] = wantsAnswer
+    const told = random() < share ? sentiment : Math.floor(random() * 3)
+    return { ids: Int32Array.from([told, 3]), values: Float32Array.from([1, random()]), targets }
+  })
+  return { examples, lessons }
+}
+
+describe('training', () => {
+  test('finds what tells, and the same examples give the same weights', () => {
+    const { examples, lessons } = worldOf(600, 0.9)
+    const weights = fit(examples, 4)
+    expect(fit(examples, 4)).toEqual(weights)
+    const right = examples.filter((example, i) => {
+      const three = [...logitsOf(example, weights).subarray(0, 3)]
+      return three.indexOf(Math.max(...three)) === lessons[i]!.sentiment
+    })
+    expect(right.length / examples.length).toBeGreaterThan(0.85)
+  })
+
+  test('held back by trade: where nothing tells, it is right by chance alone and says so', () => {
+    const { examples, lessons } = worldOf(900, 0)
+    const { logits, lessons: held } = heldBack(examples, lessons, 4, 'en')
+    expect(held).toHaveLength(900)
+    const figures = figuresOf(logits, held, 'sentiment', temperatureOf(logits, held, 'sentiment'))
+    expect(figures.right).toBeGreaterThan(0.25)
+    expect(figures.right).toBeLessThan(0.42)
+    expect(figures.calibration).toBeLessThan(0.08)
+  })
+
+  test('confidence is the share that is right', () => {
+    const { examples, lessons } = worldOf(1200, 0.7)
+    const { logits, lessons: held } = heldBack(examples, lessons, 4, 'en')
+    const figures = figuresOf(logits, held, 'sentiment', temperatureOf(logits, held, 'sentiment'))
+    expect(figures.right).toBeGreaterThan(0.7)
+    expect(figures.calibration).toBeLessThan(0.05)
+    expect(figures.confusion.flat().reduce((a, b) => a + b)).toBe(1200)
+  })
+
+  test('a text of a trade is never judged by a model that has seen the trade', () => {
+    // The feature names the trade, and the trade the sentiment: known to whoever peeks.
+    const { lessons } = worldOf(240, 0)
+    const secret = lessons.map((lesson) => ({ ...lesson, sentiment: Number(lesson.trade.slice(6)) % 3 }))
+    const examples = secret.map(({ sentiment, trade }): Example => {
+      const targets = new Float64Array(outputs)
+      targets[sentiment] = 1
+      return { ids: Int32Array.from([Number(trade.slice(6))]), values: Float32Array.from([1]), targets }
+    })
+    const { logits, lessons: held } = heldBack(examples, secret, 12, 'en')
+    expect(figuresOf(logits, held, 'sentiment', 1).right).toBeLessThan(0.6)
+    expect(logits.every((each) => each.every((x) => x === 0))).toBe(true)
+  })
+})

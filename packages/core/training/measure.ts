@@ -1,0 +1,120 @@
+import { heads, outputs, sentiments, wishes, type Head } from '../src/meaning/model.ts'
+import { answersOf, fit, logitsOf, type Example } from './fit.ts'
+import type { Lesson } from './readTexts.ts'
+
+const folds = 6
+
+/** What a model that has not seen the trade of a text, in any language, says of it: log-odds by output. */
+export function heldBack(
+  examples: readonly Example[],
+  lessons: readonly Lesson[],
+  features: number,
+  language: string,
+): { lessons: Lesson[]; logits: Float64Array[] } {
+  const trades = [...new Set(lessons.map(({ trade }) => trade))].sort()
+  const foldOf = new Map(trades.map((trade, i) => [trade, i % folds]))
+  const held: { lessons: Lesson[]; logits: Float64Array[] } = { lessons: [], logits: [] }
+  for (let fold = 0; fold < folds; fold++) {
+    const inFold = (i: number) => foldOf.get(lessons[i]!.trade) === fold
+    const weights = fit(
+      examples.filter((_, i) => !inFold(i)),
+      features,
+    )
+    examples.forEach((example, i) => {
+      if (!inFold(i) || lessons[i]!.language !== language) return
+      held.lessons.push(lessons[i]!)
+      held.logits.push(logitsOf(example, weights))
+    })
+  }
+  return held
+}
+
+const target: Record<Head, (lesson: Lesson) => number> = {
+  sentiment: ({ sentiment }) => sentiment,
+  wish: ({ wish }) => wish,
+  answer: ({ wantsAnswer }) => wantsAnswer,
+}
+
+function answered(logits: Float64Array, head: Head, temperature: number): number[] {
+  const into = new Float64Array(outputs)
+  answersOf(
+    logits.map((x) => x / temperature),
+    head,
+    into,
+  )
+  return [...into.subarray(...heads[head])]
+}
+
+/** The temperature that makes held-back answers most likely (Guo et al. 2017). */
+export function temperatureOf(
+  logits: readonly Float64Array[],
+  lessons: readonly Lesson[],
+  head: Head,
+): number {
+  let best = { temperature: 1, loss: Infinity }
+  for (let temperature = 0.5; temperature <= 4; temperature += 0.05) {
+    let loss = 0
+    logits.forEach((each, i) => {
+      const parts = answered(each, head, temperature)
+      const right = target[head](lessons[i]!)
+      loss -=
+        head === 'answer'
+          ? right * Math.log(parts[0]! + 1e-9) + (1 - right) * Math.log(1 - parts[0]! + 1e-9)
+          : Math.log(parts[right]! + 1e-9)
+    })
+    if (loss < best.loss) best = { temperature: Math.round(temperature * 100) / 100, loss }
+  }
+  return best.temperature
+}
+
+export interface HeadFigures {
+  texts: number
+  right: number
+  /** Of the texts with a mood, those that were said the opposite; for sentiment. */
+  opposite: number
+  /** Expected calibration error: how far confidence lies from the share that is right, over ten steps of confidence. */
+  calibration: number
+  /** Rows: what it is; columns: what was said. */
+  confusion: number[][]
+}
+
+/** How well a head does on texts whose trade was held back. */
+export function figuresOf(
+  logits: readonly Float64Array[],
+  lessons: readonly Lesson[],
+  head: 'sentiment' | 'wish',
+  temperature: number,
+): HeadFigures {
+  const labels: readonly string[] = head === 'sentiment' ? sentiments : wishes
+  const confusion = labels.map(() => labels.map(() => 0))
+  const steps = Array.from({ length: 10 }, () => ({ right: 0, confidence: 0 }))
+  logits.forEach((each, i) => {
+    const parts = answered(each, head, temperature)
+    const confidence = Math.max(...parts)
+    const said = parts.indexOf(confidence)
+    const right = target[head](lessons[i]!)
+    confusion[right]![said]!++
+    const step = steps[Math.min(9, Math.floor(confidence * 10))]!
+    step.confidence += confidence
+    if (said === right) step.right++
+  })
+  const n = lessons.length
+  const right = labels.reduce((sum, _, k) => sum + confusion[k]![k]!, 0) / n
+  const moody = confusion[0]!.concat(confusion.at(-1)!).reduce((a, b) => a + b)
+  return {
+    texts: n,
+    right,
+    opposite: (confusion[0]!.at(-1)! + confusion.at(-1)![0]!) / moody,
+    calibration: steps.reduce((sum, { right: r, confidence }) => sum + Math.abs(r - confidence), 0) / n,
+    confusion,
+  }
+}
+
+/** Share of texts for which wanting an answer, or not, is told rightly; those that may want one are left out. */
+export function answerRight(logits: readonly Float64Array[], lessons: readonly Lesson[]): number {
+  const clear = lessons.flatMap(({ wantsAnswer }, i) => (wantsAnswer === 0.5 ? [] : [{ wantsAnswer, i }]))
+  return (
+    clear.filter(({ wantsAnswer, i }) => logits[i]![outputs - 1]! > 0 === (wantsAnswer === 1)).length /
+    clear.length
+  )
+}
