@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { featuresOf, wordContexts, wordPlaces, type Feature } from '../src/meaning/features.ts'
 import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model.ts'
 import { tokensOf } from '../src/meaning/tokens.ts'
+import { wordFinder } from '../src/meaning/words.ts'
 import { readSentiment } from '../src/sentiment/index.ts'
 import type { Example } from './fit.ts'
 import type { Lesson } from './readTexts.ts'
@@ -29,7 +30,22 @@ function englishVectors(): Vectors {
     const weight = Math.min(1, Math.log(i + 2) / Math.log(2000))
     row.forEach((x, k) => (values[i * dimensions + k] = (x / size) * weight))
   })
-  return { words, at: new Map(words.map((word, i) => [word, i])), values }
+  return withAliases(words, values)
+}
+
+/** A word that the vectors lack means what is between the words that `aliases.txt` writes beside it. */
+function withAliases(words: string[], values: Float32Array): Vectors {
+  const at = new Map(words.map((word, i) => [word, i]))
+  const added: number[] = []
+  for (const line of readFileSync(file('aliases.txt'), 'utf8').trim().split('\n')) {
+    const [word, ...alike] = line.split(' ')
+    const known = alike.flatMap((other) => at.get(other) ?? [])
+    if (at.has(word!) || !known.length) continue
+    at.set(word!, at.size)
+    for (let k = 0; k < dimensions; k++)
+      added.push(known.reduce((sum, i) => sum + values[i * dimensions + k]!, 0) / known.length)
+  }
+  return { words: [...at.keys()], at, values: Float32Array.from([...values, ...added]) }
 }
 
 const columns = ['en', 'fr', 'es', 'de']
@@ -65,64 +81,86 @@ export function readVectors(language: string): Vectors {
 /** Names that occur in fewer texts are chance. */
 const leastTexts = 2
 
-const isOfWords = ({ first }: Feature) => first !== undefined
+/** A feature of one language. */
+const ownKey = (language: string, name: string) => `${language}\n${name}`
+
+/** How a text is built and what the lists say is weighed alike in all languages; words and pairs of words are each language's own. */
+const keysOf = (language: string, { name, first }: Feature) =>
+  first === undefined ? [name] : [ownKey(language, name)]
+
+export interface Examples {
+  examples: Example[]
+  features: number
+  /** Numbers of features by key. */
+  numbers: Map<string, number>
+}
 
 /**
- * Numbers for lessons; the first numbers belong to the word vectors, context by context. What words mean, what the lists say
- * and how a text is built is weighed alike in all languages; words and pairs of words are each language's own.
- *
- * @returns `names`: the features of a model of `language`, with the numbers they have in the examples
+ * Numbers for lessons of all languages; the first numbers belong to the word vectors, context by context, which are weighed
+ * alike in all languages.
  */
-export function buildExamples(
-  lessons: readonly Lesson[],
-  language: string,
-): { examples: Example[]; names: Map<string, number>; features: number } {
+export function buildExamples(lessons: readonly Lesson[]): Examples {
   const dense = wordContexts.length * dimensions
-  const vectors = new Map([...new Set(lessons.map((l) => l.language))].map((l) => [l, readVectors(l)]))
+  const languages = [...new Set(lessons.map(({ language }) => language))]
+  const vectors = new Map(languages.map((l) => [l, readVectors(l)]))
+  const finders = new Map([...vectors].map(([l, { at }]) => [l, wordFinder(at, l)]))
   const read = lessons.map((lesson, i) => {
-    const tokens = tokensOf(lesson.text, lesson.language)
+    const { text, language } = lesson
+    const tokens = tokensOf(text, language)
     // Half of the texts do without their kind, so that a reader who does not know it loses little.
     const kind = i % 2 ? lesson.kind : undefined
-    const lists = readSentiment(lesson.text, { language: lesson.language })
-    const own = lesson.language === language
-    const features = featuresOf(lesson.text, tokens, lists, kind).map((feature) => ({
-      key: !own && isOfWords(feature) ? `${lesson.language}\n${feature.name}` : feature.name,
-      value: feature.value,
-    }))
-    return {
-      features,
-      places: wordPlaces(tokens),
-      tokens: tokens.tokens,
-      vectors: vectors.get(lesson.language)!,
-    }
+    const lists = readSentiment(text, { language })
+    const features = featuresOf(text, tokens, lists, kind).flatMap((feature) =>
+      keysOf(language, feature).map((key) => ({ key, value: feature.value })),
+    )
+    const find = finders.get(language)!
+    return { features, places: wordPlaces(tokens), words: tokens.tokens.map(({ key }) => find(key)), language }
   })
   const counts = new Map<string, number>()
   for (const { features } of read) for (const { key } of features) counts.set(key, (counts.get(key) ?? 0) + 1)
   const kept = [...counts].filter(([, n]) => n >= leastTexts).map(([key]) => key)
-  const at = new Map(kept.map((key, i) => [key, dense + i]))
-  const examples = read.map(({ features, places, tokens, vectors: known }, n): Example => {
+  const numbers = new Map(kept.map((key, i) => [key, dense + i]))
+  const examples = read.map(({ features, places, words, language }, n): Example => {
     const ids: number[] = []
     const values: number[] = []
     for (const { key, value } of features) {
-      const id = at.get(key)
+      const id = numbers.get(key)
       if (id === undefined) continue
       ids.push(id)
       values.push(value)
     }
+    const meanings = vectors.get(language)!.values
     for (const { context, indices } of places) {
-      const words = indices.flatMap((i) => known.at.get(tokens[i]!.key) ?? [])
+      const known = indices.map((i) => words[i]!).filter((word) => word >= 0)
       const first = wordContexts.indexOf(context) * dimensions
-      if (words.length)
+      if (known.length)
         for (let k = 0; k < dimensions; k++) {
-          const sum = words.reduce((s, i) => s + known.values[i * dimensions + k]!, 0)
+          const sum = known.reduce((s, word) => s + meanings[word * dimensions + k]!, 0)
           ids.push(first + k)
-          values.push((sum / Math.sqrt(words.length)) * meaningWeight)
+          values.push((sum / Math.sqrt(known.length)) * meaningWeight)
         }
     }
     return { ids: Int32Array.from(ids), values: Float32Array.from(values), targets: targetsOf(lessons[n]!) }
   })
-  const names = new Map([...at].filter(([key]) => !key.includes('\n')))
-  return { examples, names, features: dense + kept.length }
+  return { examples, numbers, features: dense + kept.length }
+}
+
+/** The features a language knows, by name, with their weights. */
+export function weightsOfLanguage(
+  { numbers }: Examples,
+  weights: Float64Array,
+  language: string,
+): Map<string, Float64Array> {
+  const found = new Map<string, Float64Array>()
+  for (const [key, number] of numbers) {
+    const [first, second] = key.split('\n') as [string, string?]
+    if (second !== undefined && first !== language) continue
+    const name = second ?? first
+    const sum = found.get(name) ?? new Float64Array(outputs)
+    for (let k = 0; k < outputs; k++) sum[k]! += weights[number * outputs + k]!
+    found.set(name, sum)
+  }
+  return found
 }
 
 function targetsOf({ sentiment, wish, wantsAnswer }: Lesson): Float64Array {

@@ -4,12 +4,11 @@ import type { Lesson } from './readTexts.ts'
 
 const folds = 6
 
-/** What a model that has not seen the trade of a text, in any language, says of it: log-odds by output. */
+/** What a model that has not seen the trade of a text in any language says of it: log-odds by output. */
 export function heldBack(
   examples: readonly Example[],
   lessons: readonly Lesson[],
   features: number,
-  language: string,
 ): { lessons: Lesson[]; logits: Float64Array[] } {
   const trades = [...new Set(lessons.map(({ trade }) => trade))].sort()
   const foldOf = new Map(trades.map((trade, i) => [trade, i % folds]))
@@ -21,7 +20,7 @@ export function heldBack(
       features,
     )
     examples.forEach((example, i) => {
-      if (!inFold(i) || lessons[i]!.language !== language) return
+      if (!inFold(i)) return
       held.lessons.push(lessons[i]!)
       held.logits.push(logitsOf(example, weights))
     })

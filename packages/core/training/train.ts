@@ -2,13 +2,16 @@ import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { wordContexts } from '../src/meaning/features.ts'
 import { outputs, sentiments, wishes, type ModelFile } from '../src/meaning/model.ts'
-import { buildExamples, dimensions, readVectors, type Vectors } from './examples.ts'
+import { buildExamples, dimensions, readVectors, weightsOfLanguage, type Vectors } from './examples.ts'
 import { fit } from './fit.ts'
 import { answerRight, figuresOf, heldBack, temperatureOf } from './measure.ts'
 import { readTexts } from './readTexts.ts'
 
-/** Trains the models of some languages, or of all: `npm run train -- en fr`. The same texts give the same model. */
-const languages = process.argv.length > 2 ? process.argv.slice(2) : ['de', 'en', 'es', 'fr']
+/**
+ * Trains the models of all languages at once: `npm run train`; `npm run train -- --measure` only says how good they would be.
+ * The same texts give the same models.
+ */
+const languages = ['de', 'en', 'es', 'fr']
 
 const base64 = (array: Int8Array | Int16Array) =>
   Buffer.from(array.buffer, array.byteOffset, array.byteLength).toString('base64')
@@ -34,25 +37,47 @@ function leansOf(vectors: Vectors, weights: Float64Array): { leans: Int8Array; l
   return { leans, leanScales }
 }
 
+const lessons = languages.flatMap((language) => readTexts(language))
+const built = buildExamples(lessons)
+const everything = heldBack(built.examples, lessons, built.features)
+const weights = process.argv.includes('--measure') ? null : fit(built.examples, built.features)
+
 for (const language of languages) {
-  // English, of which there is most, stands beside the others: what words mean is weighed once for all.
-  const lessons = [...readTexts(language), ...(language === 'en' ? [] : readTexts('en'))]
-  const { examples, names, features } = buildExamples(lessons, language)
-  const { lessons: held, logits } = heldBack(examples, lessons, features, language)
+  const of = everything.lessons.flatMap((lesson, i) => (lesson.language === language ? [i] : []))
+  const held = of.map((i) => everything.lessons[i]!)
+  const logits = of.map((i) => everything.logits[i]!)
   const temperatures = {
     sentiment: temperatureOf(logits, held, 'sentiment'),
     wish: temperatureOf(logits, held, 'wish'),
     answer: temperatureOf(logits, held, 'answer'),
   }
-  const weights = fit(examples, features)
-  const own = [...names.values()].flatMap((at) => [...weights.subarray(at * outputs, (at + 1) * outputs)])
+  const known = weights && writeModel(language, weights, temperatures)
+  console.log(`${language}: ${held.length} texts, ${known ?? '?'} features, temperatures`, temperatures)
+  for (const head of ['sentiment', 'wish'] as const) {
+    const { right, opposite, calibration, confusion } = figuresOf(logits, held, head, temperatures[head])
+    console.log(`  ${head}: right ${right.toFixed(3)}, calibration error ${calibration.toFixed(3)}`)
+    if (head === 'sentiment') console.log(`  said the opposite: ${opposite.toFixed(3)}`)
+    const labels: readonly string[] = head === 'sentiment' ? sentiments : wishes
+    confusion.forEach((row, i) => console.log(`    ${labels[i]!.padEnd(10)} ${row.join(' ')}`))
+  }
+  console.log(`  wants an answer: right ${answerRight(logits, held).toFixed(3)}`)
+}
+
+/** @returns how many features it has */
+function writeModel(
+  language: string,
+  weights: Float64Array,
+  temperatures: ModelFile['temperatures'],
+): number {
+  const features = weightsOfLanguage(built, weights, language)
+  const own = [...features.values()].flatMap((each) => [...each])
   const weightScale = Number(
     (own.reduce((most, x) => Math.max(most, Math.abs(x)), 0) / 32_767).toPrecision(6),
   )
   const vectors = readVectors(language)
   const { leans, leanScales } = leansOf(vectors, weights)
   const file: ModelFile = {
-    features: [...names.keys()].join('\t'),
+    features: [...features.keys()].join('\t'),
     weights: base64(Int16Array.from(own, (x) => Math.round(x / weightScale))),
     weightScale,
     words: vectors.words.join(' '),
@@ -62,13 +87,5 @@ for (const language of languages) {
   }
   const target = new URL(`../src/meaning/models/${language}.json`, import.meta.url)
   writeFileSync(fileURLToPath(target), JSON.stringify(file))
-  console.log(`${language}: ${held.length} texts, ${names.size} features, temperatures`, temperatures)
-  for (const head of ['sentiment', 'wish'] as const) {
-    const { right, opposite, calibration, confusion } = figuresOf(logits, held, head, temperatures[head])
-    console.log(`  ${head}: right ${right.toFixed(3)}, calibration error ${calibration.toFixed(3)}`)
-    if (head === 'sentiment') console.log(`  said the opposite: ${opposite.toFixed(3)}`)
-    const labels: readonly string[] = head === 'sentiment' ? sentiments : wishes
-    confusion.forEach((row, i) => console.log(`    ${labels[i]!.padEnd(10)} ${row.join(' ')}`))
-  }
-  console.log(`  wants an answer: right ${answerRight(logits, held).toFixed(3)}`)
+  return features.size
 }

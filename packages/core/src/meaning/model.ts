@@ -1,5 +1,6 @@
 import { wordContexts, type Feature, type WordContext } from './features.ts'
 import type { Tokens } from './tokens.ts'
+import { wordFinder } from './words.ts'
 
 export const sentiments = ['negative', 'neutral', 'positive'] as const
 export const wishes = ['question', 'request', 'complaint', 'praise', 'fault', 'offer', 'none'] as const
@@ -35,6 +36,8 @@ export interface Model {
   weights: Int16Array
   weightScale: number
   words: Map<string, number>
+  /** The number of a word, by its stem if need be; -1 if it is not known. */
+  find: (word: string) => number
   leans: Int8Array
   leanScales: readonly number[]
   temperatures: Record<Head, number>
@@ -53,15 +56,20 @@ function bytesOf(text: string): ArrayBuffer {
 const numbered = (names: string, divider: string) =>
   new Map(names ? names.split(divider).map((name, i) => [name, i]) : [])
 
-export const openModel = (file: ModelFile): Model => ({
-  features: numbered(file.features, '\t'),
-  weights: new Int16Array(bytesOf(file.weights)),
-  weightScale: file.weightScale,
-  words: numbered(file.words, ' '),
-  leans: new Int8Array(bytesOf(file.leans)),
-  leanScales: file.leanScales,
-  temperatures: file.temperatures,
-})
+/** @param language the one it was trained for */
+export function openModel(file: ModelFile, language: string): Model {
+  const words = numbered(file.words, ' ')
+  return {
+    features: numbered(file.features, '\t'),
+    weights: new Int16Array(bytesOf(file.weights)),
+    weightScale: file.weightScale,
+    words,
+    find: wordFinder(words, language),
+    leans: new Int8Array(bytesOf(file.leans)),
+    leanScales: file.leanScales,
+    temperatures: file.temperatures,
+  }
+}
 
 /** What features and words of a text add to the outputs. */
 export interface Weighed {
@@ -90,7 +98,7 @@ export function weigh(
       if (onToken) for (let i = first!; i <= last!; i++) byToken[i * outputs + k]! += part * onToken
     }
   }
-  const numbers = tokens.map(({ key }) => model.words.get(key) ?? -1)
+  const numbers = tokens.map(({ key }) => model.find(key))
   for (const { context, indices } of places) addLeans(model, { context, indices, numbers }, totals, byToken)
   return { totals, byToken }
 }

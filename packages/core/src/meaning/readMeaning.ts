@@ -54,7 +54,7 @@ function modelOf(language: string): { code: string; model: Model } | null {
   const known = opened.get(code)
   if (known) return { code, model: known }
   if (!Object.hasOwn(modelFiles, code)) return null
-  const model = openModel(modelFiles[code]!)
+  const model = openModel(modelFiles[code]!, code)
   opened.set(code, model)
   return { code, model }
 }

@@ -26,9 +26,18 @@ const reach = 4
 
 const denials: Record<string, RegExp> = {
   en: /^(?:no|not|never|nobody|nothing|none|without|cannot|nor|neither|hardly|barely|nowhere)$|n't$/,
-  fr: /^(?:ne|n'.+|pas|jamais|rien|personne|aucun|aucune|sans|ni|plus)$/,
+  fr: /^(?:ne|n'|pas|jamais|rien|personne|aucun|aucune|sans|ni|plus)$/,
   es: /^(?:no|nunca|nada|nadie|ningún|ninguna|ninguno|sin|ni|tampoco|jamás)$/,
   de: /^(?:nicht|kein|keine|keinen|keinem|keiner|keines|nie|niemals|nichts|niemand|ohne|weder|kaum)$/,
+}
+
+/** What French leaves of a short word before a vowel: a word of its own. */
+const elision = /^(?:[jldmnstc]|qu|jusqu|lorsqu|puisqu|quelqu)'(?=.)/
+
+/** A German denial often stands behind its verb: the two words before it are denied, too. */
+function denyBehind(tokens: readonly Token[]): void {
+  const last = tokens.at(-1)!
+  for (const token of tokens.slice(-3, -1)) if (token.sentence === last.sentence) token.denied = true
 }
 
 /** @param language one that has a model */
@@ -53,8 +62,15 @@ export function tokensOf(text: string, language: string): Tokens {
     if (raw[0] === '¿' || raw[0] === '¡') continue
     open = true
     const key = /^\p{N}/u.test(raw) ? '<n>' : raw.toLowerCase().replace(/[’ʼ]/g, "'")
-    tokens.push({ key, start, end: start + raw.length, sentence, denied: scope > 0 })
-    scope = denial.test(key) ? reach : scope - 1
+    const elided = language === 'fr' ? (elision.exec(key)?.[0].length ?? 0) : 0
+    for (const [from, to] of elided ? [[0, elided] as const, [elided, key.length] as const] : [[0, raw.length] as const]) {
+      const part = raw === key || elided ? key.slice(from, to) : key
+      tokens.push({ key: part, start: start + from, end: start + to, sentence, denied: scope > 0 })
+      if (denial.test(part)) {
+        scope = reach
+        if (language === 'de') denyBehind(tokens)
+      } else scope--
+    }
   }
   return { tokens, questions }
 }
