@@ -4,7 +4,7 @@ import { featuresOf, wordContexts, wordPlaces, type Feature } from '../src/meani
 import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model.ts'
 import { tokensOf } from '../src/meaning/tokens.ts'
 import { wordFinder } from '../src/meaning/words.ts'
-import { readSentiment } from '../src/sentiment/index.ts'
+import { readByLists } from '../src/sentiment/lists/readByLists.ts'
 import type { Example } from './fit.ts'
 import type { Lesson } from './readTexts.ts'
 
@@ -109,7 +109,7 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
     const tokens = tokensOf(text, language)
     // Half of the texts do without their kind, so that a reader who does not know it loses little.
     const kind = i % 2 ? lesson.kind : undefined
-    const lists = readSentiment(text, { language })
+    const lists = readByLists(text, { language })
     const features = featuresOf(text, tokens, lists, kind).flatMap((feature) =>
       keysOf(language, feature).map((key) => ({ key, value: feature.value })),
     )

@@ -68,3 +68,6 @@ export function readTexts(language: string): Lesson[] {
         }),
     )
 }
+
+/** In the order in which they are trained together. */
+export const trainedLanguages = ['de', 'en', 'es', 'fr']

@@ -5,13 +5,13 @@ import { outputs, sentiments, wishes, type ModelFile } from '../src/meaning/mode
 import { buildExamples, dimensions, readVectors, weightsOfLanguage, type Vectors } from './examples.ts'
 import { fit } from './fit.ts'
 import { answerRight, figuresOf, heldBack, temperatureOf } from './measure.ts'
-import { readTexts } from './readTexts.ts'
+import { readTexts, trainedLanguages } from './readTexts.ts'
 
 /**
  * Trains the models of all languages at once: `npm run train`; `npm run train -- --measure` only says how good they would be.
  * The same texts give the same models.
  */
-const languages = ['de', 'en', 'es', 'fr']
+const languages = trainedLanguages
 
 const base64 = (array: Int8Array | Int16Array) =>
   Buffer.from(array.buffer, array.byteOffset, array.byteLength).toString('base64')

@@ -199,6 +199,15 @@ describe('teaching', () => {
     edition: 7,
     words: [{ term: 'rolling', valence: -1.5 }],
     aspects: [{ id: 1, name: 'Crew', terms: [{ text: 'crew' }] }] as TeachingAnswer['aspects'],
+    answers: {
+      used: false,
+      n: 0,
+      answered: 0,
+      needed: 30,
+      byThread: { n: 0, learnt: 0, base: 0 },
+      byTime: { n: 0, learnt: 0, base: 0 },
+      better: false,
+    },
     learning: {
       wanted: true,
       used: false,

@@ -1,4 +1,5 @@
 import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
+import type { Wish } from '@murrabel/core/meaning'
 import type { Span } from '../shared/span.ts'
 
 export interface SentimentSpanAnswer extends Span {
@@ -21,6 +22,10 @@ export interface EntryRow {
   rating: number | null
   at: string
   sentiment: Sentiment
+  /** What is wanted of us; null where it is not told. */
+  wish: Wish | null
+  /** The reading of sentiment is in doubt, and nobody judged it. */
+  doubt: boolean
   state: ThreadState
   givenTo: number | null
   dueAt: string | null

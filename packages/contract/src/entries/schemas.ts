@@ -11,6 +11,8 @@ export const correctionSchema = object({
     .oneOf(lensSentiments.filter((s) => s !== 'unread') as ('positive' | 'neutral' | 'negative')[])
     .nullable()
     .defined(),
+  /** Somebody was shown it to judge, right or wrong. */
+  shown: boolean(),
 })
 
 export const correctManySchema = object({

@@ -1,3 +1,4 @@
+import type { Wish } from '@murrabel/core/meaning'
 import type { AttachmentAnswer, PictureAnswer } from '../attachments/answers.ts'
 import type { ChatVisitor } from '../chat/answers.ts'
 import type { ActionState } from '@murrabel/core/actions'
@@ -60,9 +61,15 @@ export interface ThreadEntry {
   /** Name of the colleague who corrected the reading. */
   correctedBy: string | null
   confidence: number
+  /** The reading of sentiment is in doubt, and nobody judged it. */
+  doubt: boolean
   /** Its stars and its words tell against each other. */
   contradicts: boolean
   spans: SentimentSpanAnswer[]
+  /** What is wanted of us, and the words it rests on; null where it is not told. */
+  wish: { label: Wish; confidence: number; spans: SentimentSpanAnswer[] } | null
+  /** Whether an answer is wanted, 0 to 1. */
+  wantsAnswer: number | null
   url: string | null
   /** The network gave no date that can be: `at` is when it came in. */
   undated: boolean

@@ -1,4 +1,5 @@
-import type { Sentiment } from '@murrabel/core/lens'
+import type { EntryKind, Sentiment } from '@murrabel/core/lens'
+import type { Wish } from '@murrabel/core/meaning'
 import type { Span } from '../shared/span.ts'
 
 export interface BrandWord {
@@ -35,13 +36,60 @@ export interface TeachingAnswer {
     /** Words with the strongest pull. */
     strongest: { word: string; toward: 'positive' | 'neutral' | 'negative' }[]
   }
+  /** What was learnt of which things are answered. */
+  answers: {
+    used: boolean
+    n: number
+    answered: number
+    needed: number
+    byThread: { n: number; learnt: number; base: number }
+    byTime: { n: number; learnt: number; base: number }
+    better: boolean
+  }
   history: { done: number; total: number }
+}
+
+/** A reading that is worth judging. */
+export interface DoubtRow {
+  id: number
+  threadId: number
+  channel: string
+  kind: EntryKind
+  title: string | null
+  text: string
+  at: string
+  rating: number | null
+  sentiment: Sentiment
+  confidence: number
+  spans: (Span & { contribution: number })[]
+  /** How many other readings in doubt are alike. */
+  alike: number
+}
+
+export interface DoubtsAnswer {
+  /** Readings with less confidence are in doubt, 0 to 1. */
+  below: number
+  inDoubt: number
+  rows: DoubtRow[]
+  reliability: {
+    /** Readings that somebody was shown and judged. */
+    n: number
+    /** Judged elsewhere, where people put right what is wrong: not counted. */
+    elsewhere: number
+    /** Mean distance of what was said from what was right; null without a judgement. */
+    error: number | null
+    bins: { from: number; to: number; n: number; right: number; said: number; low: number; high: number }[]
+  }
 }
 
 /** A reading tried on a sentence, with the words it rests on. */
 export interface ReadingAnswer {
   sentiment: Sentiment
   language: string
-  raw: number
+  /** -1 to 1. */
+  score: number
+  confidence: number
+  wish: Wish | null
+  wantsAnswer: number | null
   spans: (Span & { contribution: number })[]
 }

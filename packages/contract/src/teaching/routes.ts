@@ -1,5 +1,5 @@
 import { can } from '../shared/access.ts'
-import type { AspectDraft, BrandWord, ReadingAnswer, TeachingAnswer } from './answers.ts'
+import type { AspectDraft, BrandWord, DoubtsAnswer, ReadingAnswer, TeachingAnswer } from './answers.ts'
 import { get, post, put } from '../shared/route.ts'
 
 /** Routes of what the brand teaches. */
@@ -22,4 +22,6 @@ export const teachingRoutes = {
     '/api/teaching/reading',
     can('look', 'shared', 'medium'),
   ),
+  doubts: get<DoubtsAnswer>('/api/teaching/doubts', can('look', 'brand', 'medium')),
+  saveDoubt: put<{ below: number }, DoubtsAnswer>('/api/teaching/doubts', can('watch', 'brand', 'small')),
 } as const

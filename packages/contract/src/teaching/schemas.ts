@@ -62,3 +62,7 @@ export const readingSchema = object({
     )
     .max(1000),
 })
+
+export const doubtSchema = object({
+  below: number().min(0, 'a confidence is from 0 to 1').max(1, 'a confidence is from 0 to 1').required(),
+})

@@ -1,4 +1,5 @@
 import type { EntryKind } from '../lens/index.ts'
+import type { Wanted } from './wanted.ts'
 import { addBusinessMinutes, type BusinessHours } from './businessHours.ts'
 
 /** How soon an answer is owed, in opening minutes, by what was said. */
@@ -10,6 +11,10 @@ export interface DuePolicy {
   reviewMinutes: number
   /** Reviews of 1 or 2 stars. */
   poorReviewMinutes: number
+  /** Questions, requests, complaints and faults, wherever they are said, at the latest. */
+  askedMinutes: number
+  /** Kind words and what else asks for nothing, at the earliest. */
+  kindWordMinutes: number
 }
 
 export const defaultDuePolicy: DuePolicy = {
@@ -18,12 +23,16 @@ export const defaultDuePolicy: DuePolicy = {
   commentMinutes: 360,
   reviewMinutes: 960,
   poorReviewMinutes: 240,
+  askedMinutes: 240,
+  kindWordMinutes: 2880,
 }
 
 export interface DueEntry {
   kind: EntryKind
   /** 1 to 5, or null. */
   rating: number | null
+  /** Whether an answer is wanted, as far as it can be read. Default unknown. */
+  wanted?: Wanted
   /** Epoch milliseconds. */
   at: number
 }
@@ -34,7 +43,7 @@ export interface DueEntry {
  * @example a message at Friday 16:30 with 120 minutes, open 9 to 17 from Monday to Friday, is due on Monday at 10:30
  */
 export function dueAt(
-  { kind, rating, at }: DueEntry,
+  { kind, rating, at, wanted = 'unknown' }: DueEntry,
   policy: DuePolicy,
   hours: BusinessHours,
 ): number | null {
@@ -45,5 +54,12 @@ export function dueAt(
     review: rating !== null && rating <= 2 ? policy.poorReviewMinutes : policy.reviewMinutes,
     mention: null,
   }[kind]
-  return minutes === null ? null : addBusinessMinutes(at, minutes, hours)
+  if (minutes === null) return null
+  const owed =
+    wanted === 'answer'
+      ? Math.min(minutes, policy.askedMinutes)
+      : wanted === 'nothing' && !(rating !== null && rating <= 2)
+        ? Math.max(minutes, policy.kindWordMinutes)
+        : minutes
+  return addBusinessMinutes(at, owed, hours)
 }

@@ -23,4 +23,5 @@ export {
   type ThreadPosition,
   type Transition,
 } from './threadState.ts'
+export { wantedOf, type Waiting, type Wanted } from './wanted.ts'
 export { isSaidAnew } from './saidAnew.ts'

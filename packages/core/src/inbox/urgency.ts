@@ -1,4 +1,5 @@
 import type { EntryKind, Sentiment } from '../lens/index.ts'
+import type { Wanted } from './wanted.ts'
 
 export type UrgencyPartName =
   | 'notSent'
@@ -7,6 +8,8 @@ export type UrgencyPartName =
   | 'negative'
   | 'poorRating'
   | 'question'
+  | 'asked'
+  | 'kindWord'
   | 'reach'
   | 'priority'
   | 'waitingCustomer'
@@ -32,10 +35,18 @@ export interface UrgencyEntry {
   dueAt: number | null
   /** Answers of ours that did not go out and wait for somebody to decide. Default 0. */
   notSent?: number
+  /** Whether an answer is wanted, as far as it can be read. Default unknown. */
+  wanted?: Wanted
 }
 
 /** What did not go out stands before everything else: more than ten years of waiting weigh. */
 const notSentPoints = 2_000_000
+
+/**
+ * A kind word stands behind whatever asks for an answer, as long as it is not more than a week longer due: more than all other
+ * points together.
+ */
+const kindWordPoints = -3_400
 
 /** One point is worth this many minutes of waiting: two hours past due weigh 40 points. */
 export const minutesPerPoint = 3
@@ -53,6 +64,9 @@ export function standingParts(entry: UrgencyEntry): UrgencyPart[] {
   if (entry.rating !== null && entry.rating <= 2)
     add('poorRating', entry.rating, entry.rating === 1 ? 25 : 18)
   if (entry.kind === 'question' || entry.kind === 'message') add('question', 1, 8)
+  if (entry.wanted === 'answer') add('asked', 1, 20)
+  if (entry.wanted === 'nothing' && !(entry.rating !== null && entry.rating <= 2))
+    add('kindWord', 1, kindWordPoints)
   add('reach', entry.reach, Math.min(30, 6 * Math.log10(1 + Math.max(0, entry.reach))))
   add('priority', entry.priority, 30 * entry.priority)
   if (entry.waitingMessages > 1)

@@ -1,4 +1,5 @@
 import type { Sentiment } from '../sentiment/index.ts'
+import type { Wish } from '../meaning/model.ts'
 import type { EntryKind, EntryOrigin, ThreadState } from './values.ts'
 
 /** What a lens looks at in an entry. */
@@ -11,6 +12,10 @@ export interface LensEntry {
   channel: string
   place: number | null
   sentiment: Sentiment
+  /** What is wanted of us; null where it is not told. */
+  wish: Wish | null
+  /** Of the sentiment, 0 to 1; 1 when a person judged it. */
+  confidence: number
   givenTo: number | null
   watches: readonly number[]
   language: string
@@ -34,6 +39,8 @@ export interface LensContext {
   zone: string
   /** Id of the colleague who looks. */
   me: number
+  /** Readings of sentiment with less confidence are in doubt, 0 to 1. */
+  doubtBelow?: number
   /** When the first entry of all was written, epoch milliseconds: where "at any time" begins. */
   since?: number | null
   /** Ids of the watches of a group and of the groups in it. */

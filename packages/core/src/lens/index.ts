@@ -6,6 +6,7 @@ export {
   lensOrders,
   lensSentiments,
   lensStates,
+  lensWishes,
   type EntryKind,
   type EntryOrigin,
   type LensOrder,

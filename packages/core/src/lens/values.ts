@@ -26,6 +26,7 @@ export const lensChannels = [
   'import',
 ] as const
 
+export { wishes as lensWishes } from '../meaning/model.ts'
 export const lensSentiments = ['positive', 'neutral', 'negative', 'unread'] as const
 
 /** Longest words or phrase, longest list, and longest range in days. */

@@ -1,4 +1,4 @@
-import type { SentimentReading } from '../sentiment/index.ts'
+import type { ListReading } from '../sentiment/lists/readByLists.ts'
 import type { Tokens } from './tokens.ts'
 
 /** What a text may be; a model is told it where it is known. */
@@ -27,7 +27,7 @@ const asking =
 export function featuresOf(
   text: string,
   { tokens, questions }: Tokens,
-  lists: SentimentReading,
+  lists: ListReading,
   kind: TextKind | undefined,
 ): Feature[] {
   const features: Feature[] = []
@@ -52,7 +52,7 @@ export function featuresOf(
 type Put = (name: string, value: number) => void
 
 /** What the lists say is trusted more the further it goes, and where all of it pulls one way. */
-function addLists(put: Put, { raw, sentiment, spans }: SentimentReading, { tokens }: Tokens): void {
+function addLists(put: Put, { raw, sentiment, spans }: ListReading, { tokens }: Tokens): void {
   put('lists=raw', 3 * Math.tanh(raw / 3))
   put(`lists=about ${Math.round(Math.max(-6, Math.min(6, raw)) / 1.5)}`, 1)
   const glad = spans.filter(({ contribution }) => contribution > 0).length

@@ -1,5 +1,7 @@
-import { readSentiment, type Sentiment, type SentimentSpan } from '../sentiment/index.ts'
-import type { OwnWord } from '../sentiment/index.ts'
+import type { OwnWord } from '../sentiment/lists/idioms.ts'
+import { readByLists, type ListReading } from '../sentiment/lists/readByLists.ts'
+import { starsContradict } from '../sentiment/stars.ts'
+import type { Sentiment, SentimentSpan } from '../sentiment/types.ts'
 import { featuresOf, wordPlaces, type TextKind } from './features.ts'
 import {
   heads,
@@ -35,6 +37,8 @@ export interface MeaningReading {
     confidence: number
     /** What it rests on; contributions are log-odds of positive against negative. */
     spans: SentimentSpan[]
+    /** How likely negative, neutral and positive are; together 1. */
+    shares: readonly [negative: number, neutral: number, positive: number]
   }
   /** What is wanted of us. */
   wish: {
@@ -45,6 +49,8 @@ export interface MeaningReading {
   }
   /** 0 to 1. */
   wantsAnswer: number
+  /** The stars say one thing and the words clearly the other. */
+  starsDiffer: boolean
 }
 
 const opened = new Map<string, Model>()
@@ -84,39 +90,99 @@ export function readMeaning(
   { language = 'en', stars = null, kind, ownWords = [] }: MeaningOptions = {},
 ): MeaningReading {
   const found = modelOf(language)
-  const lists = readSentiment(text, { language, ownWords })
-  if (!found || lists.sentiment === 'unread') return withoutModel(lists)
+  const lists = readByLists(text, { language, ownWords })
+  if (!found || lists.sentiment === 'unread') return withoutModel(lists, stars)
   const { code, model } = found
   const read = tokensOf(text, code)
   const { totals, byToken } = weigh(model, read, featuresOf(text, read, lists, kind), wordPlaces(read))
   spreadLists(model, lists, read.tokens, byToken)
   const { temperatures } = model
+  const ownSpans = putOwnWords(lists.own, read.tokens, { totals, byToken })
+  const words = shares(totals, 'sentiment', temperatures.sentiment)
   if (stars !== null)
     byStars[clampStars(stars) - 1]!.forEach((x, k) => (totals[k]! += x * temperatures.sentiment))
   return {
-    sentiment: sentimentIn(totals, byToken, read.tokens, temperatures.sentiment),
+    sentiment: sentimentIn(totals, byToken, read.tokens, temperatures.sentiment, ownSpans),
     wish: wishIn(totals, byToken, read.tokens, temperatures.wish),
     wantsAnswer: 1 / (1 + Math.exp(-totals[outputs - 1]! / temperatures.answer)),
+    starsDiffer: stars !== null && starsContradict(clampStars(stars), labelled(words)),
   }
 }
 
 const clampStars = (stars: number) => Math.min(5, Math.max(1, Math.round(stars)))
 
-const withoutModel = ({
-  score,
-  sentiment,
-  confidence,
-  spans,
-}: ReturnType<typeof readSentiment>): MeaningReading => ({
-  sentiment: { score, label: sentiment, confidence, spans },
-  wish: { label: 'none', confidence: 0, spans: [] },
-  wantsAnswer: 0.5,
-})
+/** The label of the largest share, which is its confidence. */
+function labelled([negative, neutral, positive]: readonly number[]): {
+  sentiment: Sentiment
+  confidence: number
+} {
+  const most = Math.max(negative!, neutral!, positive!)
+  return {
+    sentiment: most === positive ? 'positive' : most === negative ? 'negative' : 'neutral',
+    confidence: most,
+  }
+}
+
+/** Without a model there are emoji, and stars. */
+function withoutModel(lists: ListReading, stars: number | null): MeaningReading {
+  const { sentiment: ofEmoji, confidence: trust, score, spans } = lists
+  const read = ofEmoji !== 'unread'
+  const logits = stars === null ? [0, 0, 0] : [...byStars[clampStars(stars) - 1]!]
+  if (read) {
+    const far = Math.log((2 * Math.min(0.95, Math.max(0.4, trust))) / (1 - Math.min(0.95, Math.max(0.4, trust))))
+    logits[sentiments.indexOf(ofEmoji)]! += far
+  }
+  const sum = logits.reduce((all, x) => all + Math.exp(x), 0)
+  const each = logits.map((x) => Math.exp(x) / sum) as [number, number, number]
+  const { sentiment, confidence } = labelled(each)
+  const silent = !read && stars === null
+  return {
+    sentiment: {
+      score: silent ? 0 : stars === null ? score : each[2] - each[0],
+      label: silent ? 'unread' : sentiment,
+      confidence: silent ? 0 : confidence,
+      spans,
+      shares: each,
+    },
+    wish: { label: 'none', confidence: 0, spans: [] },
+    wantsAnswer: 0.5,
+    starsDiffer: stars !== null && starsContradict(clampStars(stars), { sentiment: ofEmoji, confidence: trust }),
+  }
+}
+
+/** Log-odds for a point of a brand's own word, which is from -4 to 4. */
+const ownWeight = 1.6
+
+/**
+ * A brand's own words go over what the model makes of them: nothing of its own about them is left, and their weight is added.
+ * Their place in the text (denied, doubled) is in the weight already.
+ */
+function putOwnWords(
+  own: readonly SentimentSpan[],
+  tokens: readonly Token[],
+  { totals, byToken }: { totals: Float64Array; byToken: Float64Array },
+): SentimentSpan[] {
+  for (const { start, end, contribution } of own) {
+    tokens.forEach((token, i) => {
+      if (token.start >= end || token.end <= start) return
+      sentiments.forEach((_, k) => {
+        totals[k]! -= byToken[i * outputs + k]!
+        byToken[i * outputs + k] = 0
+      })
+    })
+    totals[0]! -= (contribution * ownWeight) / 2
+    totals[1]! -= (Math.abs(contribution) * ownWeight) / 4
+    totals[2]! += (contribution * ownWeight) / 2
+  }
+  return own
+    .filter(({ contribution }) => contribution !== 0)
+    .map(({ start, end, contribution }) => ({ start, end, contribution: contribution * ownWeight }))
+}
 
 /** What the word lists add stands on the words they found, by their part of it. */
 function spreadLists(
   model: Model,
-  { raw, spans }: ReturnType<typeof readSentiment>,
+  { raw, spans }: ListReading,
   tokens: readonly Token[],
   byToken: Float64Array,
 ): void {
@@ -168,14 +234,17 @@ function sentimentIn(
   byToken: Float64Array,
   tokens: readonly Token[],
   temperature: number,
+  ownSpans: readonly SentimentSpan[],
 ): MeaningReading['sentiment'] {
-  const parts = shares(totals, 'sentiment', temperature)
-  const best = parts.indexOf(Math.max(...parts))
+  const parts = shares(totals, 'sentiment', temperature) as [number, number, number]
+  const { sentiment, confidence } = labelled(parts)
+  const spans = spansOf(tokens, byToken, { of: 2, against: 0 }, temperature)
   return {
-    score: parts[2]! - parts[0]!,
-    label: sentiments[best]!,
-    confidence: parts[best]!,
-    spans: spansOf(tokens, byToken, { of: 2, against: 0 }, temperature),
+    score: parts[2] - parts[0],
+    label: sentiment,
+    confidence,
+    spans: ownSpans.length ? [...spans, ...ownSpans].sort((a, b) => a.start - b.start) : spans,
+    shares: parts,
   }
 }
 

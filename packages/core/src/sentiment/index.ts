@@ -1,12 +1,7 @@
-export {
-  readLanguages,
-  readSentiment,
-  type Sentiment,
-  type SentimentOptions,
-  type SentimentReading,
-  type SentimentSpan,
-} from './readSentiment.ts'
-export type { OwnWord } from './idioms.ts'
+export { readLanguages, readSentiment } from './readSentiment.ts'
+export type { MeaningOptions as SentimentOptions } from '../meaning/readMeaning.ts'
+export type { Sentiment, SentimentReading, SentimentSpan } from './types.ts'
+export type { OwnWord } from './lists/idioms.ts'
 export {
   compileAspects,
   sentimentOfAspects,
@@ -15,4 +10,4 @@ export {
   type AspectReading,
   type CompiledAspects,
 } from './aspects.ts'
-export { sentimentOfReview, starsContradict } from './stars.ts'
+export { sentimentOfStars, starsContradict } from './stars.ts'

@@ -9,6 +9,7 @@ import {
   minutesPerPoint,
   pressingAt,
   transition,
+  wantedOf,
   urgency,
   type BusinessHours,
   type UrgencyEntry,
@@ -116,6 +117,51 @@ describe('urgency', () => {
         const order = (pressingAt(b, 0) - pressingAt(a, 0)) / 60_000 / minutesPerPoint
         // Each is rounded to whole points.
         return Math.abs(difference - order) <= 1
+      }),
+    )
+  })
+})
+
+describe('what is wanted', () => {
+  test.each([
+    ['nothing that waits', [], 'unknown'],
+    ['a kind word', [['praise', 0.1]], 'nothing'],
+    ['chat', [['none', 0.2]], 'nothing'],
+    ['a kind word that may want an answer', [['praise', 0.6]], 'unknown'],
+    ['what could not be read', [[null, null]], 'unknown'],
+    ['a kind word after a question', [['question', 0.9], ['praise', 0.1]], 'answer'], // prettier-ignore
+    ['something broken', [['fault', 0.8]], 'answer'],
+  ] as const)('%s', (_, waiting, expected) => {
+    expect(wantedOf(waiting.map(([wish, wantsAnswer]) => ({ wish, wantsAnswer })))).toBe(expected)
+  })
+  test.each([
+    ['review', 5, 'answer', '2026-11-25T14:00:00.000Z'],
+    ['message', null, 'answer', '2026-11-25T12:00:00.000Z'],
+    ['message', null, 'nothing', '2026-12-03T10:00:00.000Z'],
+    ['review', 1, 'nothing', '2026-11-25T14:00:00.000Z'],
+  ] as const)('a %s of %s stars that wants %s is due at %s', (kind, rating, wanted, expected) => {
+    const entry = { kind, rating, wanted, at: at('2026-11-25T10:00:00Z') }
+    expect(iso(dueAt(entry, defaultDuePolicy, nineToFive))).toBe(expected)
+  })
+
+  const kinds = fc.constantFrom('review' as const, 'comment' as const, 'message' as const, 'question' as const)
+  const waits = fc.record({
+    kind: kinds,
+    sentiment: fc.constantFrom('positive' as const, 'neutral' as const, 'negative' as const),
+    rating: fc.option(fc.integer({ min: 3, max: 5 })),
+    reach: fc.nat(1_000_000),
+    waitingMessages: fc.nat(9),
+    priority: fc.constant(0 as const),
+  })
+  test('at the same age a question or complaint stands before a kind word, whatever else they are', () => {
+    fc.assert(
+      fc.property(waits, waits, fc.integer({ min: 0, max: 20_000 }), (asks, kind, minutes) => {
+        const received = at('2026-11-20T00:00:00Z') + minutes * 60_000
+        const pressing = (entry: typeof asks, wanted: 'answer' | 'nothing') => {
+          const due = dueAt({ ...entry, wanted, at: received }, defaultDuePolicy, nineToFive)
+          return pressingAt({ ...entry, wanted, dueAt: due }, received)
+        }
+        return pressing(asks, 'answer') < pressing(kind, 'nothing')
       }),
     )
   })

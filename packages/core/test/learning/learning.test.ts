@@ -6,7 +6,7 @@ import { seeded } from '../support/random.ts'
 const lesson = (text: string, sentiment: Lesson['sentiment']): Lesson => ({
   text,
   sentiment,
-  base: { ...readSentiment(text) } as Lesson['base'],
+  base: readSentiment(text),
 })
 const places = [
   'Dunmarrow',
@@ -33,7 +33,7 @@ describe('learning', () => {
     const text = 'Proper rolling again'
     const reading = applyModel(text, readSentiment(text), found.model)
     expect(reading.sentiment).toBe('positive')
-    expect(reading.spans.reduce((sum, s) => sum + s.contribution, 0)).toBeCloseTo(reading.raw, 10)
+    expect(reading.score).toBeCloseTo(reading.shares[2] - reading.shares[0], 10)
     expect(reading.spans.some((s) => text.slice(s.start, s.end).includes('rolling'))).toBe(true)
   })
   test('leaves texts alone that hold nothing learnt', () => {
@@ -59,7 +59,13 @@ describe('learning', () => {
       // The base has none of these right, so only the noise itself can be learnt; guessing one side would be right by half.
       if (
         learn(
-          noise.map((l) => ({ ...l, base: { raw: 0, sentiment: random() < 0.5 ? 'positive' : 'negative' } })),
+          noise.map((l) => ({
+            ...l,
+            base:
+              random() < 0.5
+                ? { shares: [0.3, 0.3, 0.4], sentiment: 'positive' }
+                : { shares: [0.4, 0.3, 0.3], sentiment: 'negative' },
+          })),
         ).better
       )
         believed++

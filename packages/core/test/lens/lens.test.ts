@@ -103,6 +103,8 @@ describe('the predicate', () => {
     channel: 'maps',
     place: 2,
     sentiment: 'negative',
+    wish: 'complaint',
+    confidence: 0.7,
     givenTo: null,
     watches: [4],
     words: placedWords('The Café was late, ask @ness'),
@@ -118,6 +120,7 @@ describe('the predicate', () => {
     now: Date.parse('2026-11-25T12:00:00Z'),
     zone: 'Europe/London',
     me: 7,
+    doubtBelow: 0.5,
     watchesOf: (group: number) => (group === 9 ? [2, 4] : []),
   }
   test.each<[Partial<Lens>, boolean]>([
@@ -167,6 +170,8 @@ test('the sentence names every part that can be changed', () => {
     ['channels', 'all'],
     ['places', 'all'],
     ['sentiments', 'all'],
+    ['wishes', 'all'],
+    ['doubt', 'all'],
     ['givenTo', 'anybody'],
     ['watch', 'all'],
     ['languages', 'all'],

@@ -6,6 +6,7 @@ import {
   lensOrigins,
   lensSentiments,
   lensStates,
+  lensWishes,
   type Lens,
 } from '@murrabel/core/lens'
 
@@ -25,6 +26,8 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   channels: fc.subarray(['pages', 'maps', 'news', 'import']),
   places: fc.uniqueArray(fc.integer({ min: 1, max: 4 }), { maxLength: 3 }),
   sentiments: fc.subarray([...lensSentiments]),
+  wishes: rarely(fc.subarray([...lensWishes])).map((list) => list ?? []),
+  doubt: fc.oneof({ weight: 5, arbitrary: fc.constant(false) }, fc.constant(true)),
   givenTo: fc.oneof(
     fc.constantFrom('anybody' as const, 'me' as const, 'nobody' as const, 'meOrNobody' as const),
     fc.integer({ min: 1, max: 3 }),

@@ -2,10 +2,10 @@ import { describe, expect, test } from 'vitest'
 import { modelFiles } from '../../src/meaning/models/index.ts'
 import { outputs, sentiments } from '../../src/meaning/model.ts'
 import { readMeaning } from '@murrabel/core/meaning'
-import { buildExamples } from '../../training/examples.ts'
+import { buildExamples, weightsOfLanguage } from '../../training/examples.ts'
 import { fit, logitsOf, type Example } from '../../training/fit.ts'
 import { figuresOf, heldBack, temperatureOf } from '../../training/measure.ts'
-import { readTexts, type Lesson } from '../../training/readTexts.ts'
+import { readTexts, trainedLanguages, type Lesson } from '../../training/readTexts.ts'
 
 const languages = Object.keys(modelFiles)
 
@@ -19,10 +19,20 @@ describe('the texts', () => {
     expect(new Set(lessons.map(({ kind }) => kind)).size).toBe(6)
   })
 
-  test.each(languages)('%s: the model was trained on them as they are now', (language) => {
-    const lessons = [...readTexts(language), ...(language === 'en' ? [] : readTexts('en'))]
-    const { names } = buildExamples(lessons, language)
-    expect([...names.keys()].join('\t') === modelFiles[language]!.features).toBe(true)
+  test('the models were trained on them as they are now', () => {
+    const built = buildExamples(trainedLanguages.flatMap((language) => readTexts(language)))
+    for (const language of languages)
+      expect(
+        [...weightsOfLanguage(built, new Float64Array(built.features * outputs), language).keys()].join('\t') ===
+          modelFiles[language]!.features,
+        language,
+      ).toBe(true)
+  })
+
+  test('there are as many as were asked for', () => {
+    expect(readTexts('en').length).toBeGreaterThanOrEqual(3000)
+    for (const language of ['fr', 'de', 'es'])
+      expect(readTexts(language).length, language).toBeGreaterThanOrEqual(1500)
   })
 
   test.each(languages)('%s: the model reads again what it was taught', (language) => {
@@ -72,7 +82,7 @@ describe('training', () => {
 
   test('held back by trade: where nothing tells, it is right by chance alone and says so', () => {
     const { examples, lessons } = worldOf(900, 0)
-    const { logits, lessons: held } = heldBack(examples, lessons, 4, 'en')
+    const { logits, lessons: held } = heldBack(examples, lessons, 4)
     expect(held).toHaveLength(900)
     const figures = figuresOf(logits, held, 'sentiment', temperatureOf(logits, held, 'sentiment'))
     expect(figures.right).toBeGreaterThan(0.25)
@@ -82,7 +92,7 @@ describe('training', () => {
 
   test('confidence is the share that is right', () => {
     const { examples, lessons } = worldOf(1200, 0.7)
-    const { logits, lessons: held } = heldBack(examples, lessons, 4, 'en')
+    const { logits, lessons: held } = heldBack(examples, lessons, 4)
     const figures = figuresOf(logits, held, 'sentiment', temperatureOf(logits, held, 'sentiment'))
     expect(figures.right).toBeGreaterThan(0.7)
     expect(figures.calibration).toBeLessThan(0.05)
@@ -98,7 +108,7 @@ describe('training', () => {
       targets[sentiment] = 1
       return { ids: Int32Array.from([Number(trade.slice(6))]), values: Float32Array.from([1]), targets }
     })
-    const { logits, lessons: held } = heldBack(examples, secret, 12, 'en')
+    const { logits, lessons: held } = heldBack(examples, secret, 12)
     expect(figuresOf(logits, held, 'sentiment', 1).right).toBeLessThan(0.6)
     expect(logits.every((each) => each.every((x) => x === 0))).toBe(true)
   })

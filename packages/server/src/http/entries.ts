@@ -50,7 +50,7 @@ export function entryRoutes(app: Express, context: Context): void {
     schema: correctManySchema,
     async act({ reader, body }) {
       const sentiment = body.sentiment as 'positive' | 'neutral' | 'negative' | null
-      const changed = await correctMany(context, reader, body.ids, sentiment)
+      const changed = await correctMany(context, reader, body.ids, { judged: sentiment })
       return { changed }
     },
   })
@@ -58,7 +58,7 @@ export function entryRoutes(app: Express, context: Context): void {
     schema: correctionSchema,
     async act({ reader, id, body }) {
       const sentiment = body.sentiment as 'positive' | 'neutral' | 'negative' | null
-      const answer = await correctSentiment(context, reader, id(), sentiment)
+      const answer = await correctSentiment(context, reader, id(), { judged: sentiment, shown: body.shown })
       return answer
     },
   })

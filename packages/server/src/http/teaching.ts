@@ -1,5 +1,5 @@
 import type { Express } from 'express'
-import { aspectsSchema, learningSchema, readingSchema, routes, wordsSchema } from '@murrabel/contract'
+import { aspectsSchema, doubtSchema, learningSchema, readingSchema, routes, wordsSchema } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { handle } from './handle.ts'
 import {
@@ -7,6 +7,8 @@ import {
   saveAspects,
   saveWords,
   teachingAnswer,
+  doubtsAnswer,
+  saveDoubtBelow,
   tryReading,
   wantLearning,
 } from '../services/teaching/index.ts'
@@ -30,6 +32,14 @@ export function teachingRoutes(app: Express, context: Context): void {
       await learnFromCorrections(context, reader.brandId, { anyway: true })
       return teachingAnswer(context, reader)
     },
+  })
+  handle(app, routes.doubts, {
+    act: ({ reader, req }) =>
+      doubtsAnswer(context, reader, req.query.of === 'sample' ? 'sample' : 'useful'),
+  })
+  handle(app, routes.saveDoubt, {
+    schema: doubtSchema,
+    act: ({ reader, body }) => saveDoubtBelow(context, reader, body.below),
   })
   handle(app, routes.tryReading, {
     schema: readingSchema,

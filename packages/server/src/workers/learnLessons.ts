@@ -20,7 +20,7 @@ export async function learnLessons(read: Read, question: LessonsQuestion): Promi
     rows.map(({ title, text, language, sentiment }): Lesson => {
       const whole = joinTitle(title, text)
       const base = readSentiment(whole, { language: language ?? 'und', ownWords: [...ownWords] })
-      return { text: whole, sentiment, base: { raw: base.raw, sentiment: base.sentiment } }
+      return { text: whole, sentiment, base: { shares: base.shares, sentiment: base.sentiment } }
     }),
   )
   return { ...learn(lessons), contradicting }

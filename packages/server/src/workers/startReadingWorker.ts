@@ -16,7 +16,7 @@ export function startReadingWorker(): ReadingWorker {
   return {
     read,
     async warm() {
-      const teaching = { version: -1, ownWords: [], aspectTerms: [], model: null }
+      const teaching = { version: -1, ownWords: [], aspectTerms: [], model: null, answers: null }
       // What breaks is met by who asks.
       await read({ brandId: 0, teaching, entries: [] }).catch(() => {})
     },

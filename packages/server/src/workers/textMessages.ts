@@ -1,5 +1,5 @@
 import type { AskedElsewhere } from '../store/queries/shared/askedElsewhere.ts'
-import type { Learning } from '@murrabel/core/learning'
+import type { AnswersLearning, Learning } from '@murrabel/core/learning'
 
 export interface PhrasesQuestion {
   kind: 'phrases'
@@ -81,6 +81,29 @@ export interface LessonsFound extends Learning {
   contradicting: number
 }
 
+/** Learns which things are answered. */
+export interface AnswersQuestion {
+  kind: 'answers'
+  /** Rows of thread, title, text, language, kind, rating, at and answered. */
+  threads: AskedElsewhere
+  ownWords: readonly { term: string; valence: number }[]
+  stamp: number
+}
+
+/** Chooses among readings in doubt those whose settling tells most. */
+export interface DoubtsQuestion {
+  kind: 'doubts'
+  /** Rows of id, title, text and confidence. */
+  doubts: AskedElsewhere
+  most: number
+}
+
+export interface DoubtsFound {
+  chosen: { id: number; alike: number }[]
+  /** How many were looked at. */
+  n: number
+}
+
 /** Reads texts ahead of the first question about their phrases. */
 export interface KnowQuestion {
   kind: 'know'
@@ -92,11 +115,19 @@ export interface Known {
   texts: number
 }
 
-export type TextQuestion = PhrasesQuestion | TunerQuestion | LessonsQuestion | KnowQuestion
+export type TextQuestion =
+  | PhrasesQuestion
+  | TunerQuestion
+  | LessonsQuestion
+  | AnswersQuestion
+  | DoubtsQuestion
+  | KnowQuestion
 interface Answers {
   phrases: PhrasesFound
   tuner: TunerFound
   lessons: LessonsFound
+  answers: AnswersLearning
+  doubts: DoubtsFound
   know: Known
 }
 export type TextAnswer<Q extends TextQuestion> = Answers[Q['kind']]

@@ -1,6 +1,8 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import pg from 'pg'
+import { chooseDoubts } from './chooseDoubts.ts'
 import { findPhrases, knowTexts } from './findPhrases.ts'
+import { learnFromAnswers } from './learnFromAnswers.ts'
 import { learnLessons } from './learnLessons.ts'
 import { tuneWatch } from './tuneWatch.ts'
 import type { AskedElsewhere } from '../store/queries/shared/askedElsewhere.ts'
@@ -28,6 +30,10 @@ function answerOf(question: TextQuestion) {
       return tuneWatch(read, question)
     case 'lessons':
       return learnLessons(read, question)
+    case 'answers':
+      return learnFromAnswers(read, question)
+    case 'doubts':
+      return chooseDoubts(read, question)
     case 'know':
       return knowTexts(read, question)
   }

@@ -3,6 +3,7 @@ import {
   lensKinds,
   lensOrigins,
   lensSentiments,
+  lensWishes,
   lensStates,
   type LensContext,
   type LensEntry,
@@ -17,6 +18,7 @@ export const context: LensContext = {
   now,
   zone: 'Europe/London',
   me: 2,
+  doubtBelow: 0.5,
   watchesOf: (group) => (group === 3 ? [] : [group, group + 1]),
 }
 export const owner: Reader = { colleagueId: 2, brandId: 1, role: 'owner', placeIds: null, profileIds: null }
@@ -78,6 +80,8 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
       channel: channels[profile % 4]!,
       place: profile > 6 ? null : 1 + (profile % 3),
       sentiment: lensSentiments[(i * 7) % 4]!,
+      wish: i % 3 ? lensWishes[(i * 5) % 7]! : null,
+      confidence: ((i * 13) % 10) / 10,
       givenTo: thread % 3 === 0 ? null : 1 + (thread % 3),
       watches: i % 4 ? [1 + (i % 3)] : [],
       words: placedWords(texts[i % texts.length]!),
@@ -95,8 +99,8 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
       [thread, profile, entry.place, `t${thread}`, entry.state, entry.givenTo, new Date(entry.at)],
     )
     await db.rows(
-      `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at, language, account_id, story_id, origin)
-       VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, $12::tsvector, now(), $13, $14, $15, $16)`,
+      `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at, language, account_id, story_id, origin, wish, confidence)
+       VALUES ($1, 1, $2, $3, $4, $5, 'in', $6, $7, $8, $9, $10, $11, $12::tsvector, now(), $13, $14, $15, $16, $17, $18)`,
       [
         i,
         profile,
@@ -114,6 +118,8 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
         entry.voice,
         entry.story,
         entry.origin,
+        entry.wish,
+        entry.confidence,
       ],
     )
     if (entry.lead) await db.rows('UPDATE threads SET lead_entry_id = $2 WHERE id = $1', [thread, i])

@@ -16,6 +16,9 @@ export const dateFormat = madeOnce(
 export const numberFormat = madeOnce(
   (locale, options?: Intl.NumberFormatOptions) => new Intl.NumberFormat(locale, options),
 )
+export const percentFormat = madeOnce(
+  (locale) => new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 }),
+)
 export const listFormat = madeOnce(
   (locale, options?: Intl.ListFormatOptions) => new Intl.ListFormat(locale, options),
 )

@@ -5,6 +5,7 @@ import {
   lensOrders,
   lensSentiments,
   lensStates,
+  lensWishes,
   type Lens,
   type LensField,
 } from '@murrabel/core/lens'
@@ -40,6 +41,8 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
         return brand.places.map(({ id, name }) => ({ value: id, label: name }))
       case 'sentiments':
         return lensSentiments.map((value) => ({ value, label: t(`lens.sentiment.${value}`) }))
+      case 'wishes':
+        return lensWishes.map((value) => ({ value, label: t(`lens.wish.${value}`) }))
       case 'givenTo':
         return [
           ...(['anybody', 'me', 'nobody', 'meOrNobody'] as const).map((value) => ({

@@ -22,6 +22,7 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
     channels: (v) => called('lens.channel', v),
     places: (v) => brand.placeName(Number(v)) || `#${v}`,
     sentiments: (v) => called('lens.sentiment', v),
+    wishes: (v) => called('lens.wish', v),
     givenTo: (v) => brand.colleagueName(Number(v)) || `#${v}`,
     watch: (v) => brand.nameOfWatch(Number(v)) || `#${v}`,
     languages: (v) => languageName(String(v)),

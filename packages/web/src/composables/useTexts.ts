@@ -1,5 +1,5 @@
 import { useI18n } from 'vue-i18n'
-import { dateFormat, languageNames, listFormat, numberFormat } from './formats.ts'
+import { dateFormat, languageNames, listFormat, numberFormat, percentFormat } from './formats.ts'
 import { regionOf, useDates } from './useDates.ts'
 import { useT } from './useT.ts'
 
@@ -12,6 +12,8 @@ export function useTexts() {
   const list = (items: readonly string[]) =>
     listFormat(regionOf(locale.value), { type: 'conjunction' }).format(items)
   const number = (value: number) => numberFormat(locale.value).format(value)
+  /** A share of 0 to 1: "72%". */
+  const percent = (share: number) => percentFormat(locale.value).format(share)
   /** A language in the reader's own: "fr" is "French". */
   function languageName(code: string): string {
     if (code === 'und') return t('lens.unknownLanguage')
@@ -27,5 +29,5 @@ export function useTexts() {
       minute: '2-digit',
     }).format(monday + hour * 3_600_000)
   }
-  return { ...useDates(), languageName, weekHour, t, called, tm, locale, list, number }
+  return { ...useDates(), languageName, weekHour, t, called, tm, locale, list, number, percent }
 }

@@ -35,7 +35,7 @@ export const fr: Messages = {
   },
   lens: {
     threads:
-      '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [sentiments], [words][more], [range], [order]',
+      '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [wishes], [sentiments], [words][more], [range], [order]',
     entries:
       'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
     time: 'Ce qui vaut [range]',
@@ -96,6 +96,17 @@ export const fr: Messages = {
       negative: 'négatifs',
       unread: 'au sentiment inconnu',
     },
+    wishes: { all: 'quoi qu’on demande', one: '{a}', some: '{a}' },
+    wish: {
+      question: 'questions posées',
+      request: 'demandes',
+      complaint: 'plaintes',
+      praise: 'éloges',
+      fault: 'pannes signalées',
+      offer: 'offres reçues',
+      none: 'qui ne demandent rien',
+    },
+    doubt: { all: 'incertains ou non', only: 'au sentiment incertain' },
     givenTo: {
       anybody: "n'importe qui",
       me: 'moi',
@@ -139,6 +150,8 @@ export const fr: Messages = {
       channels: 'Canal',
       places: 'Lieu',
       sentiments: 'Sentiment',
+      wishes: 'Ce qui est demandé',
+      doubt: 'Incertain',
       givenTo: 'Attribué à',
       watch: 'Veille',
       languages: 'Langue',
@@ -164,6 +177,16 @@ export const fr: Messages = {
     bar: '{date} : {n} dans la vue',
     barOf: '{date} : {n} dans la vue, {all} en tout',
     loading: 'Comptage ...',
+  },
+  sentimentDoubt: '{label}, incertain',
+  wish: {
+    question: 'question',
+    request: 'demande',
+    complaint: 'plainte',
+    praise: 'éloge',
+    fault: 'quelque chose en panne',
+    offer: 'offre',
+    none: 'ne demande rien',
   },
   sentiment: { positive: 'positif', neutral: 'neutre', negative: 'négatif', unread: 'sentiment inconnu' },
   state: { open: 'ouvert', waiting: 'en attente', aside: 'mis de côté', done: 'terminé' },

@@ -20,7 +20,7 @@ const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
 const { t, called } = useT()
 
 const many = computed(() =>
-  ['kinds', 'origins', 'channels', 'places', 'sentiments', 'languages', 'tags'].includes(field),
+  ['kinds', 'origins', 'channels', 'places', 'sentiments', 'wishes', 'languages', 'tags'].includes(field),
 )
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
 const origins = ref<EntryOrigin[]>([...lens.origins])
@@ -31,7 +31,7 @@ const choice = (values: (string | number)[], of: EntryOrigin[]): Partial<Lens> =
 })
 const typed = computed(() => field === 'words' || field === 'phrase')
 /** Parts that are chosen elsewhere (a mark in a chart, a voice) and can only be taken away here. */
-const given = computed(() => ['voice', 'story', 'aspect', 'weekHour', 'kept'].includes(field))
+const given = computed(() => ['voice', 'story', 'aspect', 'weekHour', 'kept', 'doubt'].includes(field))
 const words = ref(field === 'phrase' ? lens.phrase : lens.words)
 const dates = ref<[string, string] | null>(
   lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null,

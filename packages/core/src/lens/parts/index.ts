@@ -1,5 +1,6 @@
 import { aspect } from './aspect.ts'
 import { channels } from './channels.ts'
+import { doubt } from './doubt.ts'
 import { givenTo } from './givenTo.ts'
 import { group } from './group.ts'
 import { kept } from './kept.ts'
@@ -17,6 +18,7 @@ import { tags } from './tags.ts'
 import { voice } from './voice.ts'
 import { watch } from './watch.ts'
 import { weekHour } from './weekHour.ts'
+import { wishes } from './wishes.ts'
 import { words } from './words.ts'
 
 /** The parts of the lens over threads and entries, in the order in which their sentence tells them. */
@@ -27,6 +29,8 @@ export const entryParts = [
   channels,
   places,
   sentiments,
+  wishes,
+  doubt,
   givenTo,
   watch,
   group,

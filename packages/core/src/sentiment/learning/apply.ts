@@ -1,9 +1,6 @@
-import type { SentimentReading, SentimentSpan } from '../readSentiment.ts'
+import type { SentimentReading, SentimentSpan } from '../types.ts'
 import { featuresOf } from './features.ts'
 import { baseLogits, softmax, taughtSentiments, type Lesson, type Model } from './train.ts'
-
-/** Log-odds that a learnt word adds, as points of the raw value. */
-const pointsPerLogit = 1.2
 
 /** The reading of a text after what was learnt: the base reading where no learnt word stands in it. */
 export function applyModel(text: string, base: SentimentReading, model: Model): SentimentReading {
@@ -13,7 +10,7 @@ export function applyModel(text: string, base: SentimentReading, model: Model): 
     const weights = Object.hasOwn(model.weights, name) ? model.weights[name]! : null
     if (!weights) continue
     for (let k = 0; k < 3; k++) logits[k]! += weights[k]!
-    const contribution = (weights[2] - weights[0]) * pointsPerLogit
+    const contribution = weights[2] - weights[0]
     if (Math.abs(contribution) >= 0.05) learnt.push({ start, end, contribution })
   }
   const shares = softmax(logits)
@@ -22,8 +19,7 @@ export function applyModel(text: string, base: SentimentReading, model: Model): 
   if (!learnt.length && sentiment === base.sentiment) return base
   if (!learnt.length && base.sentiment === 'unread') return base
   const spans = [...base.spans, ...learnt].sort((a, b) => a.start - b.start || a.end - b.end)
-  const raw = spans.reduce((sum, { contribution }) => sum + contribution, 0)
-  return { score: raw / Math.sqrt(raw * raw + 15), sentiment, confidence: shares[best]!, spans, raw }
+  return { score: shares[2] - shares[0], sentiment, confidence: shares[best]!, spans, shares }
 }
 
 /** Label of a lesson's text under a model; what cross-validation counts. */

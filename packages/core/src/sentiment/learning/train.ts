@@ -1,3 +1,4 @@
+import type { SentimentReading } from '../types.ts'
 import { featuresOf } from './features.ts'
 
 export type TaughtSentiment = 'positive' | 'neutral' | 'negative'
@@ -5,8 +6,8 @@ export const taughtSentiments: readonly TaughtSentiment[] = ['negative', 'neutra
 
 export interface Lesson {
   text: string
-  /** What the base reading says: raw value and sentiment. */
-  base: { raw: number; sentiment: TaughtSentiment | 'unread' }
+  /** What the base reading says. */
+  base: Pick<SentimentReading, 'shares' | 'sentiment'>
   /** What the person said. */
   sentiment: TaughtSentiment
 }
@@ -22,18 +23,15 @@ const rounds = 60
 const rate = 0.5
 /** A feature seen in fewer lessons is chance. */
 const leastLessons = 2
-/** How much the base reading is trusted: log-odds of its sentiment. */
-const trust = 1.1
+/** A base reading is never believed more than this far, so that corrections can move it. */
+const leastShare = 0.03
 
-/** Log-odds of the three labels by the base reading alone: its own sentiment ahead, the more the further the raw value goes. */
-export function baseLogits({ raw, sentiment }: Lesson['base']): [number, number, number] {
+/** Log-odds of the three labels by the base reading alone. */
+export function baseLogits({ shares, sentiment }: Lesson['base']): [number, number, number] {
   if (sentiment === 'unread') return [0, 0, 0]
-  const reach = Math.tanh(Math.abs(raw) / 3)
-  const own = taughtSentiments.indexOf(sentiment)
-  const logits: [number, number, number] = [0, 0, 0]
-  logits[own] = trust + (sentiment === 'neutral' ? 0 : reach)
-  if (sentiment !== 'neutral') logits[1] = 0.4
-  return logits
+  const [negative, neutral, positive] = shares
+  const logOf = (share: number) => Math.log(Math.max(leastShare, share))
+  return [logOf(negative), logOf(neutral), logOf(positive)]
 }
 
 export function softmax(logits: readonly [number, number, number]): [number, number, number] {

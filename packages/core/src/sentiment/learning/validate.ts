@@ -49,7 +49,8 @@ export function learn(lessons: readonly Lesson[]): Learning {
   return { model, n: lessons.length, learnt, base, gained, lost, better }
 }
 
-function foldOf(text: string): number {
+/** One of five folds, by a hash of the text: copies of one text lie in one fold. */
+export function foldOf(text: string): number {
   let h = 0x811c9dc5
   for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193)
   h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d)
@@ -57,7 +58,7 @@ function foldOf(text: string): number {
 }
 
 /** P(at least `wins` of wins + losses) at even odds. */
-function signTest(wins: number, losses: number): number {
+export function signTest(wins: number, losses: number): number {
   const n = wins + losses
   let term = 0.5 ** n
   let sum = 0

@@ -1,7 +1,7 @@
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { isOfTheData } from '../../store/failures.ts'
-import type { EntrySentiment, StoredReading } from './readEntry.ts'
+import type { EntryMeaning, StoredReading } from './readEntry.ts'
 import { beginAhead, readingsOf, type ReadingsAhead } from './readingsAhead.ts'
 import { storedPrint, StoryShelf } from './storyShelf.ts'
 import { TeachingBook } from './teachingBook.ts'
@@ -182,7 +182,7 @@ async function storeReadings(db: Database, reads: readonly Read[], at: Date, tx:
 /** Puts the aspects of entries in the place of those known before. */
 export async function storeAspects(
   db: Database,
-  reads: readonly { entry: { id: number }; aspects: EntrySentiment['aspects'] }[],
+  reads: readonly { entry: { id: number }; aspects: EntryMeaning['aspects'] }[],
   tx: Tx,
 ): Promise<void> {
   await removeAspectReadings(

@@ -1,5 +1,5 @@
 export { createAnalysis, storeAspects } from './analyse.ts'
-export { type EntrySentiment, readEntrySentiment, storedSpans } from './readEntry.ts'
+export { type EntryMeaning, readEntryMeaning, storedSpans } from './readEntry.ts'
 export type { Teaching } from './teaching.ts'
 export { loadTeaching } from './teachingBook.ts'
 export { runWatchHistories } from './watchHistory.ts'

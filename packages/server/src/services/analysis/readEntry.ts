@@ -1,30 +1,38 @@
-import {
-  sentimentOfAspects,
-  sentimentOfReview,
-  readSentiment,
-  type Sentiment,
-  type SentimentReading,
-} from '@murrabel/core/sentiment'
-import { applyModel } from '@murrabel/core/learning'
+import { applyAnswers, applyModel } from '@murrabel/core/learning'
+import type { EntryKind } from '@murrabel/core/lens'
+import { readMeaning, type Wish } from '@murrabel/core/meaning'
+import { sentimentOfAspects, type Sentiment, type SentimentReading } from '@murrabel/core/sentiment'
 import { simHash, type SimHash } from '@murrabel/core/stories'
 import { detectLanguage, joinTitle, placedWords, type PlacedWord } from '@murrabel/core/text'
 import type { Teaching } from './teaching.ts'
+import { textKindOf } from './textKind.ts'
 
 export interface ReadableEntry {
   direction: 'in' | 'out'
+  kind: EntryKind
   title: string | null
   text: string
   rating: number | null
   private: boolean
 }
 
-export interface EntrySentiment {
+/** What is wanted of us. */
+export interface EntryWish {
+  /** Null where it is not told with even odds, or the language is not read. */
+  wish: Wish | null
+  wishConfidence: number | null
+  /** 0 to 1. */
+  wantsAnswer: number | null
+  starsDiffer: boolean
+}
+
+export interface EntryMeaning extends EntryWish {
   reading: SentimentReading
   sentiment: Sentiment
   aspects: { aspect: number; sentiment: Sentiment }[]
 }
 
-export interface EntryReading extends EntrySentiment {
+export interface EntryReading extends EntryMeaning {
   language: string
   words: PlacedWord[]
   /** Null for what can be no story: short, private, or our own. */
@@ -32,7 +40,7 @@ export interface EntryReading extends EntrySentiment {
 }
 
 /** What is kept of a reading, as the database takes it. */
-export interface StoredReading {
+export interface StoredReading extends EntryWish {
   language: string
   sentiment: Sentiment
   score: number
@@ -42,7 +50,7 @@ export interface StoredReading {
   /** A tsvector as text. */
   search: string
   print: SimHash | null
-  aspects: EntrySentiment['aspects']
+  aspects: EntryMeaning['aspects']
 }
 
 export const storedReading = ({
@@ -52,7 +60,15 @@ export const storedReading = ({
   words,
   print,
   aspects,
+  wish,
+  wishConfidence,
+  wantsAnswer,
+  starsDiffer,
 }: EntryReading): StoredReading => ({
+  wish,
+  wishConfidence,
+  wantsAnswer,
+  starsDiffer,
   language,
   sentiment,
   score: reading.score,
@@ -69,7 +85,7 @@ export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReadin
   const language = detectLanguage(whole)
   const words = placedWords(whole)
   return {
-    ...readEntrySentiment(entry, language, teaching),
+    ...readEntryMeaning(entry, language, teaching),
     language,
     words,
     print: printOf(entry, entry.title ? undefined : words),
@@ -84,25 +100,41 @@ export function printOf(
   return direction === 'in' && !isPrivate ? simHash(words.map(({ word }) => word)) : null
 }
 
-/** Its sentiment: by the word lists, the brand's own words, and what its corrections have taught. */
-export function readEntrySentiment(
-  entry: Omit<ReadableEntry, 'private'>,
+/** A wish that is less likely than this is not told. */
+const leastWish = 0.5
+
+/** Its sentiment, and what is wanted: by the trained models, the brand's own words, and what the brand has taught. */
+export function readEntryMeaning(
+  { direction, kind, title, text, rating }: Omit<ReadableEntry, 'private'>,
   language: string,
-  teaching: Teaching,
-): EntrySentiment {
-  const whole = joinTitle(entry.title, entry.text)
-  const base = readSentiment(whole, { language, ownWords: teaching.ownWords })
-  const reading = teaching.model ? applyModel(whole, base, teaching.model) : base
-  const aspects =
-    entry.direction === 'in'
-      ? sentimentOfAspects(teaching.aspects.read(whole, { language, ownWords: teaching.ownWords }))
-      : []
+  { ownWords, model, answers, aspects }: Teaching,
+): EntryMeaning {
+  const whole = joinTitle(title, text)
+  const meaning = readMeaning(whole, { language, ownWords, stars: rating, kind: textKindOf(kind) })
+  const { label, ...rest } = meaning.sentiment
+  const base = { sentiment: label, ...rest }
+  const reading = model ? applyModel(whole, base, model) : base
+  if (direction === 'out') return { ...ours, reading, sentiment: 'unread' }
+  const read = meaning.wish.confidence > 0
   return {
     reading,
-    sentiment: entry.direction === 'out' ? 'unread' : sentimentOfReview(entry.rating, reading),
-    aspects: aspects.map(({ aspect, sentiment }) => ({ aspect: Number(aspect), sentiment })),
+    sentiment: reading.sentiment,
+    aspects: sentimentOfAspects(aspects.read(whole, { language, ownWords })).map(
+      ({ aspect, sentiment }) => ({ aspect: Number(aspect), sentiment }),
+    ),
+    wish: meaning.wish.confidence >= leastWish ? meaning.wish.label : null,
+    wishConfidence: read ? meaning.wish.confidence : null,
+    wantsAnswer: read
+      ? answers
+        ? applyAnswers(whole, meaning.wantsAnswer, answers)
+        : meaning.wantsAnswer
+      : null,
+    starsDiffer: meaning.starsDiffer,
   }
 }
+
+/** Nothing is wanted of us in what we say. */
+const ours = { aspects: [], wish: null, wishConfidence: null, wantsAnswer: null, starsDiffer: false }
 
 export const storedSpans = ({ spans }: SentimentReading): string =>
   JSON.stringify(spans.map((s) => ({ ...s, contribution: Math.round(s.contribution * 100) / 100 })))

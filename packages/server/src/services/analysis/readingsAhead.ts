@@ -20,12 +20,14 @@ interface BrandTeaching {
 /** What is read of an entry; the rest need not cross to another thread. */
 const readableOf = ({
   direction,
+  kind,
   title,
   text,
   rating,
   private: isPrivate,
 }: ReadableEntry): ReadableEntry => ({
   direction,
+  kind,
   title,
   text,
   rating,
@@ -36,7 +38,8 @@ const isSame = (a: ReadableEntry, b: ReadableEntry): boolean =>
   a.title === b.title &&
   a.rating === b.rating &&
   a.private === b.private &&
-  a.direction === b.direction
+  a.direction === b.direction &&
+  a.kind === b.kind
 
 /** Begins to read entries while those before them are stored. */
 export async function beginAhead(

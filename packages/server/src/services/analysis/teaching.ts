@@ -1,5 +1,5 @@
 import { compileAspects, type CompiledAspects, type OwnWord } from '@murrabel/core/sentiment'
-import type { Model } from '@murrabel/core/learning'
+import type { AnswersModel, Model } from '@murrabel/core/learning'
 import type { Term } from '@murrabel/core/watches'
 
 /** What a brand has taught, as plain values. */
@@ -9,6 +9,8 @@ export interface TeachingSource {
   aspectTerms: { id: number; terms: Term[] }[]
   /** Null when nothing was learnt, or it is no better, or nobody wants it. */
   model: Model | null
+  /** The same of what is answered. */
+  answers: AnswersModel | null
 }
 
 /** The same, made ready for reading. */

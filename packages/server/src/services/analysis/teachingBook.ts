@@ -1,5 +1,5 @@
 import type { Database, Tx } from '../../store/database.ts'
-import { aspectTerms, learntModel, ownWords, teachingVersion } from '../../store/queries/teaching/taught.ts'
+import { aspectTerms, learntModels, ownWords, teachingVersion } from '../../store/queries/teaching/taught.ts'
 import { compileTeaching, type Teaching, type TeachingSource } from './teaching.ts'
 
 /** What each brand has taught, read again when it changes. */
@@ -21,8 +21,8 @@ async function loadSource(db: Database, brandId: number, version: number, tx?: T
   // One after the other: they may share a transaction.
   const words = await ownWords(db, brandId, tx)
   const terms = await aspectTerms(db, brandId, tx)
-  const learnt = await learntModel(db, brandId, tx)
-  return { version, ownWords: words, aspectTerms: terms, model: learnt?.model ?? null }
+  const learnt = await learntModels(db, brandId, tx)
+  return { version, ownWords: words, aspectTerms: terms, model: learnt?.model ?? null, answers: learnt?.answers ?? null }
 }
 
 /** What a brand has taught now, made ready for reading. */

@@ -13,14 +13,18 @@ import { recordAll } from '../log/index.ts'
 import { learnAfterMs } from '../teaching/index.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
-/** Puts a person's judgement over the machine's; null gives the entry back to the machine. */
+/**
+ * Puts a person's judgement over the machine's; null gives the entry back to the machine.
+ *
+ * @param shown somebody was shown the entry to judge, right or wrong: it tells how reliable readings are
+ */
 export async function correctSentiment(
   context: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   entryId: number,
-  judged: Judgement | null,
+  { judged, shown = false }: { judged: Judgement | null; shown?: boolean },
 ): Promise<{ sentiment: string }> {
-  const [changed] = await correctMany(context, reader, [entryId], judged)
+  const [changed] = await correctMany(context, reader, [entryId], { judged, shown })
   if (!changed) throw new Refusal('notFound')
   return { sentiment: judged ?? changed.before }
 }
@@ -30,7 +34,7 @@ export async function correctMany(
   { db, live, now, due }: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   ids: readonly number[],
-  judged: Judgement | null,
+  { judged, shown = false }: { judged: Judgement | null; shown?: boolean },
 ): Promise<{ id: number; before: string }[]> {
   return db.inTransaction(async (tx) => {
     // Before any row: who writes mentions holds it and waits for rows.
@@ -38,7 +42,7 @@ export async function correctMany(
     const entries = await lockEntries(db, reader, ids, tx)
     if (!entries.length) throw new Refusal('notFound')
     const found = entries.map((e) => e.id)
-    const judgement = { ids: found, judged, colleagueId: reader.colleagueId }
+    const judgement = { ids: found, judged, colleagueId: reader.colleagueId, shown }
     await keepCorrections(db, judgement, tx)
     await setJudgement(db, judgement, tx)
     const threads = [...new Set(entries.map((e) => e.threadId))]

@@ -6,6 +6,7 @@ import {
   historyDays,
   pressingAt,
   transition,
+  wantedOf,
   type BusinessHours,
   type DuePolicy,
 } from '@murrabel/core/inbox'
@@ -118,9 +119,10 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable
   const hours = (fact.placeId !== null && byPlace.get(fact.placeId)) || withoutPlace
   // The answer has been owed since the first of theirs that we did not answer.
   const since = (fact.firstWaitingAt ?? fact.leadAt).getTime()
+  const wanted = wantedOf(fact.wants)
   const due =
     fact.waiting > 0
-      ? dueAt({ kind: owedAs(fact.kind), rating: fact.rating, at: since }, policy, hours)
+      ? dueAt({ kind: owedAs(fact.kind), rating: fact.rating, at: since, wanted }, policy, hours)
       : null
   const pressing = pressingAt(
     {
@@ -132,6 +134,7 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable
       waitingMessages: fact.waiting,
       dueAt: due,
       notSent: fact.notSent,
+      wanted,
     },
     fact.leadAt.getTime(),
   )

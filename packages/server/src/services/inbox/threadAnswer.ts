@@ -1,7 +1,8 @@
 import { stands } from '@murrabel/core/actions'
-import { urgency } from '@murrabel/core/inbox'
+import { urgency, wantedOf } from '@murrabel/core/inbox'
 import type { EntryKind } from '@murrabel/core/lens'
-import { starsContradict } from '@murrabel/core/sentiment'
+import { readMeaning } from '@murrabel/core/meaning'
+import { joinTitle } from '@murrabel/core/text'
 import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { accountConnectorOf } from '../../connectors/index.ts'
@@ -17,10 +18,12 @@ import {
   tagsOfThread,
   threadById,
   watchesOfEntry,
+  type ThreadEntryRow,
   type ThreadRow,
 } from '../../store/queries/inbox/thread.ts'
 import { mayAccess } from '../../store/queries/shared/where.ts'
 import { visitorOfThread } from '../../store/queries/chat/visits.ts'
+import { textKindOf } from '../analysis/textKind.ts'
 import type { Database } from '../../store/database.ts'
 
 /** A thread with everything beside it: its entries, what was done with it, who it is and what they said before. */
@@ -92,6 +95,7 @@ function urgencyOf(
   },
   now: number,
 ) {
+  const waiting = waitingAtTheEnd(entries)
   return urgency(
     {
       kind,
@@ -99,9 +103,12 @@ function urgencyOf(
       rating: lead.rating,
       reach: lead.reach,
       priority: thread.priority,
-      waitingMessages: waitingAtTheEnd(entries),
+      waitingMessages: waiting.length,
       dueAt: thread.dueAt?.getTime() ?? null,
       notSent: entries.filter(({ action }) => action?.state === 'failed').length,
+      wanted: wantedOf(
+        waiting.map(({ wish, wantsAnswer }) => ({ wish: wish?.label ?? null, wantsAnswer })),
+      ),
     },
     { now, receivedAt: lead.at.getTime() },
   )
@@ -150,12 +157,12 @@ function whyNot(of: {
   return of.status === 'disconnected' || of.status === 'expired' ? of.status : undefined
 }
 
-/** How many of theirs came since our last answer that stands. */
-function waitingAtTheEnd(entries: readonly ThreadEntry[]): number {
+/** Those of theirs that came since our last answer that stands. */
+function waitingAtTheEnd(entries: readonly ThreadEntry[]): ThreadEntry[] {
   const answered = entries.findLastIndex(
     ({ direction, action }) => direction === 'out' && (!action || stands(action.state)),
   )
-  return entries.slice(answered + 1).filter(({ direction }) => direction === 'in').length
+  return entries.slice(answered + 1).filter(({ direction }) => direction === 'in')
 }
 
 /** A page's thread can have thousands of entries; the newest are what is answered. */
@@ -176,14 +183,14 @@ async function entriesOf(db: Database, id: number): Promise<ThreadEntry[]> {
       error,
       uncertain,
       deliveredAt,
+      wish,
+      wishConfidence,
       ...entry
     }) => ({
       ...entry,
       changeable: can(channel, 'changes') && isOutside && entry.direction === 'out',
       reportable: can(channel, 'reports') && isOutside && entry.direction === 'in' && entry.kind === 'review',
-      contradicts:
-        entry.rating !== null &&
-        starsContradict(entry.rating, { sentiment: entry.sentiment, confidence: entry.confidence }),
+      wish: wishOf(entry, { label: wish, confidence: wishConfidence }),
       action:
         actionId === null
           ? null
@@ -197,6 +204,23 @@ async function entriesOf(db: Database, id: number): Promise<ThreadEntry[]> {
             },
     }),
   )
+}
+
+/** The words a wish rests on are read when somebody looks: they are many, and few are looked at. */
+function wishOf(
+  { title, text, language, kind, rating, direction }: Pick<
+    ThreadEntryRow,
+    'title' | 'text' | 'language' | 'kind' | 'rating' | 'direction'
+  >,
+  { label, confidence }: { label: ThreadEntryRow['wish']; confidence: number | null },
+): ThreadEntry['wish'] {
+  if (label === null || direction === 'out') return null
+  const { wish } = readMeaning(joinTitle(title, text), {
+    language: language ?? 'und',
+    stars: rating,
+    kind: textKindOf(kind),
+  })
+  return { label, confidence: confidence ?? 0, spans: wish.label === label ? wish.spans : [] }
 }
 
 async function personOf(

@@ -37,6 +37,7 @@ export async function lensContext({ db, now }: Parts, reader: Reader): Promise<L
     now: now(),
     zone: brand?.zone ?? 'UTC',
     me: reader.colleagueId,
+    doubtBelow: brand?.doubtBelow ?? 0,
     since,
     watchesOf: (group) => groups.get(group) ?? [],
   }

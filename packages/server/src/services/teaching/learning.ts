@@ -2,6 +2,9 @@ import type { Context } from '../../context.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
 import type { Database } from '../../store/database.ts'
 import {
+  answeredOrNot,
+  keepAnswersLearning,
+  stampOfAnswers,
   latestCorrections,
   learningState,
   keepLearning,
@@ -14,7 +17,8 @@ import { loadTeaching, newTeachingVersion } from '../analysis/index.ts'
 const lessonLimit = 5000
 
 /**
- * Learns from the corrections of a brand when there are new ones, and measures what was learnt on corrections held back.
+ * Learns from the corrections of a brand and from what it answers when there is something new, and measures what was learnt on
+ * what was held back.
  * Only a change of what is in use makes the history be read again.
  *
  * @returns whether there was anything new to learn from
@@ -28,6 +32,12 @@ export async function learnFromCorrections(
   const row = await learningState(db, brandId)
   if (!row || (row.seen === seen && !anyway)) return false
   const teaching = await loadTeaching(db, brandId, 0)
+  const answers = await textWorker.ask({
+    kind: 'answers',
+    threads: answeredOrNot(brandId, lessonLimit),
+    ownWords: teaching.ownWords,
+    stamp: seen,
+  })
   const { model, contradicting, ...figures } = await textWorker.ask({
     kind: 'lessons',
     corrections: latestCorrections(brandId, lessonLimit),
@@ -40,17 +50,20 @@ export async function learnFromCorrections(
       { brandId, model, figures: { ...figures, contradicting }, seen, at: new Date(now()) },
       tx,
     )
+    const { model: answersModel, ...answersFigures } = answers
+    await keepAnswersLearning(db, { brandId, model: answersModel, figures: answersFigures }, tx)
     const inUse = (better: boolean | null) => row.wanted && better === true
-    if (inUse(figures.better) || inUse(row.better)) await newTeachingVersion({ db, due }, brandId, tx)
+    const changes = [figures.better, row.better, answers.better, row.answersBetter].some(inUse)
+    if (changes) await newTeachingVersion({ db, due }, brandId, tx)
     await live.tell(brandId, { kind: 'teaching' }, tx)
   })
   return true
 }
 
-/** A number that changes with every correction given, changed or taken back. */
+/** A number that changes with every correction given, changed or taken back, and with what is answered and finished. */
 async function correctionStamp(db: Database, brandId: number): Promise<number> {
-  const row = await stampOfCorrections(db, brandId)
-  return row?.stamp ?? 0
+  const [row, answers] = await Promise.all([stampOfCorrections(db, brandId), stampOfAnswers(db, brandId)])
+  return ((row?.stamp ?? 0) ^ (answers?.stamp ?? 0)) | 0
 }
 
 /** Corrections often come many in a row: learning waits for a pause, but not for ever. */

@@ -13,9 +13,9 @@ import {
 import { holdMentions } from '../../store/queries/analysis/mentions.ts'
 import {
   storeAspects,
-  readEntrySentiment,
+  readEntryMeaning,
   storedSpans,
-  type EntrySentiment,
+  type EntryMeaning,
   loadTeaching,
   type Teaching,
 } from '../analysis/index.ts'
@@ -90,10 +90,10 @@ function readStep(
 }
 
 /** What an entry says with this teaching; nothing for one that cannot be read, which stays as it is. */
-function sentimentOf(entry: Stored, teaching: Teaching): (EntrySentiment & { entry: Stored })[] {
+function sentimentOf(entry: Stored, teaching: Teaching): (EntryMeaning & { entry: Stored })[] {
   try {
     return [
-      { entry, ...readEntrySentiment({ ...entry, direction: 'in' }, entry.language ?? 'und', teaching) },
+      { entry, ...readEntryMeaning({ ...entry, direction: 'in' }, entry.language ?? 'und', teaching) },
     ]
   } catch {
     return []
@@ -103,23 +103,29 @@ function sentimentOf(entry: Stored, teaching: Teaching): (EntrySentiment & { ent
 async function storeRereadings(
   db: Database,
   brandId: number,
-  reads: (EntrySentiment & { entry: Stored })[],
+  reads: (EntryMeaning & { entry: Stored })[],
   now: number,
   tx: Tx,
 ): Promise<void> {
   await setRereadings(
     db,
-    reads.map(({ entry, sentiment, reading }) => ({
+    reads.map(({ entry, sentiment, reading, wish, wishConfidence, wantsAnswer, starsDiffer }) => ({
       id: entry.id,
       sentiment,
       score: reading.score,
       confidence: reading.confidence,
       spans: storedSpans(reading),
+      wish,
+      wishConfidence,
+      wantsAnswer,
+      starsDiffer,
     })),
     tx,
   )
   await storeAspects(db, reads, tx)
-  const moved = reads.filter((r) => !r.entry.corrected && r.entry.sentiment !== r.sentiment)
+  const moved = reads.filter(
+    (r) => r.entry.wish !== r.wish || (!r.entry.corrected && r.entry.sentiment !== r.sentiment),
+  )
   if (moved.length)
     await refreshThreads(
       db,

@@ -1,4 +1,4 @@
-import { lessonsNeeded, type Model } from '@murrabel/core/learning'
+import { answerLessonsNeeded, lessonsNeeded, type Model } from '@murrabel/core/learning'
 import { hasContentWord } from '@murrabel/core/phrases'
 import { detectLanguage, loadLanguages } from '@murrabel/core/text'
 import {
@@ -27,7 +27,7 @@ import {
   putAspect,
   setLearningWanted,
 } from '../../store/queries/teaching/taught.ts'
-import { loadTeaching, readEntrySentiment, newTeachingVersion } from '../analysis/index.ts'
+import { loadTeaching, readEntryMeaning, newTeachingVersion } from '../analysis/index.ts'
 import { record } from '../log/index.ts'
 
 const strongestShown = 12
@@ -44,7 +44,28 @@ export async function teachingAnswer({ db }: Pick<Context, 'db'>, reader: Reader
     words,
     aspects,
     learning: learningOf(row, corrections?.n ?? 0),
+    answers: answersOf(row),
     history: { done: row?.done ?? 0, total: row?.total ?? 0 },
+  }
+}
+
+function answersOf(row: TeachingRow | undefined): TeachingAnswer['answers'] {
+  const none = { n: 0, learnt: 0, base: 0 }
+  const { n, answered, byThread, byTime, better } = row?.answersFigures ?? {
+    n: 0,
+    answered: 0,
+    byThread: none,
+    byTime: none,
+    better: false,
+  }
+  return {
+    used: better && (row?.wanted ?? true),
+    n,
+    answered,
+    needed: answerLessonsNeeded,
+    byThread,
+    byTime,
+    better,
   }
 }
 
@@ -189,9 +210,10 @@ export async function tryReading(
   await loadLanguages()
   const teaching = await loadTeaching(db, reader.brandId, 0)
   const language = detectLanguage(text)
-  const { reading } = readEntrySentiment({ direction: 'in', title: null, text, rating: null }, language, {
+  const { reading, wish, wantsAnswer } = readEntryMeaning({ direction: 'in', kind: 'comment', title: null, text, rating: null }, language, {
     ...teaching,
     ownWords: words ? [...words] : teaching.ownWords,
   })
-  return { sentiment: reading.sentiment, language, raw: reading.raw, spans: reading.spans }
+  const { sentiment, confidence, score, spans } = reading
+  return { sentiment, language, score, confidence, spans, wish, wantsAnswer }
 }

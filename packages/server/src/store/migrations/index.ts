@@ -32,6 +32,7 @@ import * as texts from './0031-texts.ts'
 import * as mail from './0032-mail.ts'
 import * as chat from './0033-chat.ts'
 import * as pictures from './0034-pictures.ts'
+import * as wishes from './0035-wishes.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -69,4 +70,5 @@ export const migrations = [
   { name: '0032-mail', ...mail },
   { name: '0033-chat', ...chat },
   { name: '0034-pictures', ...pictures },
+  { name: '0035-wishes', ...wishes },
 ]

@@ -6,7 +6,7 @@ import SentimentMark from '../../parts/SentimentMark.vue'
 
 const { entry, may } = defineProps<{ entry: ThreadEntry; may: boolean }>()
 const emit = defineEmits<{ judge: [sentiment: 'positive' | 'neutral' | 'negative' | null] }>()
-const { t, languageName } = useTexts()
+const { t, languageName, percent } = useTexts()
 const judgements = [
   ['negative', '-'],
   ['neutral', '0'],
@@ -19,13 +19,35 @@ const text = computed(() => {
   const words = entry.spans.length
   if (words === 0 && entry.rating !== null && entry.sentiment !== 'unread')
     return t('inbox.readByStars', { label })
-  return words === 0 ? t('inbox.readNothing') : t('inbox.readAs', { label, n: words }, words)
+  return words === 0
+    ? t('inbox.readNothing')
+    : t('inbox.readAs', { label, n: words, sure: percent(entry.confidence) }, words)
+})
+/** The words a wish rests on most, as they stand in the text. */
+const wishWords = computed(() => {
+  const whole = [entry.title, entry.text].filter(Boolean).join('. ')
+  return (entry.wish?.spans ?? [])
+    .filter(({ contribution }) => contribution > 0.3)
+    .sort((a, b) => b.contribution - a.contribution)
+    .slice(0, 3)
+    .sort((a, b) => a.start - b.start)
+    .map(({ start, end }) => `“${whole.slice(start, end)}”`)
+    .join(', ')
+})
+const wish = computed(() => {
+  if (!entry.wish) return ''
+  const said = t('inbox.wishRead', {
+    label: t(`wish.${entry.wish.label}`),
+    sure: percent(entry.wish.confidence),
+  })
+  const answer = entry.wantsAnswer === null ? '' : t('inbox.answerWanted', { sure: percent(entry.wantsAnswer) })
+  return [wishWords.value ? `${said}: ${wishWords.value}` : said, answer].filter(Boolean).join('. ')
 })
 </script>
 
 <template>
   <div class="judge">
-    <SentimentMark :sentiment="entry.sentiment" />
+    <SentimentMark :sentiment="entry.sentiment" :doubt="entry.doubt" />
     <span data-test="reading">{{ text }}</span>
     <span v-if="entry.contradicts" class="differ">{{ t('inbox.starsDiffer') }}</span>
     <template v-if="may">
@@ -48,6 +70,7 @@ const text = computed(() => {
     <span v-if="entry.language && entry.language !== 'und'" class="language">{{
       t('inbox.language', { l: languageName(entry.language) })
     }}</span>
+    <span v-if="wish" class="wish" data-test="wish">{{ wish }}</span>
   </div>
 </template>
 
@@ -71,6 +94,9 @@ const text = computed(() => {
 }
 .differ {
   color: var(--flare-text);
+}
+.wish {
+  flex-basis: 100%;
 }
 .language {
   margin-left: auto;

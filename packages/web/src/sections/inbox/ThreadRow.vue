@@ -22,6 +22,8 @@ const owed = computed(() =>
       ? due(row.dueAt)
       : { text: t(`state.${row.state}`), past: false },
 )
+/** What somebody asks for stands in the row; that nothing is asked for need not be said. */
+const wish = computed(() => (row.wish && row.wish !== 'none' ? t(`wish.${row.wish}`) : ''))
 const places = useSearchPlaces()
 const words = computed(() => {
   const whole = [row.title, row.text].filter(Boolean).join('. ')
@@ -49,9 +51,10 @@ const where = computed(() =>
     @click="emit('open')"
   >
     <span class="top">
-      <SentimentMark :sentiment="row.sentiment" />
+      <SentimentMark :sentiment="row.sentiment" :doubt="row.doubt" />
       <b>{{ row.author }}</b>
       <RatingSteps v-if="row.rating !== null" class="rating" :rating="row.rating" />
+      <span v-if="wish" class="wish" data-test="wish">{{ wish }}</span>
       <span class="due" :class="{ past: owed.past }" :title="row.dueAt ? exact(row.dueAt) : ''">{{
         owed.text
       }}</span>
@@ -117,6 +120,14 @@ const where = computed(() =>
 .due.past {
   color: var(--flare-text);
   font-weight: 600;
+}
+.wish {
+  flex: none;
+  font-size: 12px;
+  color: var(--ink-soft);
+}
+.wish::before {
+  content: '· ';
 }
 .where {
   overflow: hidden;

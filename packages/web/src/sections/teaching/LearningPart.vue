@@ -3,8 +3,13 @@ import type { TeachingAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
-/** What was learnt from corrections, whether it reads better, and whether it is used. */
-defineProps<{ learning: TeachingAnswer['learning']; editable: boolean; busy: boolean }>()
+/** What was learnt from corrections and from what is answered, whether it reads better, and whether it is used. */
+defineProps<{
+  learning: TeachingAnswer['learning']
+  answers: TeachingAnswer['answers']
+  editable: boolean
+  busy: boolean
+}>()
 const emit = defineEmits<{ want: [wanted: boolean]; learn: [] }>()
 const { t } = useTexts()
 </script>
@@ -38,6 +43,18 @@ const { t } = useTexts()
     <p v-if="learning.contradicting" class="soft">
       {{ t('watch.teach.contradicting', { n: learning.contradicting }, learning.contradicting) }}
     </p>
+    <h3>{{ t('watch.teach.answers') }}</h3>
+    <p class="soft">{{ t('watch.teach.answersIntro') }}</p>
+    <p v-if="answers.n < answers.needed" data-test="answers">
+      {{ t('watch.teach.answersFew', { n: answers.n, needed: answers.needed }, answers.n) }}
+    </p>
+    <div v-else data-test="answers">
+      <p>{{ t('watch.teach.answersFrom', { n: answers.n, answered: answers.answered }) }}</p>
+      <p>
+        {{ t('watch.teach.byThread', answers.byThread) }} {{ t('watch.teach.byTime', answers.byTime) }}
+      </p>
+      <p>{{ t(`watch.teach.${answers.used ? 'better' : answers.better ? 'betterOff' : 'notBetter'}`) }}</p>
+    </div>
     <p class="row">
       <el-switch
         :aria-label="t('watch.teach.wanted')"

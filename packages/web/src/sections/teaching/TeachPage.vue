@@ -9,6 +9,7 @@ import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
 import BrandAspects from './BrandAspects.vue'
 import BrandWords from './BrandWords.vue'
+import DoubtList from './DoubtList.vue'
 import LearningPart from './LearningPart.vue'
 import TryReading from './TryReading.vue'
 import WatchFrame from '../watches/WatchFrame.vue'
@@ -118,6 +119,7 @@ async function want(wanted: boolean): Promise<void> {
       <section>
         <LearningPart
           :learning="teaching.learning"
+          :answers="teaching.answers"
           :editable="editable"
           :busy="busy"
           @want="want"
@@ -132,6 +134,7 @@ async function want(wanted: boolean): Promise<void> {
         :changed="wordsChanged"
         @save="saveWords"
       />
+      <DoubtList class="wide" :run="run" />
       <BrandAspects
         v-model="aspects"
         class="wide"

@@ -11,7 +11,7 @@ const { words, run } = defineProps<{
   words: BrandWord[]
   run: <T>(work: () => Promise<T>) => Promise<T | null>
 }>()
-const { t } = useTexts()
+const { t, percent } = useTexts()
 const sentence = ref('')
 const reading = ref<ReadingAnswer | null>(null)
 async function tryIt(): Promise<void> {
@@ -34,8 +34,21 @@ async function tryIt(): Promise<void> {
       </button>
     </form>
     <p v-if="reading" class="reading" data-test="reading">
-      <SentimentMark :sentiment="reading.sentiment" /> {{ t(`sentiment.${reading.sentiment}`) }}:
+      <SentimentMark :sentiment="reading.sentiment" /> {{
+        t('watch.teach.readAs', {
+          label: t(`sentiment.${reading.sentiment}`),
+          sure: percent(reading.confidence),
+        })
+      }}:
       <EntryText :text="sentence" :spans="reading.spans" />
+    </p>
+    <p v-if="reading?.wish && reading.wantsAnswer !== null" data-test="wish">
+      {{
+        t('watch.teach.triedWish', {
+          label: t(`wish.${reading.wish}`),
+          sure: percent(reading.wantsAnswer),
+        })
+      }}
     </p>
   </div>
 </template>

@@ -1,7 +1,9 @@
+import type { EntryKind } from '@murrabel/core/lens'
 import type { Database, Tx } from '../../database.ts'
 
 export interface Pending {
   direction: 'in' | 'out'
+  kind: EntryKind
   title: string | null
   text: string
   rating: number | null
@@ -32,9 +34,9 @@ export const unreadEntries = (
 export const entriesToRead = (
   db: Database,
   ids: readonly number[],
-): Promise<Pick<Pending, 'id' | 'direction' | 'title' | 'text' | 'rating' | 'private'>[]> =>
-  db.rows<Pick<Pending, 'id' | 'direction' | 'title' | 'text' | 'rating' | 'private'>>(
-    `SELECT id, direction, title, text, rating, private
+): Promise<Pick<Pending, 'id' | 'direction' | 'kind' | 'title' | 'text' | 'rating' | 'private'>[]> =>
+  db.rows<Pick<Pending, 'id' | 'direction' | 'kind' | 'title' | 'text' | 'rating' | 'private'>>(
+    `SELECT id, direction, kind, title, text, rating, private
      FROM entries
      WHERE id = ANY($1::bigint[])
      ORDER BY id`,
@@ -52,7 +54,7 @@ export const lockUnread = (db: Database, ids: readonly number[], tx?: Tx): Promi
        FOR NO KEY UPDATE SKIP LOCKED
      )
      SELECT e.id, e.brand_id AS "brandId", e.profile_id AS "profileId", e.thread_id AS "threadId",
-       e.direction, e.channel, e.title, e.text, e.rating, e.at, e.private,
+       e.direction, e.kind, e.channel, e.title, e.text, e.rating, e.at, e.private,
        coalesce(a.handle, a.name) AS voice
      FROM picked
      JOIN entries e ON e.id = picked.id
@@ -88,6 +90,10 @@ export interface EntryReadingRow {
   search: string
   print: string | null
   story: number | null
+  wish: string | null
+  wishConfidence: number | null
+  wantsAnswer: number | null
+  starsDiffer: boolean
 }
 
 /** Writes what was read of entries; a sentiment that a person put right stays. */
@@ -102,10 +108,12 @@ export const setReadings = async (
        sentiment = CASE WHEN e.corrected_by IS NULL THEN n.sentiment ELSE e.sentiment END,
        score = n.score, confidence = n.confidence, spans = n.spans, search = n.search::tsvector, print = n.print,
        story_id = coalesce(n.story, CASE WHEN e.story_id = e.id THEN e.id END),
+       wish = n.wish, wish_confidence = n.wish_confidence, wants_answer = n.wants_answer, stars_differ = n.stars_differ,
        lead = (e.id = ANY($11::bigint[])), analysed_at = $1
      FROM unnest(
-         $2::bigint[], $3::text[], $4::text[], $5::real[], $6::real[], $7::jsonb[], $8::text[], $9::bigint[], $10::bigint[]
-       ) AS n (id, language, sentiment, score, confidence, spans, search, print, story)
+         $2::bigint[], $3::text[], $4::text[], $5::real[], $6::real[], $7::jsonb[], $8::text[], $9::bigint[], $10::bigint[],
+         $12::text[], $13::real[], $14::real[], $15::bool[]
+       ) AS n (id, language, sentiment, score, confidence, spans, search, print, story, wish, wish_confidence, wants_answer, stars_differ)
      WHERE e.id = n.id`,
     [
       at,
@@ -119,6 +127,10 @@ export const setReadings = async (
       readings.map((r) => r.print),
       readings.map((r) => r.story),
       leads,
+      readings.map((r) => r.wish),
+      readings.map((r) => r.wishConfidence),
+      readings.map((r) => r.wantsAnswer),
+      readings.map((r) => r.starsDiffer),
     ],
     tx,
   )

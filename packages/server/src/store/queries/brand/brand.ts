@@ -57,9 +57,12 @@ export const placeNames = (db: Database, brandId: number): Promise<Place[]> =>
     [brandId],
   )
 
-export const zoneOfBrand = (db: Database, brandId: number): Promise<{ zone: string } | undefined> =>
-  db.one<{ zone: string }>(
-    `SELECT zone
+export const zoneOfBrand = (
+  db: Database,
+  brandId: number,
+): Promise<{ zone: string; doubtBelow: number } | undefined> =>
+  db.one<{ zone: string; doubtBelow: number }>(
+    `SELECT zone, doubt_below AS "doubtBelow"
      FROM brands
      WHERE id = $1`,
     [brandId],

@@ -51,10 +51,15 @@ export async function setJudgement(
     )
 }
 
-/** Keeps each person's judgement: what is learnt from, also where people differ. */
+/** Keeps each person's judgement, with what the machine had read: what is learnt from, also where people differ. */
 export async function keepCorrections(
   db: Database,
-  { ids, judged, colleagueId }: { ids: readonly number[]; judged: Judgement | null; colleagueId: number },
+  {
+    ids,
+    judged,
+    colleagueId,
+    shown,
+  }: { ids: readonly number[]; judged: Judgement | null; colleagueId: number; shown: boolean },
   tx: Tx,
 ): Promise<void> {
   if (judged === null)
@@ -65,10 +70,13 @@ export async function keepCorrections(
     )
   else
     await db.rows(
-      `INSERT INTO corrections (entry_id, colleague_id, sentiment)
-       SELECT id, $2::int, $3 FROM unnest($1::bigint[]) AS n (id)
+      `INSERT INTO corrections (entry_id, colleague_id, sentiment, shown, read_as, read_confidence)
+       SELECT e.id, $2::int, $3, $4,
+         CASE WHEN e.corrected_by IS NULL THEN e.sentiment END, CASE WHEN e.corrected_by IS NULL THEN e.confidence END
+       FROM entries e
+       WHERE e.id = ANY($1::bigint[])
        ON CONFLICT (entry_id, colleague_id) DO UPDATE SET sentiment = excluded.sentiment, at = now()`,
-      [ids, colleagueId, judged],
+      [ids, colleagueId, judged, shown],
       tx,
     )
 }

@@ -1,6 +1,6 @@
 import { leadOrder } from '../shared/leadId.ts'
 import type { Database, Tx } from '../../database.ts'
-import type { DuePolicy, DayHours } from '@murrabel/core/inbox'
+import type { DuePolicy, DayHours, Waiting } from '@murrabel/core/inbox'
 import type { ThreadState, EntryKind, EntryOrigin, Sentiment } from '@murrabel/core/lens'
 
 export interface ThreadFacts {
@@ -28,6 +28,8 @@ export interface ThreadFacts {
   answeredAt: Date | null
   firstWaitingAt: Date | null
   waiting: number
+  /** What those that wait want. */
+  wants: Waiting[]
   /** Answers of ours that failed and wait for somebody to decide. */
   notSent: number
 }
@@ -92,7 +94,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        l.said_anew_at AS "saidAnewAt", t.lead_said_anew_at AS "metAnewAt", l.deleted_at IS NOT NULL AS "leadDeleted",
        coalesce(b.contact_wish_at = l.at, false) AS "leadIsWish",
        CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
-       w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting,
+       w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting, coalesce(w.wants, '[]') AS wants,
        (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.kind = 'reply' AND a.state = 'failed')::int AS "notSent"
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
@@ -111,7 +113,8 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        WHERE e.thread_id = t.id
      ) f ON true
      LEFT JOIN LATERAL (
-       SELECT count(*) AS n, min(greatest(e.at, e.said_anew_at)) AS first
+       SELECT count(*) AS n, min(greatest(e.at, e.said_anew_at)) AS first,
+         jsonb_agg(DISTINCT jsonb_build_object('wish', e.wish, 'wantsAnswer', e.wants_answer)) AS wants
        FROM entries e
        WHERE e.thread_id = t.id
          AND e.direction <> 'out'

@@ -1,4 +1,6 @@
+import { inDoubt } from '../shared/inDoubt.ts'
 import { leadId } from '../shared/leadId.ts'
+import type { Wish } from '@murrabel/core/meaning'
 import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { PostAnswer, ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
@@ -103,9 +105,11 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
   )
 }
 
-export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'contradicts' | 'changeable' | 'reportable'> & {
+export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'changeable' | 'reportable' | 'wish'> & {
   /** It is outside, and was not taken away. */
   stands: boolean
+  wish: Wish | null
+  wishConfidence: number | null
   channel: string
   actionId: number | null
   actionState: NonNullable<ThreadEntry['action']>['state']
@@ -132,7 +136,9 @@ export const entriesOfThread = (
            WHERE d.entry_id = e.id
          ), '[]') AS edits,
          e.likes, e.shares, ${picturesOf('e')} AS pictures,
-         e.language, e.sentiment, c.name AS "correctedBy", e.confidence, e.spans, e.url, e.undated,
+         e.language, e.sentiment, c.name AS "correctedBy", e.confidence, e.spans,
+         ${inDoubt('e')} AS doubt, e.wish, e.wish_confidence AS "wishConfidence",
+         e.wants_answer AS "wantsAnswer", e.stars_differ AS contradicts, e.url, e.undated,
          h.change, r.report, e.outside_id IS NOT NULL AND e.deleted_at IS NULL AS stands,
          o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain,
          CASE WHEN b.state = 'delivered' THEN b.at END AS "deliveredAt",

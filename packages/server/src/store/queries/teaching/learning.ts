@@ -2,12 +2,21 @@ import type { AskedElsewhere } from '../shared/askedElsewhere.ts'
 import type { Database, Tx } from '../../database.ts'
 import type { Model } from '@murrabel/core/learning'
 
+export interface LearningState {
+  seen: number
+  better: boolean | null
+  answersBetter: boolean | null
+  model: Model | null
+  wanted: boolean
+}
+
 export const learningState = (
   db: Database,
   brandId: number,
-): Promise<{ seen: number; better: boolean | null; model: Model | null; wanted: boolean } | undefined> =>
-  db.one<{ seen: number; better: boolean | null; model: Model | null; wanted: boolean }>(
-    `SELECT corrections_seen AS seen, (figures->>'better')::boolean AS better, model, wanted
+): Promise<LearningState | undefined> =>
+  db.one<LearningState>(
+    `SELECT corrections_seen AS seen, (figures->>'better')::boolean AS better,
+       (answers_figures->>'better')::boolean AS "answersBetter", model, wanted
      FROM teaching
      WHERE brand_id = $1`,
     [brandId],
@@ -70,3 +79,63 @@ export const latestCorrections = (brandId: number, limit: number): AskedElsewher
     LIMIT ${limit}`,
   values: [brandId],
 })
+
+/**
+ * What became of what was said to us, the newest first: threads that have an answer of ours after it, and threads that a
+ * colleague finished without one. Of each thread what it began with.
+ */
+export const answeredOrNot = (brandId: number, limit: number): AskedElsewhere => ({
+  sql: `SELECT t.id AS thread, e.title, e.text, e.language, e.kind, e.rating, e.at, o.id IS NOT NULL AS answered
+    FROM threads t
+    JOIN LATERAL (
+      SELECT *
+      FROM entries e
+      WHERE e.thread_id = t.id AND e.direction = 'in' AND e.origin <> 'heard' AND e.analysed_at IS NOT NULL AND e.deleted_at IS NULL
+      ORDER BY e.at, e.id
+      LIMIT 1
+    ) e ON true
+    LEFT JOIN LATERAL (
+      SELECT x.id
+      FROM entries x
+      WHERE x.thread_id = t.id AND x.direction = 'out' AND NOT x.withdrawn AND x.at > e.at
+      LIMIT 1
+    ) o ON true
+    WHERE t.brand_id = $1
+      AND (
+        o.id IS NOT NULL
+        OR (
+          t.state = 'done'
+          AND EXISTS (
+            SELECT 1
+            FROM events v
+            WHERE v.thread_id = t.id AND v.kind = 'finish' AND v.colleague_id IS NOT NULL AND v.undone_at IS NULL
+          )
+        )
+      )
+    ORDER BY t.id DESC
+    LIMIT ${limit}`,
+  values: [brandId],
+})
+
+/** A number that is another one when more was answered or finished. */
+export const stampOfAnswers = (db: Database, brandId: number): Promise<{ stamp: number } | undefined> =>
+  db.one<{ stamp: number }>(
+    `SELECT ((count(*) FILTER (WHERE state = 'done') * 1000003 + count(*) FILTER (WHERE state = 'waiting')) % 2000000011)::int AS stamp
+     FROM threads
+     WHERE brand_id = $1`,
+    [brandId],
+  )
+
+export const keepAnswersLearning = async (
+  db: Database,
+  { brandId, model, figures }: { brandId: number; model: object; figures: object },
+  tx?: Tx,
+): Promise<void> => {
+  await db.rows(
+    `UPDATE teaching
+     SET answers_model = $2, answers_figures = $3
+     WHERE brand_id = $1`,
+    [brandId, JSON.stringify(model), JSON.stringify(figures)],
+    tx,
+  )
+}

@@ -1,3 +1,4 @@
+import type { EntryKind } from '@murrabel/core/lens'
 import type { Database, Tx } from '../../database.ts'
 
 export interface Stored {
@@ -9,6 +10,8 @@ export interface Stored {
   language: string | null
   sentiment: string
   corrected: boolean
+  kind: EntryKind
+  wish: string | null
 }
 
 /** Where a pass over the history begins: the version it reads with, and how much there is. */
@@ -46,7 +49,7 @@ export const entriesBelow = (
 ): Promise<Stored[]> =>
   db.rows<Stored>(
     `SELECT id, thread_id AS "threadId", title, text, rating, language, sentiment,
-       corrected_by IS NOT NULL AS corrected
+       corrected_by IS NOT NULL AS corrected, kind, wish
      FROM entries
      WHERE brand_id = $1 AND direction = 'in' AND analysed_at IS NOT NULL AND id < $2
      ORDER BY id DESC
@@ -76,6 +79,10 @@ export interface Reread {
   confidence: number
   /** JSON text. */
   spans: string
+  wish: string | null
+  wishConfidence: number | null
+  wantsAnswer: number | null
+  starsDiffer: boolean
 }
 
 /** Writes what entries say now. A row that says what it said is not written: most of them. */
@@ -83,13 +90,16 @@ export const setRereadings = async (db: Database, read: readonly Reread[], tx?: 
   await db.rows(
     `UPDATE entries e
      SET sentiment = CASE WHEN e.corrected_by IS NULL THEN n.sentiment ELSE e.sentiment END,
-       score = n.score, confidence = n.confidence, spans = n.spans
-     FROM unnest($1::bigint[], $2::text[], $3::real[], $4::real[], $5::jsonb[])
-       AS n (id, sentiment, score, confidence, spans)
+       score = n.score, confidence = n.confidence, spans = n.spans,
+       wish = n.wish, wish_confidence = n.wish_confidence, wants_answer = n.wants_answer, stars_differ = n.stars_differ
+     FROM unnest($1::bigint[], $2::text[], $3::real[], $4::real[], $5::jsonb[], $6::text[], $7::real[], $8::real[], $9::bool[])
+       AS n (id, sentiment, score, confidence, spans, wish, wish_confidence, wants_answer, stars_differ)
      WHERE e.id = n.id
        AND (
          e.spans <> n.spans
          OR e.confidence <> n.confidence
+         OR (e.wish, e.wish_confidence, e.wants_answer, e.stars_differ)
+           IS DISTINCT FROM (n.wish, n.wish_confidence, n.wants_answer, n.stars_differ)
          OR (e.corrected_by IS NULL AND e.sentiment <> n.sentiment)
        )`,
     [
@@ -98,6 +108,10 @@ export const setRereadings = async (db: Database, read: readonly Reread[], tx?: 
       read.map((r) => r.score),
       read.map((r) => r.confidence),
       read.map((r) => r.spans),
+      read.map((r) => r.wish),
+      read.map((r) => r.wishConfidence),
+      read.map((r) => r.wantsAnswer),
+      read.map((r) => r.starsDiffer),
     ],
     tx,
   )

@@ -1,6 +1,6 @@
 import type { Database, Tx } from '../../database.ts'
 import type { BrandWord, AspectDraft } from '@murrabel/contract'
-import type { Model, Learning } from '@murrabel/core/learning'
+import type { AnswersLearning, AnswersModel, Model, Learning } from '@murrabel/core/learning'
 import type { OwnWord } from '@murrabel/core/sentiment'
 import type { Term } from '@murrabel/core/watches'
 
@@ -13,6 +13,7 @@ export interface TeachingRow {
   model: Model | null
   figures: (Omit<Learning, 'model'> & { contradicting: number }) | null
   learntAt: Date | null
+  answersFigures: Omit<AnswersLearning, 'model'> | null
 }
 
 export const taughtWords = (db: Database, brandId: number): Promise<BrandWord[]> =>
@@ -36,7 +37,7 @@ export const taughtAspects = (db: Database, brandId: number): Promise<Required<A
 export const teachingOfBrand = (db: Database, brandId: number): Promise<TeachingRow | undefined> =>
   db.one<TeachingRow>(
     `SELECT version, edition, history_done AS done, history_total AS total, wanted, model, figures,
-       learnt_at AS "learntAt"
+       learnt_at AS "learntAt", answers_figures AS "answersFigures"
      FROM teaching
      WHERE brand_id = $1`,
     [brandId],
@@ -184,11 +185,16 @@ export const aspectTerms = (
     tx,
   )
 
-export const learntModel = (db: Database, brandId: number, tx?: Tx): Promise<{ model: Model } | undefined> =>
-  db.one<{ model: Model }>(
-    `SELECT model
+export const learntModels = (
+  db: Database,
+  brandId: number,
+  tx?: Tx,
+): Promise<{ model: Model | null; answers: AnswersModel | null } | undefined> =>
+  db.one<{ model: Model | null; answers: AnswersModel | null }>(
+    `SELECT CASE WHEN (figures->>'better')::boolean THEN model END AS model,
+       CASE WHEN (answers_figures->>'better')::boolean THEN answers_model END AS answers
      FROM teaching
-     WHERE brand_id = $1 AND wanted AND model IS NOT NULL AND (figures->>'better')::boolean`,
+     WHERE brand_id = $1 AND wanted`,
     [brandId],
     tx,
   )

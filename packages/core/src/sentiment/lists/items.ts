@@ -1,4 +1,4 @@
-import { tokenise } from '../text/index.ts'
+import { tokenise } from '../../text/index.ts'
 import { valenceOfEmoji, valenceOfEmoticon } from './emoji.ts'
 import { blankEntry, wordKey, type Grammar, type WordEntry } from './grammar.ts'
 import { derive, unstretched } from './morphology.ts'
@@ -15,6 +15,8 @@ export interface Item {
   stressed: boolean
   /** Part of a set phrase already counted. */
   taken: boolean
+  /** The end of the brand's own word or phrase that starts here. */
+  ownEnd?: number
   /** What the reader makes of it: the contribution before the sentence is weighed. */
   valence: number
 }

@@ -1,4 +1,4 @@
-import { foldAccents } from '../text/index.ts'
+import { foldAccents } from '../../text/index.ts'
 import type { Grammar, IdiomNode } from './grammar.ts'
 import type { Item } from './items.ts'
 
@@ -67,6 +67,13 @@ function take(items: Item[], first: number, { last, valence }: Found): void {
   if (valence !== 0) items[first]!.end = end
 }
 
+function takeOwn(items: Item[], first: number, found: Found): void {
+  const end = items[found.last]!.end
+  take(items, first, found)
+  for (let k = first; k <= found.last; k++) items[k]!.ownEnd = undefined
+  items[first]!.ownEnd = end
+}
+
 /** The brand's own words go over everything read so far. */
 export function markOwnWords(items: Item[], ownWords: readonly OwnWord[]): void {
   for (const { term, valence } of ownWords) {
@@ -74,6 +81,6 @@ export function markOwnWords(items: Item[], ownWords: readonly OwnWord[]): void 
     if (!words.length) continue
     for (let i = 0; i + words.length <= items.length; i++)
       if (words.every((word, k) => items[i + k]!.kind === 'word' && foldAccents(items[i + k]!.key) === word))
-        take(items, i, { last: i + words.length - 1, valence })
+        takeOwn(items, i, { last: i + words.length - 1, valence })
   }
 }

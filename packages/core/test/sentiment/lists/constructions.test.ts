@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { sentimentOfReview, readLanguages, readSentiment } from '@murrabel/core/sentiment'
+import { listLanguages, readByLists } from '../../../src/sentiment/lists/readByLists.ts'
 
-const raw = (text: string, language = 'en') => readSentiment(text, { language }).raw
-const sentiment = (text: string, language = 'en') => readSentiment(text, { language }).sentiment
+const raw = (text: string, language = 'en') => readByLists(text, { language }).raw
+const sentiment = (text: string, language = 'en') => readByLists(text, { language }).sentiment
 
 describe('negation', () => {
   test.each([
@@ -99,7 +99,7 @@ describe('forms that no list has', () => {
 describe('spans', () => {
   test('mark the words of the untouched text', () => {
     const text = 'The CREW were sooo kind, but Maren was rude 😡'
-    const { spans } = readSentiment(text)
+    const { spans } = readByLists(text)
     expect(spans.map((s) => [text.slice(s.start, s.end), Math.sign(s.contribution)])).toEqual([
       ['kind', 1],
       ['rude', -1],
@@ -108,32 +108,21 @@ describe('spans', () => {
   })
   test('a set phrase is one span', () => {
     const text = 'They went the extra mile for us'
-    expect(readSentiment(text).spans.map((s) => text.slice(s.start, s.end))).toEqual(['extra mile'])
+    expect(readByLists(text).spans.map((s) => text.slice(s.start, s.end))).toEqual(['extra mile'])
   })
   test('a link, an address and a handle say nothing', () => {
-    expect(readSentiment('www.awful.example @terrible ness@horrible.example').spans).toEqual([])
+    expect(readByLists('www.awful.example @terrible ness@horrible.example').spans).toEqual([])
   })
 })
 
 test('confidence grows with what there is to go by and falls with contradiction', () => {
-  const confidence = (text: string) => readSentiment(text).confidence
+  const confidence = (text: string) => readByLists(text).confidence
   expect(confidence('Wonderful, kind, superb')).toBeGreaterThan(confidence('good'))
   expect(confidence('Wonderful but awful')).toBeLessThan(confidence('Wonderful and superb'))
 })
 
-test.each([
-  [5, 'Terrible food and rude staff', 'negative'],
-  [1, '', 'negative'],
-  [3, '', 'neutral'],
-  [5, '', 'positive'],
-  [4, 'The boat leaves at seven', 'positive'],
-  [null, 'Lovely', 'positive'],
-])('%j stars and "%s" are %s', (rating, text, expected) =>
-  expect(sentimentOfReview(rating, readSentiment(text))).toBe(expected),
-)
-
 describe('other languages', () => {
-  test('are those that are read in full', () => expect(readLanguages).toEqual(['en', 'fr', 'es', 'de']))
+  test('are those that are read in full', () => expect(listLanguages).toEqual(['en', 'fr', 'es', 'de']))
   test.each([
     ['fr', 'Le personnel est très aimable', 'Le personnel n’est pas aimable'],
     ['fr', 'La soupe était bonne', 'La soupe n’était pas bonne'],
@@ -148,7 +137,7 @@ describe('other languages', () => {
   })
   test('a region makes no difference', () => expect(sentiment('Magnifique', 'fr-CA')).toBe('positive'))
   test('a language that is not read is told by its emoji alone', () => {
-    expect(readSentiment('fantastisk tur 😍', { language: 'da' }).spans).toHaveLength(1)
+    expect(readByLists('fantastisk tur 😍', { language: 'da' }).spans).toHaveLength(1)
     expect(sentiment('fantastisk tur', 'da')).toBe('unread')
     expect(sentiment('', 'en')).toBe('unread')
   })

@@ -1,0 +1,39 @@
+import { learnAnswers, type AnswerLesson, type AnswersLearning } from '@murrabel/core/learning'
+import type { EntryKind } from '@murrabel/core/lens'
+import { readMeaning } from '@murrabel/core/meaning'
+import { joinTitle, loadLanguages } from '@murrabel/core/text'
+import { textKindOf } from '../services/analysis/textKind.ts'
+import type { Read } from './findPhrases.ts'
+import type { AnswersQuestion } from './textMessages.ts'
+
+interface Told {
+  thread: number
+  title: string | null
+  text: string
+  language: string | null
+  kind: EntryKind
+  rating: number | null
+  at: Date
+  answered: boolean
+}
+
+/** Learns which things are answered, and measures what was learnt on what was held back. */
+export async function learnFromAnswers(
+  read: Read,
+  { threads, ownWords }: AnswersQuestion,
+): Promise<AnswersLearning> {
+  await loadLanguages()
+  const rows = await read<Told>(threads)
+  return learnAnswers(
+    rows.map(({ thread, title, text, language, kind, rating, at, answered }): AnswerLesson => {
+      const whole = joinTitle(title, text)
+      const { wantsAnswer } = readMeaning(whole, {
+        language: language ?? 'und',
+        ownWords,
+        stars: rating,
+        kind: textKindOf(kind),
+      })
+      return { text: whole, base: wantsAnswer, answered, thread, at: at.getTime() }
+    }),
+  )
+}
