@@ -114,7 +114,12 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
       keysOf(language, feature).map((key) => ({ key, value: feature.value })),
     )
     const find = finders.get(language)!
-    return { features, places: wordPlaces(tokens), words: tokens.tokens.map(({ key }) => find(key)), language }
+    return {
+      features,
+      places: wordPlaces(tokens),
+      words: tokens.tokens.map(({ key }) => find(key)),
+      language,
+    }
   })
   const counts = new Map<string, number>()
   for (const { features } of read) for (const { key } of features) counts.set(key, (counts.get(key) ?? 0) + 1)

@@ -109,7 +109,7 @@ describe('the judgement', () => {
   const judge = async (more: Parameters<typeof entry>[0], may = true) =>
     mount(JudgeLine, { ...(await mounting()), props: { entry: entry(more), may } })
   test.each([
-    [{}, 'Read as negative on 1 word. Wrong?'],
+    [{}, 'Read as negative on 1 word, 80% sure. Wrong?'],
     [{ spans: [] }, 'Read as negative by its stars. Wrong?'],
     [{ spans: [], rating: null, sentiment: 'neutral' as const }, 'No sentiment found. Correct it:'],
     [{ correctedBy: 'Ivo Oduya' }, 'Ivo Oduya set this to negative.'],

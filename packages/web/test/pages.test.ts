@@ -48,6 +48,7 @@ describe('the lens line', () => {
       'channels',
       'places',
       'givenTo',
+      'wishes',
       'sentiments',
       'words',
       'range',

@@ -166,7 +166,7 @@ describe('messages', () => {
   })
   test('no French text was forgotten in English', () => {
     const alike =
-      /^(?:Import|messages|questions|articles|pages|photos|forums|Aspects?|Points?|points|Mentions?|rival|troll|webhook|15 minutes|audience \{now\}|\{n\} (?:mention|points|copies).*|Date|Sentiment|[{(].*)$/
+      /^(?:Import|question|messages|questions|articles|pages|photos|forums|Aspects?|Points?|points|Mentions?|rival|troll|webhook|15 minutes|audience \{now\}|\{n\} (?:mention|points|copies).*|Date|Sentiment|[{(].*)$/
     const left = paths(en).filter((path) => {
       const text = at(en, path)
       return at(fr, path) === text && /[a-z]{4}/.test(text) && !alike.test(text)

@@ -1,6 +1,12 @@
 import { flushPromises } from '@vue/test-utils'
 import { describe, expect, test, vi } from 'vitest'
-import { problemOf, type AlertAnswer, type CompareAnswer, type TeachingAnswer } from '@murrabel/contract'
+import {
+  problemOf,
+  type AlertAnswer,
+  type CompareAnswer,
+  type DoubtsAnswer,
+  type TeachingAnswer,
+} from '@murrabel/contract'
 import { blankLens, parseLens } from '@murrabel/core/lens'
 import AlertsPage from '../src/sections/alerts/AlertsPage.vue'
 import ComparePage from '../src/sections/watches/ComparePage.vue'
@@ -199,6 +205,7 @@ describe('teaching', () => {
     edition: 7,
     words: [{ term: 'rolling', valence: -1.5 }],
     aspects: [{ id: 1, name: 'Crew', terms: [{ text: 'crew' }] }] as TeachingAnswer['aspects'],
+    alikeAspects: [],
     answers: {
       used: false,
       n: 0,
@@ -237,8 +244,38 @@ describe('teaching', () => {
     better: true,
     used: true,
   }
+  const doubts: DoubtsAnswer = {
+    below: 0.6,
+    inDoubt: 1204,
+    rows: [
+      {
+        id: 8,
+        threadId: 5,
+        channel: 'maps',
+        kind: 'review',
+        title: null,
+        text: 'Rolled all the way to Selwick.',
+        at: '2026-11-22T18:42:00Z',
+        rating: null,
+        sentiment: 'negative',
+        confidence: 0.52,
+        spans: [],
+        alike: 7,
+      },
+    ],
+    reliability: { n: 0, elsewhere: 3, error: null, bins: [] },
+  }
   const page = (given = teaching(), more: Answers = {}, options = {}) =>
-    open(TeachPage, { 'GET /api/teaching': given, 'GET /api/brand': brandAnswer(), ...more }, options)
+    open(
+      TeachPage,
+      {
+        'GET /api/teaching/doubts': doubts,
+        ...more,
+        'GET /api/teaching': given,
+        'GET /api/brand': brandAnswer(),
+      },
+      options,
+    )
   const learning = async (part: Partial<Learning>) => {
     const { html } = await page(teaching({ learning: part }))
     return html.find('[data-test="learning"]').text().replace(/\s+/g, ' ')
@@ -331,7 +368,10 @@ describe('teaching', () => {
       'POST /api/teaching/reading': {
         sentiment: 'positive',
         language: 'en',
-        raw: 2,
+        score: 0.7,
+        confidence: 0.82,
+        wish: 'praise',
+        wantsAnswer: 0.2,
         spans: [{ start: 2, end: 11, contribution: 2 }],
       },
     })
@@ -341,7 +381,8 @@ describe('teaching', () => {
     await html.find('form.row').trigger('submit')
     await flushPromises()
     expect((sent('POST')[0]!.body as { words: unknown[] }).words).toHaveLength(2)
-    expect(html.find('[data-test="reading"]').text()).toContain('positive: A flat calm crossing')
+    expect(html.find('[data-test="reading"]').text()).toContain('positive, 82% sure: A flat calm crossing')
+    expect(html.find('[data-test="wish"]').text()).toBe('Read as praise. An answer is wanted: 20%.')
   })
   test('what was learnt is switched off', async () => {
     const { html, sent } = await page(teaching({ learning: measured }), {
@@ -356,6 +397,70 @@ describe('teaching', () => {
     await page(teaching(), {}, { role: 'reader' })
     expect(isOffered('Add a word')).toBe(false)
     expect(isOffered('Add an aspect')).toBe(false)
+  })
+
+  test('a doubt is settled with one key, can be taken back, and stays where it is until others are asked for', async () => {
+    const { html, sent } = await page(teaching(), {
+      'PUT /api/entries/8/sentiment': { sentiment: 'positive' },
+    })
+    const row = () => html.find('.doubt')
+    expect(row().text()).toContain('negative, 52% sure')
+    expect(row().text()).toContain('like 7 others')
+    expect(row().find('.ring').exists()).toBe(true)
+    await row().findAll('.judge button')[2]!.trigger('click')
+    await flushPromises()
+    const told = () => sent('PUT', '/api/entries/8').map(({ body }) => body)
+    expect(told()).toEqual([{ sentiment: 'positive', shown: true }])
+    expect(row().text()).toContain('Judged positive')
+    expect(row().find('.ring').exists()).toBe(false)
+    await useUndo().undo()
+    await flushPromises()
+    expect(told().at(-1)).toEqual({ sentiment: null, shown: true })
+    expect(row().text()).toContain('negative, 52% sure')
+  })
+  test('how reliable readings are: told in words until there is enough for a picture', async () => {
+    const few = (await page()).html.find('[data-test="reliability"]')
+    expect(few.find('svg').exists()).toBe(false)
+    expect(few.text()).toContain('3 corrections made in the inbox are not counted')
+    const judged: DoubtsAnswer = {
+      ...doubts,
+      reliability: {
+        n: 40,
+        elsewhere: 0,
+        error: 0.05,
+        bins: [{ from: 0.8, to: 0.9, n: 40, right: 32, said: 0.85, low: 0.65, high: 0.9 }],
+      },
+    }
+    const many = (await page(teaching(), { 'GET /api/teaching/doubts': judged })).html.find(
+      '[data-test="reliability"]',
+    )
+    expect(many.find('.point title').text()).toBe('80% to 90% sure: 32 of 40 right, between 65% and 90%')
+    expect(many.text()).toContain('5 percentage points apart')
+  })
+  test.each([
+    [{ n: 12, answered: 4 }, '12 threads so far; 30 are needed to learn.'],
+    [
+      {
+        n: 80,
+        answered: 44,
+        byThread: { n: 80, learnt: 70, base: 61 },
+        byTime: { n: 16, learnt: 14, base: 12 },
+        better: true,
+        used: true,
+      },
+      '80 threads, 44 of them answered.On threads held back: 70 of 80 right, 61 without it. On the latest: 14 of 16 right, 12 without it.Better, and not just by chance: it is in use.',
+    ],
+  ])('which things are answered: %j', async (part, text) => {
+    const given = teaching()
+    const { html } = await page({ ...given, answers: { ...given.answers, ...part } })
+    expect(html.find('[data-test="answers"]').text().replace(/\s+/g, ' ')).toBe(text)
+  })
+  test('under an aspect stands whether it is found without its terms', async () => {
+    const alike = { aspect: 1, n: 60, found: 20, right: 18, words: ['helped', 'smile'] }
+    const of = async (used: boolean) =>
+      (await page(teaching({ alikeAspects: [{ ...alike, used }] }))).html.find('.learnt').text()
+    expect(await of(true)).toContain('by words such as helped and smile')
+    expect(await of(false)).toContain('the words beside them in 60 clauses do not tell enough')
   })
 })
 

@@ -46,6 +46,17 @@ export interface TeachingAnswer {
     byTime: { n: number; learnt: number; base: number }
     better: boolean
   }
+  /** By aspect, how it is read where none of its terms stands; `used` where its words tell enough. */
+  alikeAspects: {
+    aspect: number
+    used: boolean
+    /** Clauses that hold a term, and of those found among held-back ones with the terms hidden, how many had held one. */
+    n: number
+    found: number
+    right: number
+    /** Words that tell it most. */
+    words: string[]
+  }[]
   history: { done: number; total: number }
 }
 

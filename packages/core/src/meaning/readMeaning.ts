@@ -129,7 +129,9 @@ function withoutModel(lists: ListReading, stars: number | null): MeaningReading 
   const read = ofEmoji !== 'unread'
   const logits = stars === null ? [0, 0, 0] : [...byStars[clampStars(stars) - 1]!]
   if (read) {
-    const far = Math.log((2 * Math.min(0.95, Math.max(0.4, trust))) / (1 - Math.min(0.95, Math.max(0.4, trust))))
+    const far = Math.log(
+      (2 * Math.min(0.95, Math.max(0.4, trust))) / (1 - Math.min(0.95, Math.max(0.4, trust))),
+    )
     logits[sentiments.indexOf(ofEmoji)]! += far
   }
   const sum = logits.reduce((all, x) => all + Math.exp(x), 0)
@@ -146,7 +148,8 @@ function withoutModel(lists: ListReading, stars: number | null): MeaningReading 
     },
     wish: { label: 'none', confidence: 0, spans: [] },
     wantsAnswer: 0.5,
-    starsDiffer: stars !== null && starsContradict(clampStars(stars), { sentiment: ofEmoji, confidence: trust }),
+    starsDiffer:
+      stars !== null && starsContradict(clampStars(stars), { sentiment: ofEmoji, confidence: trust }),
   }
 }
 

@@ -19,7 +19,8 @@ export interface Tokens {
 
 /** Texts are read up to here; what comes after changes no judgement. */
 const mostTokens = 400
-const pattern = /\p{L}+(?:['’ʼ]\p{L}+)*|\p{N}+(?:[.,:]\p{N}+)*|\p{Extended_Pictographic}|[.!?…¿¡]+|\n/gu
+const pattern = /\p{L}+(?:['’ʼ]\p{L}+)*|\p{N}+(?:[.,:]\p{N}+)*|\p{Extended_Pictographic}|[.!?…¿¡]+|[,;:]|\n/gu
+const pauses = /^[,;:]$/
 const ends = /^[.!?…\n]/
 /** How many words after it a denial reaches. */
 const reach = 4
@@ -60,10 +61,16 @@ export function tokensOf(text: string, language: string): Tokens {
       continue
     }
     if (raw[0] === '¿' || raw[0] === '¡') continue
+    if (pauses.test(raw)) {
+      scope = 0
+      continue
+    }
     open = true
     const key = /^\p{N}/u.test(raw) ? '<n>' : raw.toLowerCase().replace(/[’ʼ]/g, "'")
     const elided = language === 'fr' ? (elision.exec(key)?.[0].length ?? 0) : 0
-    for (const [from, to] of elided ? [[0, elided] as const, [elided, key.length] as const] : [[0, raw.length] as const]) {
+    for (const [from, to] of elided
+      ? [[0, elided] as const, [elided, key.length] as const]
+      : [[0, raw.length] as const]) {
       const part = raw === key || elided ? key.slice(from, to) : key
       tokens.push({ key: part, start: start + from, end: start + to, sentence, denied: scope > 0 })
       if (denial.test(part)) {

@@ -144,7 +144,12 @@ describe('what is wanted', () => {
     expect(iso(dueAt(entry, defaultDuePolicy, nineToFive))).toBe(expected)
   })
 
-  const kinds = fc.constantFrom('review' as const, 'comment' as const, 'message' as const, 'question' as const)
+  const kinds = fc.constantFrom(
+    'review' as const,
+    'comment' as const,
+    'message' as const,
+    'question' as const,
+  )
   const waits = fc.record({
     kind: kinds,
     sentiment: fc.constantFrom('positive' as const, 'neutral' as const, 'negative' as const),

@@ -10,7 +10,16 @@ import {
 import { compileAspects } from '@murrabel/core/sentiment'
 import { seeded } from '../support/random.ts'
 
-const things = ['the boat', 'the kiosk', 'the deck', 'the ramp', 'the cabin', 'the soup', 'the tour', 'the quay']
+const things = [
+  'the boat',
+  'the kiosk',
+  'the deck',
+  'the ramp',
+  'the cabin',
+  'the soup',
+  'the tour',
+  'the quay',
+]
 const lesson = (text: string, answered: boolean, i: number, base = 0.5): AnswerLesson => ({
   text,
   base,
@@ -135,7 +144,10 @@ describe('aspects without their terms', () => {
     const learnt = learnAlikeAspects(texts, aspects)
     expect(learnt.map(({ aspect, n }) => [aspect, n])).toEqual([[1, 40], [2, 40]]) // prettier-ignore
     const alike = new Map(learnt.flatMap(({ aspect, model }) => (model ? [[aspect, model] as const] : [])))
-    const read = (text: string) => compileAspects(aspects, alike).read(text).map(({ aspect }) => aspect)
+    const read = (text: string) =>
+      compileAspects(aspects, alike)
+        .read(text)
+        .map(({ aspect }) => aspect)
     expect(read('Forty minutes at the berth.')).toEqual([1])
     expect(new Set(read('A spoon of salt, and cold.'))).toEqual(new Set([2]))
     expect(read('A lighthouse and a dog.')).toEqual([])

@@ -23,8 +23,9 @@ describe('the texts', () => {
     const built = buildExamples(trainedLanguages.flatMap((language) => readTexts(language)))
     for (const language of languages)
       expect(
-        [...weightsOfLanguage(built, new Float64Array(built.features * outputs), language).keys()].join('\t') ===
-          modelFiles[language]!.features,
+        [...weightsOfLanguage(built, new Float64Array(built.features * outputs), language).keys()].join(
+          '\t',
+        ) === modelFiles[language]!.features,
         language,
       ).toBe(true)
   })

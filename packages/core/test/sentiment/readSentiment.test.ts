@@ -32,8 +32,7 @@ test('stars alone tell the sentiment where no word is read', () => {
 
 test('own words go over the model: a word that is worth nothing has no say, one that is worth much decides', () => {
   const text = 'Took the Storm Petrel today'
-  const of = (valence: number) =>
-    readSentiment(text, { ownWords: [{ term: 'storm petrel', valence }] })
+  const of = (valence: number) => readSentiment(text, { ownWords: [{ term: 'storm petrel', valence }] })
   expect([-3, 3].map((valence) => of(valence).sentiment)).toEqual(['negative', 'positive'])
   const on = (valence: number) =>
     of(valence)

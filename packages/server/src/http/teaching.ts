@@ -1,5 +1,12 @@
 import type { Express } from 'express'
-import { aspectsSchema, doubtSchema, learningSchema, readingSchema, routes, wordsSchema } from '@murrabel/contract'
+import {
+  aspectsSchema,
+  doubtSchema,
+  learningSchema,
+  readingSchema,
+  routes,
+  wordsSchema,
+} from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { handle } from './handle.ts'
 import {
@@ -34,8 +41,7 @@ export function teachingRoutes(app: Express, context: Context): void {
     },
   })
   handle(app, routes.doubts, {
-    act: ({ reader, req }) =>
-      doubtsAnswer(context, reader, req.query.of === 'sample' ? 'sample' : 'useful'),
+    act: ({ reader, req }) => doubtsAnswer(context, reader, req.query.of === 'sample' ? 'sample' : 'useful'),
   })
   handle(app, routes.saveDoubt, {
     schema: doubtSchema,

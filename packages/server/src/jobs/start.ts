@@ -11,7 +11,7 @@ import { askForReadings, createAnalysis, readAgain, runWatchHistories } from '..
 import { runImport } from '../services/imports/index.ts'
 import { prune } from '../services/brand/index.ts'
 import { collectProfile, joinLate, lookAtPublicProfile } from '../services/intake/index.ts'
-import { learnWhenRested, rereadHistory } from '../services/teaching/index.ts'
+import { askAllToLearn, learnWhenRested, rereadHistory } from '../services/teaching/index.ts'
 import { wakeThread } from '../services/inbox/index.ts'
 
 /** Each kind of work and the use case that does it. */
@@ -63,6 +63,7 @@ export async function startJobs(
   listener.on(dueChannel, () => runner.look())
   listener.onReconnect(() => runner.look())
   await askForReadings(context)
+  await askAllToLearn(context)
   // It has much to load: nothing that comes in waits for that.
   void context.readingWorker.warm()
   const schedule = await startSchedule(context)

@@ -1,8 +1,7 @@
 import { learnAnswers, type AnswerLesson, type AnswersLearning } from '@murrabel/core/learning'
 import type { EntryKind } from '@murrabel/core/lens'
-import { readMeaning } from '@murrabel/core/meaning'
+import { readMeaning, textKindOf } from '@murrabel/core/meaning'
 import { joinTitle, loadLanguages } from '@murrabel/core/text'
-import { textKindOf } from '../services/analysis/textKind.ts'
 import type { Read } from './findPhrases.ts'
 import type { AnswersQuestion } from './textMessages.ts'
 

@@ -1,5 +1,4 @@
-import type { StoredReading } from '../services/analysis/readEntry.ts'
-import type { ReadableEntry } from '../services/analysis/readEntry.ts'
+import type { ReadableEntry, StoredMeaning, StoredReading } from '../services/analysis/readEntry.ts'
 import type { TeachingSource } from '../services/analysis/teaching.ts'
 
 /** Entries of a brand to be read with what it has taught. */
@@ -10,3 +9,12 @@ export interface ReadingQuestion {
 }
 /** One for each entry, in the same order. */
 export type ReadingAnswer = StoredReading[]
+
+/** Entries whose language is known, to be read again for what they mean alone. */
+export interface RereadingQuestion {
+  brandId: number
+  teaching: TeachingSource
+  again: readonly (Omit<ReadableEntry, 'private'> & { language: string | null })[]
+}
+/** One for each entry, in the same order; null for one that cannot be read, which stays as it is. */
+export type RereadingAnswer = (StoredMeaning | null)[]

@@ -1,14 +1,20 @@
 import { parentPort } from 'node:worker_threads'
 import { loadLanguages } from '@murrabel/core/text'
-import { readEntry, storedReading } from '../services/analysis/readEntry.ts'
+import {
+  readEntry,
+  readEntryMeaning,
+  storedMeaning,
+  storedReading,
+  type StoredMeaning,
+} from '../services/analysis/readEntry.ts'
 import { compileTeaching, type Teaching } from '../services/analysis/teaching.ts'
-import type { ReadingAnswer, ReadingQuestion } from './readingMessages.ts'
+import type { ReadingAnswer, ReadingQuestion, RereadingAnswer, RereadingQuestion } from './readingMessages.ts'
 
 /** Reads entries beside the server's own thread, which meanwhile stores and answers. It asks no database. */
 const compiled = new Map<number, Teaching>()
 
 /** What a brand has taught, made ready when it changes. */
-function teachingOf({ brandId, teaching }: ReadingQuestion): Teaching {
+function teachingOf({ brandId, teaching }: Pick<ReadingQuestion, 'brandId' | 'teaching'>): Teaching {
   const known = compiled.get(brandId)
   if (known?.version === teaching.version) return known
   const fresh = compileTeaching(teaching)
@@ -16,13 +22,29 @@ function teachingOf({ brandId, teaching }: ReadingQuestion): Teaching {
   return fresh
 }
 
-async function answerOf(question: ReadingQuestion): Promise<ReadingAnswer> {
-  await loadLanguages()
+async function answerOf(
+  question: ReadingQuestion | RereadingQuestion,
+): Promise<ReadingAnswer | RereadingAnswer> {
   const teaching = teachingOf(question)
+  if ('again' in question) return question.again.map((entry) => meaningOf(entry, teaching))
+  await loadLanguages()
   return question.entries.map((entry) => storedReading(readEntry(entry, teaching)))
 }
 
-parentPort?.on('message', async ({ id, question }: { id: number; question: ReadingQuestion }) => {
+function meaningOf(entry: RereadingQuestion['again'][number], teaching: Teaching): StoredMeaning | null {
+  try {
+    return storedMeaning(readEntryMeaning(entry, entry.language ?? 'und', teaching))
+  } catch {
+    return null
+  }
+}
+
+interface Asked {
+  id: number
+  question: ReadingQuestion | RereadingQuestion
+}
+
+parentPort?.on('message', async ({ id, question }: Asked) => {
   try {
     parentPort?.postMessage({ id, answer: await answerOf(question) })
   } catch (error) {

@@ -1,9 +1,11 @@
-import type { ReadingAnswer, ReadingQuestion } from './readingMessages.ts'
+import type { ReadingAnswer, ReadingQuestion, RereadingAnswer, RereadingQuestion } from './readingMessages.ts'
 import { thread } from './thread.ts'
 
 export interface ReadingWorker {
   /** @throws WorkerEnded when the thread broke; any other error comes from an entry that cannot be read */
   read(question: ReadingQuestion): Promise<ReadingAnswer>
+  /** Reads again what entries mean. */
+  reread(question: RereadingQuestion): Promise<RereadingAnswer>
   /** Starts before the first question. */
   warm(): Promise<void>
   stop(): Promise<void>
@@ -15,8 +17,16 @@ export function startReadingWorker(): ReadingWorker {
   const read = (question: ReadingQuestion) => send(question) as Promise<ReadingAnswer>
   return {
     read,
+    reread: (question) => send(question) as Promise<RereadingAnswer>,
     async warm() {
-      const teaching = { version: -1, ownWords: [], aspectTerms: [], model: null, answers: null }
+      const teaching = {
+        version: -1,
+        ownWords: [],
+        aspectTerms: [],
+        model: null,
+        answers: null,
+        alikeAspects: [],
+      }
       // What breaks is met by who asks.
       await read({ brandId: 0, teaching, entries: [] }).catch(() => {})
     },

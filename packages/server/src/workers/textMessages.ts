@@ -1,5 +1,6 @@
+import type { Term } from '@murrabel/core/watches'
 import type { AskedElsewhere } from '../store/queries/shared/askedElsewhere.ts'
-import type { AnswersLearning, Learning } from '@murrabel/core/learning'
+import type { AlikeAspectLearning, AnswersLearning, Learning } from '@murrabel/core/learning'
 
 export interface PhrasesQuestion {
   kind: 'phrases'
@@ -90,6 +91,15 @@ export interface AnswersQuestion {
   stamp: number
 }
 
+/** Learns which words tell an aspect where none of its terms stands. */
+export interface AspectsQuestion {
+  kind: 'aspects'
+  /** Rows of title and text, the newest first. */
+  texts: AskedElsewhere
+  aspects: { id: number; terms: Term[] }[]
+  stamp: string
+}
+
 /** Chooses among readings in doubt those whose settling tells most. */
 export interface DoubtsQuestion {
   kind: 'doubts'
@@ -120,6 +130,7 @@ export type TextQuestion =
   | TunerQuestion
   | LessonsQuestion
   | AnswersQuestion
+  | AspectsQuestion
   | DoubtsQuestion
   | KnowQuestion
 interface Answers {
@@ -127,6 +138,7 @@ interface Answers {
   tuner: TunerFound
   lessons: LessonsFound
   answers: AnswersLearning
+  aspects: AlikeAspectLearning[]
   doubts: DoubtsFound
   know: Known
 }

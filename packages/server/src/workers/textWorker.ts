@@ -1,6 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import pg from 'pg'
 import { chooseDoubts } from './chooseDoubts.ts'
+import { learnAspects } from './learnAspects.ts'
 import { findPhrases, knowTexts } from './findPhrases.ts'
 import { learnFromAnswers } from './learnFromAnswers.ts'
 import { learnLessons } from './learnLessons.ts'
@@ -32,6 +33,8 @@ function answerOf(question: TextQuestion) {
       return learnLessons(read, question)
     case 'answers':
       return learnFromAnswers(read, question)
+    case 'aspects':
+      return learnAspects(read, question)
     case 'doubts':
       return chooseDoubts(read, question)
     case 'know':

@@ -93,7 +93,7 @@ describe('collecting', () => {
     )
     expect(points).toEqual([...points].sort((a, b) => b - a))
     const perrin = (await threadOf('nobody told us')).urgency!
-    expect(perrin.parts.map((p) => p.name)).toEqual(['pastDue', 'negative', 'reach'])
+    expect(perrin.parts.map((p) => p.name)).toEqual(['pastDue', 'negative', 'asked', 'reach'])
     expect(perrin.points).toBe(perrin.parts.reduce((sum, p) => sum + p.points, 0))
   })
 

@@ -166,7 +166,7 @@ test('every kind of work ends as it should, whichever worker is killed, however 
   expect(await count('teaching WHERE history_done < history_total')).toBe(0)
   expect(
     await count(
-      `entries WHERE text LIKE '%lovely crossing%' AND language = 'en' AND spans::text NOT LIKE '%"contribution": -4%'`,
+      `entries WHERE text LIKE '%lovely crossing%' AND language = 'en' AND spans::text NOT LIKE '%"contribution": -6.4%'`,
     ),
   ).toBe(0)
   expect(await count('teaching WHERE learnt_at IS NOT NULL')).toBe(1)

@@ -33,6 +33,7 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     saveWords: { words: [{ term: 'breezy', valence: 1 }] },
     saveAspects: { aspects: [{ name: 'Crew', terms: [{ text: 'crew' }] }] },
     wantLearning: { wanted: true },
+    saveDoubt: { below: 0.6 },
     tryReading: { text: 'A breezy crossing' },
     tryAlert: { lens: '', condition, quietMinutes: 60 },
     createAlert: { name: 'An alert', lens: '', condition, quietMinutes: 60 },

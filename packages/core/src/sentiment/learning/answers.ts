@@ -117,9 +117,6 @@ export function learnAnswers(lessons: readonly AnswerLesson[]): AnswersLearning 
     answered: ordered.filter(({ answered }) => answered).length,
     byThread,
     byTime,
-    better:
-      byThread.learnt > byThread.base &&
-      byTime.learnt > byTime.base &&
-      signTest(gained, lost) < chance,
+    better: byThread.learnt > byThread.base && byTime.learnt > byTime.base && signTest(gained, lost) < chance,
   }
 }

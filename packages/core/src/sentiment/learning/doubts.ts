@@ -28,7 +28,8 @@ export function choosingDoubts(doubts: readonly Doubt[], most: number): { id: nu
   const left = doubts.map(({ confidence }) => 1 - confidence)
   const chosen: { id: number; alike: number }[] = []
   const taken = new Set<number>()
-  const worth = (i: number) => left[i]! + neighbours[i]!.reduce((sum, { j, share }) => sum + share * left[j]!, 0)
+  const worth = (i: number) =>
+    left[i]! + neighbours[i]!.reduce((sum, { j, share }) => sum + share * left[j]!, 0)
   while (chosen.length < Math.min(most, doubts.length)) {
     let best = -1
     let highest = -1

@@ -76,10 +76,7 @@ const softening = 15
  *   says anything, or there is no word at all; that is not `neutral`.
  * @example readByLists('Not bad at all').sentiment === 'positive'
  */
-export function readByLists(
-  text: string,
-  { language = 'en', ownWords = [] }: ListOptions = {},
-): ListReading {
+export function readByLists(text: string, { language = 'en', ownWords = [] }: ListOptions = {}): ListReading {
   const grammar = grammarOf(language)
   const items = readItems(text, grammar)
   if (!items.some((item) => item.kind === 'word' || item.kind === 'emoji')) return unread
@@ -167,7 +164,8 @@ function sumUp(items: readonly Item[], read: boolean): ListReading {
     raw += valence
     size += Math.abs(valence)
   }
-  if (!spans.length) return read ? { score: 0, sentiment: 'neutral', confidence: 0.3, spans, own, raw: 0 } : unread
+  if (!spans.length)
+    return read ? { score: 0, sentiment: 'neutral', confidence: 0.3, spans, own, raw: 0 } : unread
   const score = raw / Math.sqrt(raw * raw + softening)
   const sentiment = sentimentOfRaw(raw)
   const agreement = Math.abs(raw) / size

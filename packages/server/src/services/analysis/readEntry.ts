@@ -1,11 +1,10 @@
 import { applyAnswers, applyModel } from '@murrabel/core/learning'
 import type { EntryKind } from '@murrabel/core/lens'
-import { readMeaning, type Wish } from '@murrabel/core/meaning'
+import { readMeaning, textKindOf, type Wish } from '@murrabel/core/meaning'
 import { sentimentOfAspects, type Sentiment, type SentimentReading } from '@murrabel/core/sentiment'
 import { simHash, type SimHash } from '@murrabel/core/stories'
 import { detectLanguage, joinTitle, placedWords, type PlacedWord } from '@murrabel/core/text'
 import type { Teaching } from './teaching.ts'
-import { textKindOf } from './textKind.ts'
 
 export interface ReadableEntry {
   direction: 'in' | 'out'
@@ -39,44 +38,36 @@ export interface EntryReading extends EntryMeaning {
   print: SimHash | null
 }
 
-/** What is kept of a reading, as the database takes it. */
-export interface StoredReading extends EntryWish {
-  language: string
+/** What is kept of what an entry means, as the database takes it. */
+export interface StoredMeaning extends EntryWish {
   sentiment: Sentiment
   score: number
   confidence: number
   /** JSON text. */
   spans: string
-  /** A tsvector as text. */
-  search: string
-  print: SimHash | null
   aspects: EntryMeaning['aspects']
 }
 
-export const storedReading = ({
+/** What is kept of a reading, as the database takes it. */
+export interface StoredReading extends StoredMeaning {
+  language: string
+  /** A tsvector as text. */
+  search: string
+  print: SimHash | null
+}
+
+export const storedReading = ({ language, words, print, ...meaning }: EntryReading): StoredReading => ({
+  ...storedMeaning(meaning),
   language,
-  sentiment,
-  reading,
-  words,
+  search: tsvectorText(words),
   print,
-  aspects,
-  wish,
-  wishConfidence,
-  wantsAnswer,
-  starsDiffer,
-}: EntryReading): StoredReading => ({
-  wish,
-  wishConfidence,
-  wantsAnswer,
-  starsDiffer,
-  language,
-  sentiment,
+})
+
+export const storedMeaning = ({ reading, ...meaning }: EntryMeaning): StoredMeaning => ({
+  ...meaning,
   score: reading.score,
   confidence: reading.confidence,
   spans: storedSpans(reading),
-  search: tsvectorText(words),
-  print,
-  aspects,
 })
 
 /** Everything a text tells by itself. */
@@ -119,9 +110,10 @@ export function readEntryMeaning(
   return {
     reading,
     sentiment: reading.sentiment,
-    aspects: sentimentOfAspects(aspects.read(whole, { language, ownWords })).map(
-      ({ aspect, sentiment }) => ({ aspect: Number(aspect), sentiment }),
-    ),
+    aspects: sentimentOfAspects(aspects.read(whole, { language, ownWords })).map(({ aspect, sentiment }) => ({
+      aspect: Number(aspect),
+      sentiment,
+    })),
     wish: meaning.wish.confidence >= leastWish ? meaning.wish.label : null,
     wishConfidence: read ? meaning.wish.confidence : null,
     wantsAnswer: read
@@ -136,7 +128,7 @@ export function readEntryMeaning(
 /** Nothing is wanted of us in what we say. */
 const ours = { aspects: [], wish: null, wishConfidence: null, wantsAnswer: null, starsDiffer: false }
 
-export const storedSpans = ({ spans }: SentimentReading): string =>
+const storedSpans = ({ spans }: SentimentReading): string =>
   JSON.stringify(spans.map((s) => ({ ...s, contribution: Math.round(s.contribution * 100) / 100 })))
 
 /** Words with their places as PostgreSQL writes a tsvector. */

@@ -1,5 +1,5 @@
 import { compileAspects, type CompiledAspects, type OwnWord } from '@murrabel/core/sentiment'
-import type { AnswersModel, Model } from '@murrabel/core/learning'
+import type { AlikeAspect, AnswersModel, Model } from '@murrabel/core/learning'
 import type { Term } from '@murrabel/core/watches'
 
 /** What a brand has taught, as plain values. */
@@ -9,6 +9,8 @@ export interface TeachingSource {
   aspectTerms: { id: number; terms: Term[] }[]
   /** Null when nothing was learnt, or it is no better, or nobody wants it. */
   model: Model | null
+  /** Words that tell an aspect where none of its terms stands, by its number. */
+  alikeAspects: [number, AlikeAspect][]
   /** The same of what is answered. */
   answers: AnswersModel | null
 }
@@ -20,5 +22,5 @@ export interface Teaching extends TeachingSource {
 
 export const compileTeaching = (source: TeachingSource): Teaching => ({
   ...source,
-  aspects: compileAspects(source.aspectTerms),
+  aspects: compileAspects(source.aspectTerms, new Map(source.alikeAspects)),
 })

@@ -10,7 +10,7 @@ import {
 import { brandOwner } from '../../jobs/due/dueWork.ts'
 import { holdMentions } from '../../store/queries/analysis/mentions.ts'
 import { recordAll } from '../log/index.ts'
-import { learnAfterMs } from '../teaching/index.ts'
+import { askToLearn, learnAfterMs } from '../teaching/index.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /**
@@ -60,7 +60,7 @@ export async function correctMany(
     const owner = brandOwner(reader.brandId)
     if (judged === null) await due.ask({ kind: 'analyse', subject: reader.brandId, owner }, tx)
     // Corrections often come many in a row: learning waits for a pause.
-    await due.ask({ kind: 'learn', subject: reader.brandId, owner, at: now() + learnAfterMs }, tx)
+    await askToLearn({ due, now }, reader.brandId, learnAfterMs, tx)
     await live.tell(reader.brandId, { kind: 'thread', threads }, tx)
     return entries.map(({ id, sentiment }) => ({ id, before: sentiment }))
   })

@@ -37,9 +37,13 @@ interface Change {
   final?: boolean
 }
 
+/** What is answered and what is finished without a word is learnt from, later: it is much, and each tells little. */
+const tellsOfAnswers: ReadonlySet<string> = new Set(['finish', 'reply', 'replyAndFinish'])
+const learnFromAnswersAfterMs = 600_000
+
 /** Writes a change with what was before it, so that it can be explained and undone. */
 export async function writeChange(
-  { db, live, due }: Parts,
+  { db, live, due, now }: Parts,
   actor: Actor,
   thread: LockedThread,
   change: Change,
@@ -66,6 +70,16 @@ export async function writeChange(
   if (setAsideUntil !== null)
     await due.ask(
       { kind: 'wake', subject: thread.id, owner: brandOwner(thread.brandId), at: setAsideUntil },
+      tx,
+    )
+  if (tellsOfAnswers.has(change.kind))
+    await due.ask(
+      {
+        kind: 'learn',
+        subject: thread.brandId,
+        owner: brandOwner(thread.brandId),
+        at: now() + learnFromAnswersAfterMs,
+      },
       tx,
     )
   const [event] = await record(

@@ -1,7 +1,7 @@
 import { stands } from '@murrabel/core/actions'
 import { urgency, wantedOf } from '@murrabel/core/inbox'
 import type { EntryKind } from '@murrabel/core/lens'
-import { readMeaning } from '@murrabel/core/meaning'
+import { readMeaning, textKindOf } from '@murrabel/core/meaning'
 import { joinTitle } from '@murrabel/core/text'
 import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
@@ -23,7 +23,6 @@ import {
 } from '../../store/queries/inbox/thread.ts'
 import { mayAccess } from '../../store/queries/shared/where.ts'
 import { visitorOfThread } from '../../store/queries/chat/visits.ts'
-import { textKindOf } from '../analysis/textKind.ts'
 import type { Database } from '../../store/database.ts'
 
 /** A thread with everything beside it: its entries, what was done with it, who it is and what they said before. */
@@ -106,9 +105,7 @@ function urgencyOf(
       waitingMessages: waiting.length,
       dueAt: thread.dueAt?.getTime() ?? null,
       notSent: entries.filter(({ action }) => action?.state === 'failed').length,
-      wanted: wantedOf(
-        waiting.map(({ wish, wantsAnswer }) => ({ wish: wish?.label ?? null, wantsAnswer })),
-      ),
+      wanted: wantedOf(waiting.map(({ wish, wantsAnswer }) => ({ wish: wish?.label ?? null, wantsAnswer }))),
     },
     { now, receivedAt: lead.at.getTime() },
   )
@@ -208,10 +205,14 @@ async function entriesOf(db: Database, id: number): Promise<ThreadEntry[]> {
 
 /** The words a wish rests on are read when somebody looks: they are many, and few are looked at. */
 function wishOf(
-  { title, text, language, kind, rating, direction }: Pick<
-    ThreadEntryRow,
-    'title' | 'text' | 'language' | 'kind' | 'rating' | 'direction'
-  >,
+  {
+    title,
+    text,
+    language,
+    kind,
+    rating,
+    direction,
+  }: Pick<ThreadEntryRow, 'title' | 'text' | 'language' | 'kind' | 'rating' | 'direction'>,
   { label, confidence }: { label: ThreadEntryRow['wish']; confidence: number | null },
 ): ThreadEntry['wish'] {
   if (label === null || direction === 'out') return null

@@ -1,4 +1,4 @@
 export { doubtsAnswer, saveDoubtBelow } from './doubts.ts'
-export { learnAfterMs, learnFromCorrections, learnWhenRested } from './learning.ts'
+export { askAllToLearn, askToLearn, learnAfterMs, learnFromCorrections, learnWhenRested } from './learning.ts'
 export { rereadHistory } from './rereadHistory.ts'
 export { saveAspects, saveWords, teachingAnswer, tryReading, wantLearning } from './teaching.ts'

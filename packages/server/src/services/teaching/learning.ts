@@ -1,11 +1,14 @@
 import type { Context } from '../../context.ts'
 import type { WorkOutcome } from '../../jobs/due/next.ts'
-import type { Database } from '../../store/database.ts'
+import type { Database, Tx } from '../../store/database.ts'
+import { brandOwner } from '../../jobs/due/dueWork.ts'
 import {
   answeredOrNot,
+  brandsThatTeach,
   keepAnswersLearning,
   stampOfAnswers,
   latestCorrections,
+  latestSaid,
   learningState,
   keepLearning,
   stampOfCorrections,
@@ -38,6 +41,12 @@ export async function learnFromCorrections(
     ownWords: teaching.ownWords,
     stamp: seen,
   })
+  const aspects = await textWorker.ask({
+    kind: 'aspects',
+    texts: latestSaid(brandId, lessonLimit),
+    aspects: teaching.aspectTerms,
+    stamp: `${seen}/${row.version}`,
+  })
   const { model, contradicting, ...figures } = await textWorker.ask({
     kind: 'lessons',
     corrections: latestCorrections(brandId, lessonLimit),
@@ -51,16 +60,18 @@ export async function learnFromCorrections(
       tx,
     )
     const { model: answersModel, ...answersFigures } = answers
-    await keepAnswersLearning(db, { brandId, model: answersModel, figures: answersFigures }, tx)
+    await keepAnswersLearning(db, { brandId, model: answersModel, figures: answersFigures, aspects }, tx)
     const inUse = (better: boolean | null) => row.wanted && better === true
-    const changes = [figures.better, row.better, answers.better, row.answersBetter].some(inUse)
+    const changes =
+      [figures.better, row.better, answers.better, row.answersBetter].some(inUse) ||
+      JSON.stringify(aspects) !== JSON.stringify(row.aspectsLearnt ?? [])
     if (changes) await newTeachingVersion({ db, due }, brandId, tx)
     await live.tell(brandId, { kind: 'teaching' }, tx)
   })
   return true
 }
 
-/** A number that changes with every correction given, changed or taken back, and with what is answered and finished. */
+/** A number that changes with every correction, with what is answered and finished, with aspects, and as the history grows. */
 async function correctionStamp(db: Database, brandId: number): Promise<number> {
   const [row, answers] = await Promise.all([stampOfCorrections(db, brandId), stampOfAnswers(db, brandId)])
   return ((row?.stamp ?? 0) ^ (answers?.stamp ?? 0)) | 0
@@ -69,6 +80,22 @@ async function correctionStamp(db: Database, brandId: number): Promise<number> {
 /** Corrections often come many in a row: learning waits for a pause, but not for ever. */
 export const learnAfterMs = 4_000
 const longestMs = 60_000
+
+/** Asks to learn after a while; what was asked for earlier comes earlier. */
+export const askToLearn = (
+  { due, now }: Pick<Context, 'due' | 'now'>,
+  brandId: number,
+  afterMs: number,
+  tx?: Tx,
+): Promise<void> =>
+  due.ask({ kind: 'learn', subject: brandId, owner: brandOwner(brandId), at: now() + afterMs }, tx)
+
+const learnAtStartAfterMs = 30_000
+
+/** Asks for every brand, at the start of the jobs: where nothing is new, nothing is learnt. */
+export async function askAllToLearn(parts: Pick<Context, 'db' | 'due' | 'now'>): Promise<void> {
+  for (const { id } of await brandsThatTeach(parts.db)) await askToLearn(parts, id, learnAtStartAfterMs)
+}
 
 /** Learns when the corrections of a brand have rested for a while. */
 export async function learnWhenRested(

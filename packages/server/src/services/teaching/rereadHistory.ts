@@ -12,12 +12,11 @@ import {
 } from '../../store/queries/teaching/rereading.ts'
 import { holdMentions } from '../../store/queries/analysis/mentions.ts'
 import {
+  loadTeachingSource,
   storeAspects,
-  readEntryMeaning,
-  storedSpans,
-  type EntryMeaning,
-  loadTeaching,
-  type Teaching,
+  type ReadableEntry,
+  type StoredMeaning,
+  type TeachingSource,
 } from '../analysis/index.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
@@ -31,12 +30,12 @@ interface Reached {
   done: number
 }
 
-type Parts = Pick<Context, 'db' | 'live' | 'now'>
+type Parts = Pick<Context, 'db' | 'live' | 'now' | 'readingWorker'>
 
 /**
- * Reads the sentiment of a brand's whole history again, newest first, a step a transaction, with its progress stored and
- * told. What a person has judged stays. A newer teaching ends the run, and the next one begins with it. Taken up by another
- * worker, a run goes on where it stopped.
+ * Reads what a brand's whole history means again, newest first, a step a transaction, with its progress stored and told; the
+ * next step is read while one is stored. What a person has judged stays. A newer teaching ends the run, and the next one
+ * begins with it. Taken up by another worker, a run goes on where it stopped.
  */
 export async function rereadHistory(parts: Parts, piece: Piece): Promise<WorkOutcome> {
   const { db, live } = parts
@@ -44,11 +43,16 @@ export async function rereadHistory(parts: Parts, piece: Piece): Promise<WorkOut
   for (;;) {
     const wanted = await beginning(db, piece.id)
     if (!wanted) return 'done'
-    const teaching = await loadTeaching(db, piece.id, wanted.version)
+    const teaching = await loadTeachingSource(db, piece.id, wanted.version)
     let reached: Reached | null = from?.version === wanted.version ? from : wanted
+    let ahead = await readAhead(parts, piece, teaching, reached.below)
     while (reached) {
       piece.signal.throwIfAborted()
-      reached = await readStep(parts, piece, teaching, reached)
+      const next = ahead.end === null ? null : readAhead(parts, piece, teaching, ahead.end)
+      // Met where it is waited for, if it is.
+      next?.catch(() => {})
+      reached = await readStep(parts, piece, { teaching, ahead }, reached)
+      if (reached) ahead = (await next) ?? (await readAhead(parts, piece, teaching, reached.below))
     }
     from = null
     await live.tell(piece.id, { kind: 'watches' })
@@ -61,21 +65,86 @@ async function beginning(db: Database, brandId: number): Promise<Reached | null>
   return row ? { version: row.version, total: row.total, below: row.top + 1, done: 0 } : null
 }
 
+/** Entries that are read before it is their turn. */
+interface Ahead {
+  entries: Map<number, Stored>
+  readings: Promise<Map<number, StoredMeaning | null>>
+  /** Where the next begin; null at the end of the history. */
+  end: number | null
+}
+
+async function readAhead(
+  parts: Parts,
+  piece: Piece,
+  teaching: TeachingSource,
+  below: number,
+): Promise<Ahead> {
+  const entries = await entriesBelow(parts.db, { brandId: piece.id, below, limit: step })
+  const readings = readingsOf(parts, piece.id, teaching, entries)
+  readings.catch(() => {})
+  return {
+    entries: new Map(entries.map((entry) => [entry.id, entry])),
+    readings,
+    end: entries.length < step ? null : entries[entries.length - 1]!.id,
+  }
+}
+
+/** What entries mean, by id; null for one that cannot be read, which stays as it is. */
+async function readingsOf(
+  { readingWorker }: Parts,
+  brandId: number,
+  teaching: TeachingSource,
+  entries: readonly Stored[],
+): Promise<Map<number, StoredMeaning | null>> {
+  if (!entries.length) return new Map()
+  const answers = await readingWorker.reread({ brandId, teaching, again: entries.map(readableOf) })
+  return new Map(entries.map(({ id }, i) => [id, answers[i]!]))
+}
+
+const readableOf = ({
+  kind,
+  title,
+  text,
+  rating,
+  language,
+}: Stored): Omit<ReadableEntry, 'private'> & Pick<Stored, 'language'> => ({
+  direction: 'in',
+  kind,
+  title,
+  text,
+  rating,
+  language,
+})
+
+const isSame = (a: Stored | undefined, b: Stored): boolean =>
+  a?.text === b.text && a.title === b.title && a.rating === b.rating && a.language === b.language
+
+type Read = StoredMeaning & { entry: Stored }
+
 /** One step in one transaction; null at the end, or when there is a newer teaching. */
 function readStep(
-  { db, live, now }: Parts,
+  parts: Parts,
   piece: Piece,
-  teaching: Teaching,
+  { teaching, ahead }: { teaching: TeachingSource; ahead: Ahead },
   { version, total, below, done }: Reached,
 ): Promise<Reached | null> {
+  const { db, live, now } = parts
   const brandId = piece.id
   return db.inTransaction(async (tx) => {
+    // What was read ahead is waited for before anything is held.
+    const known = await ahead.readings
     await holdMentions(db, brandId, tx)
     const asked = await holdVersion(db, { brandId, version }, tx)
     if (!asked.length) return null
     const entries = await entriesBelow(db, { brandId, below, limit: step }, tx)
     const finished = entries.length < step
-    const reads = entries.flatMap((entry) => sentimentOf(entry, teaching))
+    // What changed since it was read ahead is read now.
+    const changed = entries.filter((entry) => !isSame(ahead.entries.get(entry.id), entry))
+    const fresh = await readingsOf(parts, brandId, teaching, changed)
+    const reads = entries.flatMap((entry): Read[] => {
+      const reading = fresh.has(entry.id) ? fresh.get(entry.id) : known.get(entry.id)
+      return reading ? [{ ...reading, entry }] : []
+    })
     await storeRereadings(db, brandId, reads, now(), tx)
     const next = { version, total, below: entries[entries.length - 1]?.id ?? 0, done: done + entries.length }
     await setHistoryDone(
@@ -89,37 +158,16 @@ function readStep(
   })
 }
 
-/** What an entry says with this teaching; nothing for one that cannot be read, which stays as it is. */
-function sentimentOf(entry: Stored, teaching: Teaching): (EntryMeaning & { entry: Stored })[] {
-  try {
-    return [
-      { entry, ...readEntryMeaning({ ...entry, direction: 'in' }, entry.language ?? 'und', teaching) },
-    ]
-  } catch {
-    return []
-  }
-}
-
 async function storeRereadings(
   db: Database,
   brandId: number,
-  reads: (EntryMeaning & { entry: Stored })[],
+  reads: readonly Read[],
   now: number,
   tx: Tx,
 ): Promise<void> {
   await setRereadings(
     db,
-    reads.map(({ entry, sentiment, reading, wish, wishConfidence, wantsAnswer, starsDiffer }) => ({
-      id: entry.id,
-      sentiment,
-      score: reading.score,
-      confidence: reading.confidence,
-      spans: storedSpans(reading),
-      wish,
-      wishConfidence,
-      wantsAnswer,
-      starsDiffer,
-    })),
+    reads.map(({ entry, ...meaning }) => ({ ...meaning, id: entry.id })),
     tx,
   )
   await storeAspects(db, reads, tx)

@@ -1,4 +1,9 @@
-import { answerLessonsNeeded, lessonsNeeded, type Model } from '@murrabel/core/learning'
+import {
+  answerLessonsNeeded,
+  lessonsNeeded,
+  type AlikeAspectLearning,
+  type Model,
+} from '@murrabel/core/learning'
 import { hasContentWord } from '@murrabel/core/phrases'
 import { detectLanguage, loadLanguages } from '@murrabel/core/text'
 import {
@@ -29,6 +34,7 @@ import {
 } from '../../store/queries/teaching/taught.ts'
 import { loadTeaching, readEntryMeaning, newTeachingVersion } from '../analysis/index.ts'
 import { record } from '../log/index.ts'
+import { askToLearn, learnAfterMs } from './learning.ts'
 
 const strongestShown = 12
 
@@ -45,9 +51,24 @@ export async function teachingAnswer({ db }: Pick<Context, 'db'>, reader: Reader
     aspects,
     learning: learningOf(row, corrections?.n ?? 0),
     answers: answersOf(row),
+    alikeAspects: (row?.aspectsLearnt ?? []).map(alikeOf),
     history: { done: row?.done ?? 0, total: row?.total ?? 0 },
   }
 }
+
+const tellingShown = 5
+
+const alikeOf = ({ aspect, n, found, right, model }: AlikeAspectLearning) => ({
+  aspect,
+  used: model !== null,
+  n,
+  found,
+  right,
+  words: Object.entries(model?.weights ?? {})
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, tellingShown)
+    .map(([word]) => word),
+})
 
 function answersOf(row: TeachingRow | undefined): TeachingAnswer['answers'] {
   const none = { n: 0, learnt: 0, base: 0 }
@@ -119,6 +140,7 @@ async function changeTeaching(
     if (seen !== undefined && row?.edition !== seen) throw new Refusal('changedMeanwhile')
     await change(tx)
     await newTeachingVersion(context, reader.brandId, tx)
+    await askToLearn(context, reader.brandId, learnAfterMs, tx)
     await record(db, reader, { kind: what, on: ['brand', reader.brandId] }, tx)
     await live.tell(reader.brandId, { kind: 'teaching' }, tx)
   })
@@ -210,10 +232,14 @@ export async function tryReading(
   await loadLanguages()
   const teaching = await loadTeaching(db, reader.brandId, 0)
   const language = detectLanguage(text)
-  const { reading, wish, wantsAnswer } = readEntryMeaning({ direction: 'in', kind: 'comment', title: null, text, rating: null }, language, {
-    ...teaching,
-    ownWords: words ? [...words] : teaching.ownWords,
-  })
+  const { reading, wish, wantsAnswer } = readEntryMeaning(
+    { direction: 'in', kind: 'comment', title: null, text, rating: null },
+    language,
+    {
+      ...teaching,
+      ownWords: words ? [...words] : teaching.ownWords,
+    },
+  )
   const { sentiment, confidence, score, spans } = reading
   return { sentiment, language, score, confidence, spans, wish, wantsAnswer }
 }

@@ -1,9 +1,9 @@
 /**
  * What is wanted of us in an entry, and whether an answer is; below which confidence a reading of sentiment is in doubt for a
- * brand. The indexes on time hold them, so that lenses need no text.
+ * brand. The indexes on time hold what is wanted, so that lenses need no text.
  */
 const before = 'thread_id, profile_id, place_id, account_id, kind, channel, sentiment, language, reach'
-const covered = `${before}, wish, confidence`
+const covered = `${before}, wish`
 
 const indexes = (columns: string) => `
 DROP INDEX entries_time;
@@ -25,13 +25,13 @@ ALTER TABLE corrections
   ADD COLUMN read_as text,
   ADD COLUMN read_confidence real,
   ADD COLUMN shown boolean NOT NULL DEFAULT false;
-ALTER TABLE teaching ADD COLUMN answers_model jsonb, ADD COLUMN answers_figures jsonb;
+ALTER TABLE teaching ADD COLUMN answers_model jsonb, ADD COLUMN answers_figures jsonb, ADD COLUMN aspects_learnt jsonb;
 ${indexes(covered)}
 `
 
 export const down = `
 ${indexes(before)}
-ALTER TABLE teaching DROP COLUMN answers_model, DROP COLUMN answers_figures;
+ALTER TABLE teaching DROP COLUMN answers_model, DROP COLUMN answers_figures, DROP COLUMN aspects_learnt;
 ALTER TABLE corrections DROP COLUMN read_as, DROP COLUMN read_confidence, DROP COLUMN shown;
 ALTER TABLE brands DROP COLUMN doubt_below;
 ALTER TABLE entries DROP COLUMN wish, DROP COLUMN wish_confidence, DROP COLUMN wants_answer, DROP COLUMN stars_differ;

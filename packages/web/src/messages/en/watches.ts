@@ -450,6 +450,10 @@ export const watch = {
     saved: 'Saved; past entries are being updated',
     readAs: '{label}, {sure} sure',
     triedWish: 'Read as {label}. An answer is wanted: {sure}.',
+    alikeUsed:
+      'Also found without these terms, by words such as {words}: with the terms hidden, {right} of {found} clauses found had held one.',
+    alikeNot:
+      'Only found by its terms: the words beside them in {n} clause do not tell enough. | Only found by its terms: the words beside them in {n} clauses do not tell enough.',
     doubts: 'Settle doubts',
     doubtsIntro:
       'Below this certainty a reading is in doubt: it wears a ring in the inbox. Judging one tells Murrabel about all that are alike.',
@@ -468,7 +472,8 @@ export const watch = {
       'Of the readings that were shown here and judged: how many were right, by how sure they were. A reading that is 80% sure should be right 8 times in 10.',
     reliabilityFew:
       '{n} judged so far. With {needed} there is something to see. | {n} judged so far. With {needed} there is something to see.',
-    reliabilityError: '{n} judged; what was said and what was right are {points} percentage points apart on average.',
+    reliabilityError:
+      '{n} judged; what was said and what was right are {points} percentage points apart on average.',
     elsewhere:
       '{n} correction made in the inbox is not counted: people correct what is wrong. | {n} corrections made in the inbox are not counted: people correct what is wrong.',
     said: 'how sure',
@@ -477,7 +482,8 @@ export const watch = {
     answers: 'Which things are answered',
     answersIntro:
       'Learned from what the team answered and what it finished without a word. It is used only where it is better on threads held back and on the latest ones.',
-    answersFew: '{n} thread so far; {needed} are needed to learn. | {n} threads so far; {needed} are needed to learn.',
+    answersFew:
+      '{n} thread so far; {needed} are needed to learn. | {n} threads so far; {needed} are needed to learn.',
     answersFrom: '{n} threads, {answered} of them answered.',
     byThread: 'On threads held back: {learnt} of {n} right, {base} without it.',
     byTime: 'On the latest: {learnt} of {n} right, {base} without it.',

@@ -449,15 +449,20 @@ export const watch: typeof english = {
     saved: "Enregistré ; l'historique est relu",
     readAs: '{label}, sûr à {sure}',
     triedWish: 'Lu comme {label}. Une réponse est attendue : {sure}.',
+    alikeUsed:
+      'Trouvé aussi sans ces termes, par des mots comme {words} : termes cachés, {right} propositions trouvées sur {found} en contenaient un.',
+    alikeNot:
+      'Trouvé par ses termes seulement : les mots à côté, dans {n} proposition, n’en disent pas assez. | Trouvé par ses termes seulement : les mots à côté, dans {n} propositions, n’en disent pas assez.',
     doubts: 'Lever les doutes',
     doubtsIntro:
-      "En dessous de cette certitude, une lecture est incertaine : elle porte un anneau dans la boîte. En juger une renseigne sur toutes celles qui lui ressemblent.",
+      'En dessous de cette certitude, une lecture est incertaine : elle porte un anneau dans la boîte. En juger une renseigne sur toutes celles qui lui ressemblent.',
     below: 'Incertain en dessous de',
     inDoubt: '{n} entrée incertaine | {n} entrées incertaines',
     showDoubts: 'Voir dans la boîte',
     useful: 'Les plus utiles',
     sample: 'Un échantillon du tout',
-    useless: "Aucune lecture n'est incertaine. Jugez un échantillon de toutes les lectures pour voir si elles sont fiables.",
+    useless:
+      "Aucune lecture n'est incertaine. Jugez un échantillon de toutes les lectures pour voir si elles sont fiables.",
     allJudged: 'Tout ce qui est montré ici est jugé.',
     more: "En montrer d'autres",
     alikeTexts: 'comme {n} autre | comme {n} autres',
@@ -467,7 +472,8 @@ export const watch: typeof english = {
       'Parmi les lectures montrées ici et jugées : combien étaient justes, selon leur certitude. Une lecture sûre à 80 % devrait être juste 8 fois sur 10.',
     reliabilityFew:
       "{n} jugée jusqu'ici. À partir de {needed}, il y a quelque chose à voir. | {n} jugées jusqu'ici. À partir de {needed}, il y a quelque chose à voir.",
-    reliabilityError: "{n} jugées ; ce qui était dit et ce qui était juste diffèrent de {points} points en moyenne.",
+    reliabilityError:
+      '{n} jugées ; ce qui était dit et ce qui était juste diffèrent de {points} points en moyenne.',
     elsewhere:
       '{n} correction faite dans la boîte ne compte pas : on corrige ce qui est faux. | {n} corrections faites dans la boîte ne comptent pas : on corrige ce qui est faux.',
     said: 'certitude',
@@ -476,7 +482,8 @@ export const watch: typeof english = {
     answers: 'Ce qui reçoit une réponse',
     answersIntro:
       "Appris de ce que l'équipe a répondu et de ce qu'elle a clos sans un mot. Utilisé seulement si c'est mieux sur des fils mis à part et sur les plus récents.",
-    answersFew: "{n} fil jusqu'ici ; il en faut {needed} pour apprendre. | {n} fils jusqu'ici ; il en faut {needed} pour apprendre.",
+    answersFew:
+      "{n} fil jusqu'ici ; il en faut {needed} pour apprendre. | {n} fils jusqu'ici ; il en faut {needed} pour apprendre.",
     answersFrom: '{n} fils, dont {answered} ont reçu une réponse.',
     byThread: 'Sur des fils mis à part : {learnt} sur {n} justes, {base} sans cela.',
     byTime: 'Sur les plus récents : {learnt} sur {n} justes, {base} sans cela.',

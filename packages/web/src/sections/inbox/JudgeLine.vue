@@ -40,7 +40,8 @@ const wish = computed(() => {
     label: t(`wish.${entry.wish.label}`),
     sure: percent(entry.wish.confidence),
   })
-  const answer = entry.wantsAnswer === null ? '' : t('inbox.answerWanted', { sure: percent(entry.wantsAnswer) })
+  const answer =
+    entry.wantsAnswer === null ? '' : t('inbox.answerWanted', { sure: percent(entry.wantsAnswer) })
   return [wishWords.value ? `${said}: ${wishWords.value}` : said, answer].filter(Boolean).join('. ')
 })
 </script>

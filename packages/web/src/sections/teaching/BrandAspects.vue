@@ -1,15 +1,33 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
-import type { AspectDraft } from '@murrabel/contract'
+import type { AspectDraft, TeachingAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import TaughtList from './TaughtList.vue'
 import TermList from '../../parts/TermList.vue'
 
 /** What people speak of when they speak of the brand, each aspect with its words. */
 const aspects = defineModel<AspectDraft[]>({ required: true })
-defineProps<{ editable: boolean; busy: boolean; changed: boolean }>()
+const { alike } = defineProps<{
+  alike: TeachingAnswer['alikeAspects']
+  editable: boolean
+  busy: boolean
+  changed: boolean
+}>()
 const emit = defineEmits<{ save: [] }>()
-const { t } = useTexts()
+const { t, list } = useTexts()
+
+/** How an aspect is read where none of its terms stands. */
+function withoutTerms(id: number | undefined): string {
+  const learnt = alike.find(({ aspect }) => aspect === id)
+  if (!learnt) return ''
+  return learnt.used
+    ? t('watch.teach.alikeUsed', {
+        words: list(learnt.words),
+        right: learnt.right,
+        found: learnt.found,
+      })
+    : t('watch.teach.alikeNot', { n: learnt.n }, learnt.n)
+}
 </script>
 
 <template>
@@ -44,6 +62,7 @@ const { t } = useTexts()
           </button>
         </span>
         <TermList v-model="aspect.terms" :label="t('watch.teach.aspectTerms', { name: aspect.name })" />
+        <p v-if="withoutTerms(aspect.id)" class="soft learnt">{{ withoutTerms(aspect.id) }}</p>
       </div>
     </div>
   </TaughtList>
@@ -61,6 +80,10 @@ const { t } = useTexts()
   gap: 12px 32px;
   margin: 8px 0;
   align-items: start;
+}
+.learnt {
+  margin-top: 4px;
+  font-size: 12px;
 }
 .aspect :deep(label) {
   font-weight: 400;

@@ -50,9 +50,7 @@ const { t } = useTexts()
     </p>
     <div v-else data-test="answers">
       <p>{{ t('watch.teach.answersFrom', { n: answers.n, answered: answers.answered }) }}</p>
-      <p>
-        {{ t('watch.teach.byThread', answers.byThread) }} {{ t('watch.teach.byTime', answers.byTime) }}
-      </p>
+      <p>{{ t('watch.teach.byThread', answers.byThread) }} {{ t('watch.teach.byTime', answers.byTime) }}</p>
       <p>{{ t(`watch.teach.${answers.used ? 'better' : answers.better ? 'betterOff' : 'notBetter'}`) }}</p>
     </div>
     <p class="row">

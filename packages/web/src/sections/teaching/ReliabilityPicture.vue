@@ -11,8 +11,12 @@ const { t, number, percent } = useTexts()
 const needed = 12
 const width = 340
 const height = 210
-const x = scaleLinear().domain([0.3, 1]).range([40, width - 12])
-const y = scaleLinear().domain([0, 1]).range([height - 34, 10])
+const x = scaleLinear()
+  .domain([0.3, 1])
+  .range([40, width - 12])
+const y = scaleLinear()
+  .domain([0, 1])
+  .range([height - 34, 10])
 const steps = [0, 0.25, 0.5, 0.75, 1]
 const sure = [0.4, 0.6, 0.8, 1]
 const points = computed(() =>

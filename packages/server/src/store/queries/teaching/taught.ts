@@ -1,6 +1,12 @@
 import type { Database, Tx } from '../../database.ts'
 import type { BrandWord, AspectDraft } from '@murrabel/contract'
-import type { AnswersLearning, AnswersModel, Model, Learning } from '@murrabel/core/learning'
+import type {
+  AlikeAspectLearning,
+  AnswersLearning,
+  AnswersModel,
+  Model,
+  Learning,
+} from '@murrabel/core/learning'
 import type { OwnWord } from '@murrabel/core/sentiment'
 import type { Term } from '@murrabel/core/watches'
 
@@ -14,6 +20,7 @@ export interface TeachingRow {
   figures: (Omit<Learning, 'model'> & { contradicting: number }) | null
   learntAt: Date | null
   answersFigures: Omit<AnswersLearning, 'model'> | null
+  aspectsLearnt: AlikeAspectLearning[] | null
 }
 
 export const taughtWords = (db: Database, brandId: number): Promise<BrandWord[]> =>
@@ -37,7 +44,7 @@ export const taughtAspects = (db: Database, brandId: number): Promise<Required<A
 export const teachingOfBrand = (db: Database, brandId: number): Promise<TeachingRow | undefined> =>
   db.one<TeachingRow>(
     `SELECT version, edition, history_done AS done, history_total AS total, wanted, model, figures,
-       learnt_at AS "learntAt", answers_figures AS "answersFigures"
+       learnt_at AS "learntAt", answers_figures AS "answersFigures", aspects_learnt AS "aspectsLearnt"
      FROM teaching
      WHERE brand_id = $1`,
     [brandId],
@@ -185,14 +192,17 @@ export const aspectTerms = (
     tx,
   )
 
-export const learntModels = (
-  db: Database,
-  brandId: number,
-  tx?: Tx,
-): Promise<{ model: Model | null; answers: AnswersModel | null } | undefined> =>
-  db.one<{ model: Model | null; answers: AnswersModel | null }>(
+export interface LearntModels {
+  model: Model | null
+  answers: AnswersModel | null
+  aspects: AlikeAspectLearning[] | null
+}
+
+export const learntModels = (db: Database, brandId: number, tx?: Tx): Promise<LearntModels | undefined> =>
+  db.one<LearntModels>(
     `SELECT CASE WHEN (figures->>'better')::boolean THEN model END AS model,
-       CASE WHEN (answers_figures->>'better')::boolean THEN answers_model END AS answers
+       CASE WHEN (answers_figures->>'better')::boolean THEN answers_model END AS answers,
+       aspects_learnt AS aspects
      FROM teaching
      WHERE brand_id = $1 AND wanted`,
     [brandId],

@@ -1,5 +1,5 @@
-import type { EntryKind } from '@murrabel/core/lens'
-import type { TextKind } from '@murrabel/core/meaning'
+import type { EntryKind } from '../lens/index.ts'
+import type { TextKind } from './features.ts'
 
 const textKinds: Record<EntryKind, TextKind> = {
   review: 'review',
@@ -9,5 +9,5 @@ const textKinds: Record<EntryKind, TextKind> = {
   mention: 'mention',
 }
 
-/** What a model of texts calls an entry. */
+/** What the model of texts calls an entry. */
 export const textKindOf = (kind: EntryKind): TextKind => textKinds[kind]
