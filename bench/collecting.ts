@@ -1,10 +1,11 @@
-import { fork, type ChildProcess } from 'node:child_process'
+import { fork } from 'node:child_process'
 import { once } from 'node:events'
 import { fileURLToPath } from 'node:url'
 import { demoClient } from '@murrabel/standins'
 import { configDefaults, createBrand, start } from '@murrabel/server'
 import { seal } from '../packages/server/src/access/seal.ts'
 import type { Figure } from './lib/measure.ts'
+import { startWorker } from './lib/startWorker.ts'
 
 const entries = 20_000
 
@@ -109,19 +110,4 @@ export async function collectOnce(databaseUrl: string, { workers }: { workers: n
     value: `${Math.round(count / seconds).toLocaleString('en')} entries a second`,
     aim: 'at least 1,500 a second',
   }
-}
-
-/** A second process that works on jobs; it tells when it is up. */
-function startWorker(databaseUrl: string, networks: object[]): ChildProcess {
-  return fork(fileURLToPath(new URL('lib/workerProcess.ts', import.meta.url)), [], {
-    env: {
-      ...process.env,
-      DATABASE_URL: databaseUrl,
-      MURRABEL_KEY: Buffer.alloc(32, 1).toString('base64'),
-      MURRABEL_ROLE: 'jobs',
-      MURRABEL_NETWORKS: JSON.stringify(networks),
-      PUBLIC_ADDRESS: 'http://127.0.0.1:1',
-      LOG_LEVEL: 'silent',
-    },
-  })
 }

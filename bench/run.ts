@@ -6,6 +6,7 @@ import { lensFigures } from './lenses.ts'
 import { liveFigures } from './live.ts'
 import type { Figure } from './lib/measure.ts'
 import { matcherFigures } from './matcher.ts'
+import { rereadingFigures } from './rereading.ts'
 import { screenFigures } from './screen.ts'
 import { sentimentFigures } from './sentiment.ts'
 import { watchingFigures } from './watching.ts'
@@ -19,6 +20,7 @@ const sections: [string, () => Measured | Promise<Measured>][] = [
   ['Matching', matcherFigures],
   ['Sentiment', sentimentFigures],
   ['Collecting', () => collectingFigures(given('COLLECTING'), given('COLLECTING_TWO'))],
+  ['Rereading', () => rereadingFigures(given('REREADING'))],
   ['Screen', () => screenFigures(given('ADDRESS'))],
   ['Lenses', () => lensFigures(given('LENSES'))],
   ['HTTP', () => httpFigures(given('HTTP'))],

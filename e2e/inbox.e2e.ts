@@ -363,6 +363,30 @@ test('the lens: phrases, the address, back and forward, the tide line by drag an
   await expect(page.getByRole('button', { name: 'with "teddy"' })).toBeVisible()
 })
 
+test('what is wanted: a word in the row, a phrase of the lens, the words it rests on', async ({ page }) => {
+  await signIn(page, 'ivo')
+  await page.goto(`${address}/inbox?given=anybody&state=any&time=last-90`)
+  const all = await settledCount(page, (n) => n > 20)
+  await page.getByRole('button', { name: 'whatever is wanted' }).click()
+  await page.locator('.el-checkbox', { hasText: /^questions$/ }).click()
+  await page.locator('.el-checkbox', { hasText: 'complaints' }).click()
+  await page.getByRole('button', { name: 'Show', exact: true }).click()
+  await expect(page).toHaveURL(/wish=question,complaint|wish=question%2Ccomplaint/)
+  await settledCount(page, (n) => n > 0 && n < all)
+  await expect(page.getByRole('button', { name: 'questions and complaints' })).toBeVisible()
+  const wishes = page.locator('.row').getByTestId('wish')
+  await expect(wishes.first()).toHaveText(/^(?:question|complaint)$/)
+  expect(new Set(await wishes.allTextContents())).toEqual(
+    new Set(
+      (await wishes.allTextContents()).filter((text) => ['question', 'complaint'].includes(text.trim())),
+    ),
+  )
+  await page.locator('.row').first().click()
+  await expect(page.locator('.judge').first().getByTestId('wish')).toHaveText(
+    /Read as (?:question|complaint), \d+% sure: “.+”.*An answer is wanted: \d+%/,
+  )
+})
+
 test('an address that is not understood says so and shows the usual lens', async ({ page }) => {
   await signIn(page, 'ivo')
   await page.goto(`${address}/inbox?sentiment=angry`)

@@ -412,6 +412,17 @@ test('ten corrections teach: the figures of what was learnt are shown', async ({
       timeout: 20_000,
     },
   )
+  // A doubt is settled, taken back, and settled again.
+  const doubt = page.locator('.doubt').first()
+  await expect(doubt).toContainText(/\d+% sure/)
+  await doubt.getByRole('button', { name: 'set sentiment to negative' }).click()
+  await expect(doubt).toContainText('Judged negative')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(doubt).toContainText(/\d+% sure/)
+  await doubt.getByRole('button', { name: 'set sentiment to negative' }).click()
+  await expect(page.getByTestId('reliability')).toContainText('1 judged so far')
+  await page.getByRole('button', { name: 'A sample of all' }).click()
+  await expect(page.locator('.doubt').first()).toContainText(/\d+% sure/)
   await page.getByLabel('Try a sentence').fill('The crossing was grand')
   await page.getByRole('button', { name: 'Check' }).click()
   await expect(page.getByTestId('reading')).toContainText(/positive|neutral|negative|sentiment unknown/)

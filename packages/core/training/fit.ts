@@ -5,6 +5,8 @@ export interface Example {
   ids: Int32Array
   values: Float32Array
   targets: Float64Array
+  /** How much it counts; 1 if left out. */
+  weight?: number
 }
 
 /** Pull of each weight towards 0. */
@@ -53,8 +55,8 @@ export function fit(examples: readonly Example[], features: number): Float64Arra
     for (const example of examples) {
       const logits = logitsOf(example, weights)
       for (const head of Object.keys(heads) as Head[]) answersOf(logits, head, answers)
-      const { ids, values, targets } = example
-      for (let k = 0; k < outputs; k++) answers[k]! -= targets[k]!
+      const { ids, values, targets, weight = 1 } = example
+      for (let k = 0; k < outputs; k++) answers[k] = (answers[k]! - targets[k]!) * weight
       for (let i = 0; i < ids.length; i++) {
         const at = ids[i]! * outputs
         const value = values[i]!

@@ -9,10 +9,10 @@ export function heldBack(
   examples: readonly Example[],
   lessons: readonly Lesson[],
   features: number,
-): { lessons: Lesson[]; logits: Float64Array[] } {
+): { lessons: Lesson[]; logits: Float64Array[]; weights: number[] } {
   const trades = [...new Set(lessons.map(({ trade }) => trade))].sort()
   const foldOf = new Map(trades.map((trade, i) => [trade, i % folds]))
-  const held: { lessons: Lesson[]; logits: Float64Array[] } = { lessons: [], logits: [] }
+  const held: ReturnType<typeof heldBack> = { lessons: [], logits: [], weights: [] }
   for (let fold = 0; fold < folds; fold++) {
     const inFold = (i: number) => foldOf.get(lessons[i]!.trade) === fold
     const weights = fit(
@@ -23,6 +23,7 @@ export function heldBack(
       if (!inFold(i)) return
       held.lessons.push(lessons[i]!)
       held.logits.push(logitsOf(example, weights))
+      held.weights.push(example.weight ?? 1)
     })
   }
   return held
@@ -49,6 +50,7 @@ export function temperatureOf(
   logits: readonly Float64Array[],
   lessons: readonly Lesson[],
   head: Head,
+  weights: readonly number[] = logits.map(() => 1),
 ): number {
   let best = { temperature: 1, loss: Infinity }
   for (let temperature = 0.5; temperature <= 4; temperature += 0.05) {
@@ -57,9 +59,10 @@ export function temperatureOf(
       const parts = answered(each, head, temperature)
       const right = target[head](lessons[i]!)
       loss -=
-        head === 'answer'
+        weights[i]! *
+        (head === 'answer'
           ? right * Math.log(parts[0]! + 1e-9) + (1 - right) * Math.log(1 - parts[0]! + 1e-9)
-          : Math.log(parts[right]! + 1e-9)
+          : Math.log(parts[right]! + 1e-9))
     })
     if (loss < best.loss) best = { temperature: Math.round(temperature * 100) / 100, loss }
   }
@@ -77,12 +80,17 @@ export interface HeadFigures {
   confusion: number[][]
 }
 
-/** How well a head does on texts whose trade was held back. */
+/**
+ * How well a head does on texts whose trade was held back.
+ *
+ * @param weights how much each text counts; alike if left out
+ */
 export function figuresOf(
   logits: readonly Float64Array[],
   lessons: readonly Lesson[],
   head: 'sentiment' | 'wish',
   temperature: number,
+  weights: readonly number[] = logits.map(() => 1),
 ): HeadFigures {
   const labels: readonly string[] = head === 'sentiment' ? sentiments : wishes
   const confusion = labels.map(() => labels.map(() => 0))
@@ -92,16 +100,17 @@ export function figuresOf(
     const confidence = Math.max(...parts)
     const said = parts.indexOf(confidence)
     const right = target[head](lessons[i]!)
-    confusion[right]![said]!++
+    const weight = weights[i]!
+    confusion[right]![said]! += weight
     const step = steps[Math.min(9, Math.floor(confidence * 10))]!
-    step.confidence += confidence
-    if (said === right) step.right++
+    step.confidence += weight * confidence
+    if (said === right) step.right += weight
   })
-  const n = lessons.length
+  const n = weights.reduce((sum, weight) => sum + weight, 0)
   const right = labels.reduce((sum, _, k) => sum + confusion[k]![k]!, 0) / n
   const moody = confusion[0]!.concat(confusion.at(-1)!).reduce((a, b) => a + b)
   return {
-    texts: n,
+    texts: lessons.length,
     right,
     opposite: (confusion[0]!.at(-1)! + confusion.at(-1)![0]!) / moody,
     calibration: steps.reduce((sum, { right: r, confidence }) => sum + Math.abs(r - confidence), 0) / n,

@@ -46,17 +46,25 @@ for (const language of languages) {
   const of = everything.lessons.flatMap((lesson, i) => (lesson.language === language ? [i] : []))
   const held = of.map((i) => everything.lessons[i]!)
   const logits = of.map((i) => everything.logits[i]!)
+  const fresh = of.map((i) => everything.weights[i]!)
   const temperatures = {
-    sentiment: temperatureOf(logits, held, 'sentiment'),
-    wish: temperatureOf(logits, held, 'wish'),
-    answer: temperatureOf(logits, held, 'answer'),
+    sentiment: temperatureOf(logits, held, 'sentiment', fresh),
+    wish: temperatureOf(logits, held, 'wish', fresh),
+    answer: temperatureOf(logits, held, 'answer', fresh),
   }
   const known = weights && writeModel(language, weights, temperatures)
   console.log(`${language}: ${held.length} texts, ${known ?? '?'} features, temperatures`, temperatures)
   for (const head of ['sentiment', 'wish'] as const) {
-    const { right, opposite, calibration, confusion } = figuresOf(logits, held, head, temperatures[head])
-    console.log(`  ${head}: right ${right.toFixed(3)}, calibration error ${calibration.toFixed(3)}`)
-    if (head === 'sentiment') console.log(`  said the opposite: ${opposite.toFixed(3)}`)
+    const { confusion, ...ours } = figuresOf(logits, held, head, temperatures[head])
+    for (const [name, { right, opposite, calibration }] of [
+      ['ours', ours],
+      ['as fresh', figuresOf(logits, held, head, temperatures[head], fresh)],
+    ] as const) {
+      const said = head === 'sentiment' ? `, said the opposite ${opposite.toFixed(3)}` : ''
+      console.log(
+        `  ${head}, ${name}: right ${right.toFixed(3)}${said}, calibration error ${calibration.toFixed(3)}`,
+      )
+    }
     const labels: readonly string[] = head === 'sentiment' ? sentiments : wishes
     confusion.forEach((row, i) => console.log(`    ${labels[i]!.padEnd(10)} ${row.join(' ')}`))
   }

@@ -6,6 +6,8 @@ const endings: Record<string, RegExp> = {
 }
 /** What is left of a word without its ending tells at least this. */
 const leastStem = 4
+/** Words whose stem was looked for are remembered, so many at most. */
+const mostRemembered = 20_000
 /** The last part of a German compound has at least this many letters. */
 const leastHead = 5
 
@@ -27,9 +29,17 @@ export function wordFinder(words: ReadonlyMap<string, number>, language: string)
     if (stem.length >= leastStem && !stems.has(stem)) stems.set(stem, number)
   }
   const found = (word: string) => words.get(word) ?? stems.get(stemOf(word, language))
+  const known = new Map<string, number>()
   return (word) => {
-    const number = words.get(word)
+    const number = words.get(word) ?? known.get(word)
     if (number !== undefined) return number
+    if (known.size >= mostRemembered) known.clear()
+    const fresh = resolve(word)
+    known.set(word, fresh)
+    return fresh
+  }
+
+  function resolve(word: string): number {
     if (word.length < leastStem) return -1
     const byStem = stems.get(stemOf(word, language))
     if (byStem !== undefined) return byStem

@@ -46,7 +46,7 @@ beforeAll(async () => {
   })
   for (const [i, text] of [praise, question, complaint, fault, request].entries())
     textmast.text({ number: '+447700900100', from: `+44770090000${i}`, text })
-  call = await world.signIn('tamsin')
+  call = await world.signIn('wynn')
   await world.connect(call, 'textmast')
   await settled(world)
   await until(async () => (await page('unit=entries')).length === 5)

@@ -118,7 +118,7 @@ export function learnAlikeAspects(
   })
 }
 
-/** The lowest log-odds from which enough of what is found is right. */
+/** The lowest log-odds, even ones at least, from which enough of what is found is right. */
 function lowestSure(
   held: { logit: number; is: boolean }[],
 ): { from: number; found: number; right: number } | null {
@@ -126,6 +126,7 @@ function lowestSure(
   let right = 0
   let best: { from: number; found: number; right: number } | null = null
   held.forEach(({ logit, is }, i) => {
+    if (logit < 0) return
     if (is) right++
     const found = i + 1
     if (found >= leastFound && right / found >= leastPrecision) best = { from: logit, found, right }

@@ -459,7 +459,6 @@ export const watch = {
       'Below this certainty a reading is in doubt: it wears a ring in the inbox. Judging one tells Murrabel about all that are alike.',
     below: 'In doubt below',
     inDoubt: '{n} entry in doubt | {n} entries in doubt',
-    showDoubts: 'Show in the inbox',
     useful: 'Most useful',
     sample: 'A sample of all',
     useless: 'No reading is in doubt. Judge a sample of all readings to see how reliable they are.',

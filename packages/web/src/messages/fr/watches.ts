@@ -458,7 +458,6 @@ export const watch: typeof english = {
       'En dessous de cette certitude, une lecture est incertaine : elle porte un anneau dans la boîte. En juger une renseigne sur toutes celles qui lui ressemblent.',
     below: 'Incertain en dessous de',
     inDoubt: '{n} entrée incertaine | {n} entrées incertaines',
-    showDoubts: 'Voir dans la boîte',
     useful: 'Les plus utiles',
     sample: 'Un échantillon du tout',
     useless:

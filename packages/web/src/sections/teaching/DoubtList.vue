@@ -90,7 +90,7 @@ const wholeOf = ({ title, text }: DoubtRow) => [title, text].filter(Boolean).joi
         </el-select>
         <RouterLink
           v-if="answer.inDoubt"
-          :to="{ path: '/inbox', query: { doubt: 'only', state: 'any', range: 'all', order: 'newest' } }"
+          :to="{ path: '/watch', query: { view: 'mentions', doubt: 'only', time: 'all' } }"
           >{{ t('watch.teach.inDoubt', { n: number(answer.inDoubt) }, answer.inDoubt) }}</RouterLink
         >
         <span v-else>{{ t('watch.teach.inDoubt', { n: '0' }, 0) }}</span>

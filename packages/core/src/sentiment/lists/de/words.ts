@@ -1,7 +1,9 @@
 import type { LanguageWords } from '../grammar.ts'
+import { furtherGermanWords } from './moreWords.ts'
 
 export const german: LanguageWords = {
   words: {
+    ...furtherGermanWords,
     '3.2': `ausgezeichnet ausgezeichnete ausgezeichneten ausgezeichneter hervorragend hervorragende hervorragender hervorragenden fantastisch
       fantastische fantastischer wunderbar wunderbare wunderbarer wunderbaren perfekt perfekte perfekter perfekten großartig großartige großartiger
       großartigen genial geniale traumhaft traumhafte traumhafter herrlich herrliche herrlicher begeistert spitze super klasse exzellent exzellente

@@ -1,7 +1,9 @@
 import type { LanguageWords } from '../grammar.ts'
+import { furtherSpanishWords } from './moreWords.ts'
 
 export const spanish: LanguageWords = {
   words: {
+    ...furtherSpanishWords,
     '3.2': `excelente excelentes magnífico magnífica maravilloso maravillosa maravillosos perfecto perfecta perfectos perfectamente increíble
       increíbles fantástico fantástica espectacular espectaculares extraordinario genial geniales estupendo estupenda estupendos
       fabuloso impresionante impresionantes inmejorable inmejorables delicioso deliciosa deliciosos encanta encantó encantado encantada

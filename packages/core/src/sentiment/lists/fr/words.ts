@@ -1,7 +1,9 @@
 import type { LanguageWords } from '../grammar.ts'
+import { furtherFrenchWords } from './moreWords.ts'
 
 export const french: LanguageWords = {
   words: {
+    ...furtherFrenchWords,
     '3.2': `excellent excellente excellents excellentes magnifique magnifiques superbe superbes parfait parfaite parfaits parfaites
       parfaitement merveilleux merveilleuse merveilleusement génial géniale géniaux fantastique fantastiques extraordinaire exceptionnel
       exceptionnelle formidable fabuleux fabuleuse sublime splendide incroyable inoubliable délicieux délicieuse délicieuses adore

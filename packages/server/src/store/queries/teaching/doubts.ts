@@ -27,12 +27,12 @@ export const setDoubtBelow = async (
 }
 
 /** What nobody judged and the reader may see. */
-function unjudged(reader: Reader): Where {
+function unjudged(reader: Reader, { shown = true } = {}): Where {
   const where = new Where()
   addAccess(where, reader, 'e')
-  where.add(
-    `e.direction = 'in' AND e.sentiment <> 'unread' AND e.corrected_by IS NULL AND e.deleted_at IS NULL`,
-  )
+  where.add(`e.direction = 'in' AND e.sentiment <> 'unread' AND e.corrected_by IS NULL`)
+  // What was taken away has no words left to judge.
+  if (shown) where.add('e.deleted_at IS NULL')
   return where
 }
 
@@ -82,12 +82,13 @@ export function sampleToJudge(
   )
 }
 
+/** As many as the lens of them counts. */
 export const countDoubts = (
   db: Database,
   reader: Reader,
   below: number,
 ): Promise<{ n: number } | undefined> => {
-  const where = unjudged(reader)
+  const where = unjudged(reader, { shown: false })
   where.add(`e.confidence < ${where.bind(below)}::real`)
   return db.one<{ n: number }>(`SELECT count(*) AS n FROM entries e WHERE ${where.toString()}`, where.values)
 }
