@@ -18,7 +18,7 @@ const link = /(?:https?:\/\/|www\.)[^\s<>"“”«»]+/iy
 const dotted = /[a-z0-9-]{1,63}(?:\.[a-z0-9-]{1,63}){0,6}\.[a-z]{2,24}(?![\p{L}\p{N}@-]|\.[\p{L}\p{N}])/iuy
 const path = /\/[^\s<>"“”«»]*/y
 const emoticon =
-  /(?:[:;=8][-'^o]?[)(\]D[PpOo/\\|*3]{1,3}|[xX]D{1,3}|<\/?3+|[)(\]][-']?[:;=]|\^_?\^|:'\(|>:\(|-_+-|o_O|O_o)(?![\p{L}\p{N}])/uy
+  /(?:[:;=][-'^o]?[)(\]D[PpOo/\\|*3]{1,3}|8[-'^o][)(\]DPp]{1,3}|[xX]D{1,3}|<\/?3+|[)(\]][-']?[:;=]|\^_?\^|:'\(|>:\(|-_+-|o_O|O_o)(?![\p{L}\p{N}])/uy
 const linkTail = /[.,;:!?)\]}'’…]+$/
 
 function stickyEnd(pattern: RegExp, text: string, at: number): number {

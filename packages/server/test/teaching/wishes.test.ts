@@ -73,7 +73,7 @@ describe('what is wanted', () => {
     expect(asked.map(({ text }) => text).sort()).toEqual([complaint, question].sort())
     const { body } = await call<CountAnswer>('GET', '/api/entries/count?unit=threads&wish=question,complaint')
     expect(body.count).toBe(2)
-    expect((await call<Problem>('GET', '/api/entries?wish=everything')).status).toBe(400)
+    expect((await call<Problem>('GET', '/api/entries?wish=everything')).status).toBe(422)
   })
 
   test('a kind word stands last, is due last, and says why', async () => {
@@ -134,12 +134,12 @@ describe('doubts', () => {
   })
 
   test.each([1.01, -0.1, 'often', null, undefined])('below %s is refused', async (below) => {
-    expect((await call<Problem>('PUT', '/api/teaching/doubts', { below })).status).toBe(400)
+    expect((await call<Problem>('PUT', '/api/teaching/doubts', { below })).status).toBe(422)
   })
 
   test('what was shown and judged tells how reliable readings are; what was put right elsewhere does not', async () => {
     const rows = (await doubts('sample')).rows
-    expect(rows.length).toBeGreaterThan(3)
+    expect(rows.length).toBeGreaterThan(2)
     const [first, second, third] = rows as [
       (typeof rows)[number],
       (typeof rows)[number],
@@ -214,7 +214,8 @@ test('what the team answers and what it finishes is learnt from, and both figure
   textmast.text({ number: '+447700900100', from: sender(90), text: 'Fan club says ahoy to the fleet again' })
   textmast.text({ number: '+447700900100', from: sender(91), text: 'Dogs and boats, a note again' })
   await until(async () => (await page('unit=entries')).length === 48)
-  const wants = async (text: string) => (await thread((await rowOf(text)).threadId)).entries[0]!.wantsAnswer!
+  const wants = async (text: string) =>
+    (await db.one<{ wants: number }>('SELECT wants_answer AS wants FROM entries WHERE text = $1', [text]))!.wants
   expect(await wants('Dogs and boats, a note again')).toBeGreaterThan(
     await wants('Fan club says ahoy to the fleet again'),
   )

@@ -118,7 +118,10 @@ export function learnAlikeAspects(
   })
 }
 
-/** The lowest log-odds, even ones at least, from which enough of what is found is right. */
+/** So many of the last found are looked at: half of them at least must be right. */
+const lastLookedAt = 8
+
+/** The lowest log-odds from which enough of what is found is right, of all that are found and of the last ones. */
 function lowestSure(
   held: { logit: number; is: boolean }[],
 ): { from: number; found: number; right: number } | null {
@@ -126,10 +129,12 @@ function lowestSure(
   let right = 0
   let best: { from: number; found: number; right: number } | null = null
   held.forEach(({ logit, is }, i) => {
-    if (logit < 0) return
     if (is) right++
     const found = i + 1
-    if (found >= leastFound && right / found >= leastPrecision) best = { from: logit, found, right }
+    const lately = held.slice(Math.max(0, found - lastLookedAt), found).filter((each) => each.is).length
+    if (is && found >= leastFound && right / found >= leastPrecision && lately >= lastLookedAt / 2)
+      // Half way to the next, which is not sure any more.
+      best = { from: (logit + (held[found]?.logit ?? logit)) / 2, found, right }
   })
   return best
 }

@@ -17,9 +17,8 @@ import { record } from '../log/index.ts'
 /** Doubts that are compared with each other: the latest. */
 const doubtsCompared = 2000
 const doubtsShown = 12
-/** A sample is drawn from the latest readings, so many of each of six stretches of confidence. */
+/** A sample is drawn from the latest readings. */
 const sampledFrom = 3000
-const sampledEach = 2
 /** Judgements that tell how reliable readings are: the latest; older ones were of other readings. */
 const judgementsCounted = 2000
 
@@ -64,7 +63,7 @@ async function sample({ db, now }: Parts, reader: Reader) {
   const rows = await sampleToJudge(db, reader, {
     salt: `${day}/${reader.colleagueId}`,
     latest: sampledFrom,
-    each: sampledEach,
+    limit: doubtsShown,
   })
   return rows.map(({ id }) => ({ id, alike: 0 }))
 }

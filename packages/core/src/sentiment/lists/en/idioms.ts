@@ -24,7 +24,7 @@ export const englishIdioms: Record<string, string[]> = {
     wouldn't hesitate|would not hesitate|don't hesitate|do not hesitate|don't miss|do not miss|not to be missed|never a dull|never dull|never gets old|
     never get tired|never boring|never bored|long may it|god bless|thank you|many thanks|big thanks|melt in your mouth|melts in your mouth|melted in my mouth|cooked to perfection|
     done to perfection|hidden gem|pleasant surprise|pleasantly surprised|go to place|my go to|here to stay|love at first|in heaven|happy camper|nothing short of|no wonder everyone loves|
-    nothing beats|what more could|a steal|great deal|good deal|one of a kind|fell in love|fall in love|in love with|big fan|huge fan|hooked on|five out of five|take my breath away|took my breath away|cheered me up|cheered us up|two thumbs`.split(
+    nothing beats|what more could|a steal|great deal|good deal|one of a kind|kind crew|kind staff|kind people|kind driver|kind owner|kind owners|kind host|kind hosts|kind lady|kind man|kind nurse|very kind|so kind|really kind|kind to|kind and|fell in love|fall in love|in love with|big fan|huge fan|hooked on|five out of five|take my breath away|took my breath away|cheered me up|cheered us up|two thumbs`.split(
       '|',
     ),
   '1.6':

@@ -122,7 +122,7 @@ export const englishWords: Record<string, string> = {
 }
 
 /** Words of the published lists that name a subject or a thing, not an opinion, in what customers write. */
-export const englishNeutral = `dear war wars kill kills killed killing killer crime crimes criminal murder murdered murders
+export const englishNeutral = `number numbers numbered dear war wars kill kills killed killing killer crime crimes criminal murder murdered murders
   death deaths dying die dies drama dramas horror ghost ghosts evil villain villains fight fights fighting
   violence violent victim victims prison gun guns attack attacks bomb enemy enemies monster monsters demon
   devil vampire zombie zombies fire fires cut cuts cutting stop stops stopped stopping pay pays paying paid

@@ -53,11 +53,11 @@ export function latestDoubts(
   }
 }
 
-/** Some of what was read lately, of every confidence alike, by chance that stays the same for a day. */
+/** Some of what was read lately, as many of each stretch of confidence, by chance that stays the same for a day. */
 export function sampleToJudge(
   db: Database,
   reader: Reader,
-  { salt, latest, each }: { salt: string; latest: number; each: number },
+  { salt, latest, limit }: { salt: string; latest: number; limit: number },
 ): Promise<{ id: number }[]> {
   const where = unjudged(reader)
   return db.rows<{ id: number }>(
@@ -76,8 +76,8 @@ export function sampleToJudge(
        ) AS n
        FROM lately
      ) numbered
-     WHERE n <= ${each}
-     ORDER BY md5(id || ${where.bind(salt)})`,
+     ORDER BY n, md5(id || ${where.bind(salt)})
+     LIMIT ${limit}`,
     where.values,
   )
 }
