@@ -367,7 +367,7 @@ test('what is wanted: a word in the row, a phrase of the lens, the words it rest
   await signIn(page, 'ivo')
   await page.goto(`${address}/inbox?given=anybody&state=any&time=last-90`)
   const all = await settledCount(page, (n) => n > 20)
-  await page.getByRole('button', { name: 'whatever is wanted' }).click()
+  await page.getByRole('button', { name: 'any wish' }).click()
   await page.locator('.el-checkbox', { hasText: /^questions$/ }).click()
   await page.locator('.el-checkbox', { hasText: 'complaints' }).click()
   await page.getByRole('button', { name: 'Show', exact: true }).click()

@@ -67,11 +67,11 @@ describe('the sentence', () => {
   test.each<[Partial<Lens>, string]>([
     [
       {},
-      'Open entries to answer about anything on all channels from all places, assigned to me or nobody, whatever is wanted, any sentiment, any words, last 14 days, most pressing first',
+      'Open entries to answer about anything on all channels from all places, assigned to me or nobody, any wish, any sentiment, any words, last 14 days, most pressing first',
     ],
     [
       { origins: [], places: [2], sentiments: ['negative', 'unread'], range: null },
-      'Open entries of every kind about anything on all channels from Dunmarrow, assigned to me or nobody, whatever is wanted, negative and sentiment unknown, any words, at any time, most pressing first',
+      'Open entries of every kind about anything on all channels from Dunmarrow, assigned to me or nobody, any wish, negative and sentiment unknown, any words, at any time, most pressing first',
     ],
     [
       {
@@ -81,24 +81,24 @@ describe('the sentence', () => {
         range: { from: '2026-11-10', to: '2026-11-24' },
         order: 'newest',
       },
-      'Open and done entries to answer about anything on all channels from all places, assigned to Ivo Oduya, whatever is wanted, any sentiment, with "late", from 10 Nov to 24 Nov, newest first',
+      'Open and done entries to answer about anything on all channels from all places, assigned to Ivo Oduya, any wish, any sentiment, with "late", from 10 Nov to 24 Nov, newest first',
     ],
     [
       { origins: ['heard'], kinds: ['mention'] },
-      'Open mentions and articles about anything on all channels from all places, assigned to me or nobody, whatever is wanted, any sentiment, any words, only heard, last 14 days, most pressing first',
+      'Open mentions and articles about anything on all channels from all places, assigned to me or nobody, any wish, any sentiment, any words, only heard, last 14 days, most pressing first',
     ],
     [
       { range: { last: 1 } },
-      'Open entries to answer about anything on all channels from all places, assigned to me or nobody, whatever is wanted, any sentiment, any words, last 1 day, most pressing first',
+      'Open entries to answer about anything on all channels from all places, assigned to me or nobody, any wish, any sentiment, any words, last 1 day, most pressing first',
     ],
     [
       { range: { from: '2026-11-10', to: '2026-11-10' }, channels: ['maps'] },
-      'Open entries to answer about anything on map listings from all places, assigned to me or nobody, whatever is wanted, any sentiment, any words, on 10 Nov, most pressing first',
+      'Open entries to answer about anything on map listings from all places, assigned to me or nobody, any wish, any sentiment, any words, on 10 Nov, most pressing first',
     ],
   ])('%j', async (part, expected) => expect(await say(part)).toBe(expected))
   test('has the words and the order of the reader’s language', async () => {
     expect(await say({ kinds: ['review'] }, 'fr')).toBe(
-      "Ouverts : avis à propos de n'importe quoi, sur tous les canaux, de tous les lieux, confiés à moi ou personne, quoi qu’on demande, tout sentiment, tous les mots, depuis 14 jours, le plus pressant d'abord",
+      "Ouverts : avis à propos de n'importe quoi, sur tous les canaux, de tous les lieux, confiés à moi ou personne, toute demande, tout sentiment, tous les mots, depuis 14 jours, le plus pressant d'abord",
     )
   })
   test('every phrase offers what it could be instead', async () => {

@@ -210,7 +210,7 @@ describe('teaching', () => {
       used: false,
       n: 0,
       answered: 0,
-      needed: 30,
+      needed: 15,
       byThread: { n: 0, learnt: 0, base: 0 },
       byTime: { n: 0, learnt: 0, base: 0 },
       better: false,
@@ -438,7 +438,7 @@ describe('teaching', () => {
     expect(many.text()).toContain('5 percentage points apart')
   })
   test.each([
-    [{ n: 12, answered: 4 }, '12 threads so far; 30 are needed to learn.'],
+    [{ n: 12, answered: 4 }, '4 answered, 8 finished without a word; 15 of each are needed to learn.'],
     [
       {
         n: 80,

@@ -204,7 +204,7 @@ function spreadLists(
 }
 
 /** Tokens whose part is less are not shown. */
-const leastShown = 0.15
+const leastShown = 0.3
 
 /** What each token adds to one output against another; neighbours that pull the same way are one span. */
 function spansOf(

@@ -20,6 +20,8 @@ export interface Tokens {
 /** Texts are read up to here; what comes after changes no judgement. */
 const mostTokens = 400
 const pattern = /\p{L}+(?:['’ʼ]\p{L}+)*|\p{N}+(?:[.,:]\p{N}+)*|\p{Extended_Pictographic}|[.!?…¿¡]+|[,;:]|\n/gu
+/** A denial ends before what these add. */
+const joiners = /^(?:and|but|yet|et|mais|y|pero|und|aber|sondern|sino)$/
 const pauses = /^[,;:]$/
 const ends = /^[.!?…\n]/
 /** How many words after it a denial reaches. */
@@ -72,6 +74,7 @@ export function tokensOf(text: string, language: string): Tokens {
       ? [[0, elided] as const, [elided, key.length] as const]
       : [[0, raw.length] as const]) {
       const part = raw === key || elided ? key.slice(from, to) : key
+      if (joiners.test(part)) scope = 0
       tokens.push({ key: part, start: start + from, end: start + to, sentence, denied: scope > 0 })
       if (denial.test(part)) {
         scope = reach

@@ -1,14 +1,9 @@
-import { compileWatches, type Term } from '../watches/index.ts'
+import { compileWatches } from '../watches/index.ts'
 import type { MeaningOptions } from '../meaning/readMeaning.ts'
 import { clausesOf } from './clauses.ts'
 import { alikeLogit, tellingWords, type AlikeAspect } from './learning/alikeAspects.ts'
 import { readSentiment } from './readSentiment.ts'
-import type { Sentiment, SentimentReading } from './types.ts'
-
-export interface Aspect {
-  id: string | number
-  terms: readonly Term[]
-}
+import type { Aspect, Sentiment, SentimentReading } from './types.ts'
 
 export interface AspectReading extends SentimentReading {
   aspect: string | number

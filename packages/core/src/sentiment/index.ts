@@ -1,12 +1,11 @@
 export { readLanguages, readSentiment } from './readSentiment.ts'
 export type { MeaningOptions as SentimentOptions } from '../meaning/readMeaning.ts'
-export type { Sentiment, SentimentReading, SentimentSpan } from './types.ts'
+export type { Aspect, Sentiment, SentimentReading, SentimentSpan } from './types.ts'
 export type { OwnWord } from './lists/idioms.ts'
 export {
   compileAspects,
   sentimentOfAspects,
   readAspects,
-  type Aspect,
   type AspectReading,
   type CompiledAspects,
 } from './aspects.ts'

@@ -1,3 +1,5 @@
+import type { Term } from '../watches/index.ts'
+
 export type Sentiment = 'positive' | 'neutral' | 'negative' | 'unread'
 
 export interface SentimentSpan {
@@ -18,4 +20,10 @@ export interface SentimentReading {
   spans: SentimentSpan[]
   /** How likely negative, neutral and positive are; together 1. */
   shares: readonly [negative: number, neutral: number, positive: number]
+}
+
+/** What people judge separately, with the terms that name it. */
+export interface Aspect {
+  id: string | number
+  terms: readonly Term[]
 }

@@ -67,6 +67,8 @@ describe('what a team answers', () => {
   })
   test('with few lessons nothing is claimed', () => {
     expect(learnAnswers(taught.slice(0, 29))).toMatchObject({ byThread: { n: 0 }, better: false })
+    const all = taught.map((each) => ({ ...each, answered: true }))
+    expect(learnAnswers(all)).toMatchObject({ n: 120, answered: 120, byThread: { n: 0 }, better: false })
     expect(learnAnswers([])).toMatchObject({ n: 0, better: false })
   })
 })

@@ -94,7 +94,7 @@ export const en = {
       negative: 'negative',
       unread: 'sentiment unknown',
     },
-    wishes: { all: 'whatever is wanted', one: '{a}', some: '{a}' },
+    wishes: { all: 'any wish', one: '{a}', some: '{a}' },
     wish: {
       question: 'questions',
       request: 'requests',

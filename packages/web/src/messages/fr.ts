@@ -96,7 +96,7 @@ export const fr: Messages = {
       negative: 'négatifs',
       unread: 'au sentiment inconnu',
     },
-    wishes: { all: 'quoi qu’on demande', one: '{a}', some: '{a}' },
+    wishes: { all: 'toute demande', one: '{a}', some: '{a}' },
     wish: {
       question: 'questions posées',
       request: 'demandes',

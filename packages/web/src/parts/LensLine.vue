@@ -31,6 +31,16 @@ const line = useTemplateRef<HTMLElement>('line')
 // Menus of the panel itself are drawn outside the line.
 onClickOutside(line, () => (open.value = null), { ignore: ['.el-popper', '.el-picker__popper'] })
 
+/** A comma stays with the phrase before it when the line is broken. */
+const pieces = computed(() =>
+  sentence.value.map((piece, i, all) => {
+    const before = all[i - 1]
+    const next = all[i + 1]
+    const mark = piece.field && next && !next.field ? (/^[,.;]/.exec(next.text)?.[0] ?? '') : ''
+    const text = !piece.field && before?.field ? piece.text.replace(/^[,.;]/, '') : piece.text
+    return { ...piece, text, mark }
+  }),
+)
 const countText = computed(() =>
   count ? t(`lens.count.${lens.unit}`, { n: number(count.count) }, count.count) : '',
 )
@@ -77,19 +87,20 @@ defineExpose({ focus })
     @focusin.once="loadPanel"
   >
     <p class="sentence">
-      <template v-for="(piece, i) in sentence" :key="i">
-        <button
-          v-if="piece.field"
-          type="button"
-          class="phrase"
-          :class="{ narrows: piece.narrows }"
-          :data-field="piece.field"
-          :aria-expanded="open === piece.field"
-          @click="open = open === piece.field ? null : piece.field"
-          @keydown.esc="close"
+      <template v-for="(piece, i) in pieces" :key="i">
+        <span v-if="piece.field" class="kept"
+          ><button
+            type="button"
+            class="phrase"
+            :class="{ narrows: piece.narrows }"
+            :data-field="piece.field"
+            :aria-expanded="open === piece.field"
+            @click="open = open === piece.field ? null : piece.field"
+            @keydown.esc="close"
+          >
+            {{ piece.text }}</button
+          >{{ piece.mark }}</span
         >
-          {{ piece.text }}
-        </button>
         <span v-else>{{ piece.text }}</span>
       </template>
     </p>
@@ -150,6 +161,9 @@ defineExpose({ focus })
 </template>
 
 <style scoped>
+.kept {
+  white-space: nowrap;
+}
 .lens {
   display: flex;
   align-items: center;

@@ -15,7 +15,7 @@ const name = computed(() =>
 </script>
 
 <template>
-  <svg class="mark" :class="[sentiment, { doubt }]" viewBox="0 0 12 12" role="img" :aria-label="name">
+  <svg class="mark" :class="sentiment" viewBox="0 0 12 12" role="img" :aria-label="name">
     <title>{{ name }}</title>
     <circle v-if="doubt" class="ring" cx="6" cy="6" r="5.3" />
     <g :transform="doubt ? 'translate(2.7 2.7) scale(0.55)' : undefined">

@@ -2,7 +2,7 @@ import { placedWords } from '../../text/index.ts'
 import { isStopWord } from '../../phrases/stopWords.ts'
 import { compileWatches } from '../../watches/index.ts'
 import { clausesOf } from '../clauses.ts'
-import type { Aspect } from '../aspects.ts'
+import type { Aspect } from '../types.ts'
 import { caseScale, fitLogistic, keptWeights, round4, type Case } from './logistic.ts'
 import { foldOf } from './validate.ts'
 

@@ -35,7 +35,8 @@ export interface AnswersLearning {
   better: boolean
 }
 
-export const answerLessonsNeeded = 30
+/** So many that were answered, and so many that were finished without a word. */
+export const answerLessonsNeeded = 15
 const leastLessons = 2
 const folds = 5
 const latest = 0.2
@@ -89,7 +90,8 @@ export function learnAnswers(lessons: readonly AnswerLesson[]): AnswersLearning 
   const byTime = { n: 0, learnt: 0, base: 0 }
   let gained = 0
   let lost = 0
-  if (ordered.length >= answerLessonsNeeded) {
+  const answered = ordered.filter((each) => each.answered).length
+  if (Math.min(answered, ordered.length - answered) >= answerLessonsNeeded) {
     for (let fold = 0; fold < folds; fold++) {
       const model = train(ordered.filter(({ text }) => foldOf(text) !== fold))
       for (const lesson of ordered.filter(({ text }) => foldOf(text) === fold)) {
@@ -114,7 +116,7 @@ export function learnAnswers(lessons: readonly AnswerLesson[]): AnswersLearning 
   return {
     model: train(ordered),
     n: ordered.length,
-    answered: ordered.filter(({ answered }) => answered).length,
+    answered,
     byThread,
     byTime,
     better: byThread.learnt > byThread.base && byTime.learnt > byTime.base && signTest(gained, lost) < chance,

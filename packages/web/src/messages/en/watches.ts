@@ -482,7 +482,7 @@ export const watch = {
     answersIntro:
       'Learned from what the team answered and what it finished without a word. It is used only where it is better on threads held back and on the latest ones.',
     answersFew:
-      '{n} thread so far; {needed} are needed to learn. | {n} threads so far; {needed} are needed to learn.',
+      '{answered} answered, {finished} finished without a word; {needed} of each are needed to learn.',
     answersFrom: '{n} threads, {answered} of them answered.',
     byThread: 'On threads held back: {learnt} of {n} right, {base} without it.',
     byTime: 'On the latest: {learnt} of {n} right, {base} without it.',

@@ -482,7 +482,7 @@ export const watch: typeof english = {
     answersIntro:
       "Appris de ce que l'équipe a répondu et de ce qu'elle a clos sans un mot. Utilisé seulement si c'est mieux sur des fils mis à part et sur les plus récents.",
     answersFew:
-      "{n} fil jusqu'ici ; il en faut {needed} pour apprendre. | {n} fils jusqu'ici ; il en faut {needed} pour apprendre.",
+      '{answered} avec réponse, {finished} clos sans un mot ; il en faut {needed} de chaque pour apprendre.',
     answersFrom: '{n} fils, dont {answered} ont reçu une réponse.',
     byThread: 'Sur des fils mis à part : {learnt} sur {n} justes, {base} sans cela.',
     byTime: 'Sur les plus récents : {learnt} sur {n} justes, {base} sans cela.',

@@ -128,6 +128,7 @@ const where = computed(() =>
 }
 .wish::before {
   content: '· ';
+  margin-left: -4px;
 }
 .where {
   overflow: hidden;

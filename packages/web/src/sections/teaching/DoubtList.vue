@@ -202,7 +202,12 @@ h3 {
   color: var(--ink-soft);
 }
 .text {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 4;
   margin: 0 0 4px;
+  overflow: hidden;
+  white-space: normal;
 }
 .under {
   display: flex;

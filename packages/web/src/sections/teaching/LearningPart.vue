@@ -11,7 +11,9 @@ defineProps<{
   busy: boolean
 }>()
 const emit = defineEmits<{ want: [wanted: boolean]; learn: [] }>()
-const { t } = useTexts()
+const { t, number } = useTexts()
+type Told = TeachingAnswer['answers']['byThread']
+const told = ({ n, learnt, base }: Told) => ({ n: number(n), learnt: number(learnt), base: number(base) })
 </script>
 
 <template>
@@ -45,12 +47,21 @@ const { t } = useTexts()
     </p>
     <h3>{{ t('watch.teach.answers') }}</h3>
     <p class="soft">{{ t('watch.teach.answersIntro') }}</p>
-    <p v-if="answers.n < answers.needed" data-test="answers">
-      {{ t('watch.teach.answersFew', { n: answers.n, needed: answers.needed }, answers.n) }}
+    <p v-if="Math.min(answers.answered, answers.n - answers.answered) < answers.needed" data-test="answers">
+      {{
+        t('watch.teach.answersFew', {
+          answered: number(answers.answered),
+          finished: number(answers.n - answers.answered),
+          needed: answers.needed,
+        })
+      }}
     </p>
     <div v-else data-test="answers">
-      <p>{{ t('watch.teach.answersFrom', { n: answers.n, answered: answers.answered }) }}</p>
-      <p>{{ t('watch.teach.byThread', answers.byThread) }} {{ t('watch.teach.byTime', answers.byTime) }}</p>
+      <p>{{ t('watch.teach.answersFrom', { n: number(answers.n), answered: number(answers.answered) }) }}</p>
+      <p>
+        {{ t('watch.teach.byThread', told(answers.byThread)) }}
+        {{ t('watch.teach.byTime', told(answers.byTime)) }}
+      </p>
       <p>{{ t(`watch.teach.${answers.used ? 'better' : answers.better ? 'betterOff' : 'notBetter'}`) }}</p>
     </div>
     <p class="row">

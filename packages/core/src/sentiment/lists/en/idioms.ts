@@ -24,7 +24,7 @@ export const englishIdioms: Record<string, string[]> = {
     wouldn't hesitate|would not hesitate|don't hesitate|do not hesitate|don't miss|do not miss|not to be missed|never a dull|never dull|never gets old|
     never get tired|never boring|never bored|long may it|god bless|thank you|many thanks|big thanks|melt in your mouth|melts in your mouth|melted in my mouth|cooked to perfection|
     done to perfection|hidden gem|pleasant surprise|pleasantly surprised|go to place|my go to|here to stay|love at first|in heaven|happy camper|nothing short of|no wonder everyone loves|
-    nothing beats|what more could|a steal|great deal|good deal|one of a kind|kind crew|kind staff|kind people|kind driver|kind owner|kind owners|kind host|kind hosts|kind lady|kind man|kind nurse|very kind|so kind|really kind|kind to|kind and|fell in love|fall in love|in love with|big fan|huge fan|hooked on|five out of five|take my breath away|took my breath away|cheered me up|cheered us up|two thumbs`.split(
+    nothing beats|what more could|a steal|great deal|good deal|one of a kind|kind crew|kind staff|kind people|kind driver|kind owner|kind owners|kind host|kind hosts|kind lady|kind man|kind nurse|kind to|kind and|fell in love|fall in love|in love with|big fan|huge fan|hooked on|five out of five|take my breath away|took my breath away|cheered me up|cheered us up|two thumbs`.split(
       '|',
     ),
   '1.6':
@@ -34,7 +34,7 @@ export const englishIdioms: Record<string, string[]> = {
     does the job|did the job|gets the job done|got the job done|do the job|does the trick|did the trick|does what it says|does exactly what|does its job|
     as advertised|as described|as expected|as promised|just what i needed|just what we needed|just right|exactly what i wanted|exactly what i needed|exactly what we needed|
     works great|works well|works fine|worked well|worked great|works perfectly|fits well|fits great|fits perfectly|fit perfectly|fit well|looks good|looks great|sounds good|sounds great|tastes good|feels good|
-    holds up|held up|holds a charge|good price|great price|reasonable price|reasonably priced|fairly priced|well priced|good prices|great prices|right price|fair price|on time|ahead of schedule|
+    holds up|held up|good price|great price|reasonable price|reasonably priced|fairly priced|well priced|good prices|great prices|right price|fair price|on time|ahead of schedule|
     easy to use|simple to use|easy to set up|easy to install|easy to follow|user friendly|back for more|go back|going back again|come back again|recommend this|
     recommend it|recommend to|give it a try|give them a try|give it a go|check it out|check this out|check this place out|go see|go and see|see it|buy it|get one|get it now|not expensive|not overpriced|
     never had a problem|never had any problems|never had an issue|not had any problems|no problem|so far so good|all good|plenty of|nothing to complain|can't complain|cannot complain|
@@ -54,26 +54,26 @@ export const englishIdioms: Record<string, string[]> = {
       '|',
     ),
   '-1.6':
-    `at best average|nothing special|nothing to write home about|nothing great|nothing new|nothing impressive|nothing spectacular|nothing exciting|not very good|not so good|not worth|
+    `at best average|nothing special|nothing to write home about|nothing great|nothing new|nothing impressive|nothing spectacular|not very good|not so good|not worth|
     isn't worth|ain't worth|not that great|not that good|not all that|not up to|not what i expected|not what we expected|not as good|not as described|not as advertised|not as pictured|not the best|not really good|
-    could be better|could have been better|could've been better|should have been better|could do better|could use|could have used|could improve|
+    could have been better|could've been better|should have been better|could do better|could use|could have used|could improve|
     needs work|need work|needs improvement|room for improvement|needs to be fixed|needs to improve|so so|hit or miss|hit and miss|meh|average at best|at best mediocre|middle of the road|run of the mill|nothing more than|
-    used to be good|used to be great|used to love|used to be better|used to like|used to be my favorite|used to work|gone downhill|went downhill|going downhill|goes downhill|gone down|not anymore|no longer|no more|
-    past its prime|on the decline|for the price|for that price|at that price|price is high|high price|high prices|too expensive|too much money|costs too much|not cheap|
+    used to be good|used to be great|used to love|used to be better|used to like|used to be my favorite|used to work|gone downhill|went downhill|going downhill|goes downhill|gone down|not anymore|no longer|
+    past its prime|on the decline|for that price|at that price|price is high|high price|high prices|too expensive|too much money|costs too much|
     left wanting|left hungry|still hungry|leaves a lot to be desired|leaves much to be desired|left a lot to be desired|left much to be desired|leave a lot to be desired|something to be desired|fell short|falls short|fall short|came up short|short of expectations|
-    fell flat|falls flat|fell apart|falls apart|fall apart|fall off|falls off|fell off|falls out|fall out|fell out|wears off|wore off|wore out|wears out|came off|comes off|came apart|broke down|breaks down|broke off|gave up|gives up|gave out|
+    fell flat|falls flat|fell apart|falls apart|fall apart|fall off|falls off|falls out|fall out|fell out|wears off|wore off|wore out|wears out|came off|came apart|broke down|breaks down|broke off|gave up|gives up|gave out|
     never again|i'll pass|we'll pass|will pass|pass on this|think twice|buyer beware|beware|be warned|be careful|stay home|look elsewhere|go elsewhere|shop elsewhere|went elsewhere|going elsewhere|somewhere else|
     took forever|takes forever|take forever|took ages|takes ages|took so long|takes too long|took too long|long wait|waited over|waited almost|waited an hour|waited 30|waited 40|waited 45|waited forever|been waiting|still waiting|kept waiting|had to wait|
-    had to ask|had to call|had to return|had to send|have to return|sent it back|send it back|sent back|returned it|returning it|return it|took it back|taking it back|wants his money|money back|want my money|threw it|throw it|
-    hard to hear|hard to read|hard to use|hard to find|hard to get|hard to believe|hard to follow|hard to understand|hard to see|difficult to use|difficult to hear|difficult to|can't hear|cannot hear|can't understand|
+    had to ask|had to call|had to return|had to send|have to return|sent it back|send it back|sent back|returned it|returning it|return it|taking it back|wants his money|money back|want my money|threw it|throw it|
+    hard to hear|hard to read|hard to use|hard to find|hard to get|hard to believe|hard to follow|hard to understand|hard to see|difficult to use|difficult to hear|difficult to|can't hear|can't understand|
     cuts out|cut off|cutting out|drops calls|dropped calls|dead battery|dies quickly|died after|stopped working|stops working|quit working|quits working|quit after|doesn't work|does not work|didn't work|did not work|won't work|not working|not work|
     doesn't fit|does not fit|didn't fit|not compatible|doesn't hold|does not hold|won't hold|won't stay|doesn't stay|does not stay|not functional|doesn't last|did not last|didn't last|battery life is short|
     plot holes|plot hole|no plot|no point|lacks depth|paper thin|one dimensional|cardboard|over the top|over acted|all over the place|makes no sense|made no sense|make no sense|doesn't make sense|what were they thinking|who cares|couldn't care less|
-    don't care|didn't care|walked out|fell asleep|fall asleep|put me to sleep|puts you to sleep|turn it off|turned it off|watch the clock|checking my watch|sit through|drags on|dragged on|goes nowhere|went nowhere|
-    if only|i wish|we wish|supposed to be|supposed to|was supposed|were supposed|instead of|rather than|get what you pay for|cost cutting|paid for nothing|nothing happened|
+    don't care|didn't care|walked out|fell asleep|put me to sleep|puts you to sleep|turn it off|watch the clock|checking my watch|sit through|drags on|dragged on|goes nowhere|went nowhere|
+    if only|i wish|we wish|supposed to be|supposed to|was supposed|were supposed|rather than|get what you pay for|cost cutting|paid for nothing|nothing happened|
     turned away|nobody told|no one told|nobody came|no one came|nobody answers|no one answers|no answer|no reply|no response|no explanation|no apology|no information|no idea|no help|not sailing|did not sail|didn't sail|missed our|missed my|missed the|
-    on hold|ran out|runs out|run out|out of order|out of stock|out of service|sold out|cold food|food was cold|came out cold|arrived cold|came cold|served cold|cold fries|cold inside|
-    too bad|not enough|not even|not once|only one good|the only good|only good thing|first and last time|last time i`.split(
+    on hold|ran out|runs out|out of order|out of stock|out of service|sold out|cold food|food was cold|came out cold|arrived cold|came cold|served cold|cold fries|cold inside|
+    too bad|not enough|only one good|the only good|only good thing|first and last time|last time i`.split(
       '|',
     ),
   '-3.2':
