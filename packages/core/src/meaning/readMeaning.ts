@@ -101,9 +101,13 @@ export function readMeaning(
   const words = shares(totals, 'sentiment', temperatures.sentiment)
   if (stars !== null)
     byStars[clampStars(stars) - 1]!.forEach((x, k) => (totals[k]! += x * temperatures.sentiment))
+  const sentiment = sentimentIn(totals, byToken, read.tokens, temperatures.sentiment, ownSpans)
   return {
-    sentiment: sentimentIn(totals, byToken, read.tokens, temperatures.sentiment, ownSpans),
-    wish: wishIn(totals, byToken, read.tokens, temperatures.wish),
+    sentiment,
+    wish: wishIn(totals, byToken, read.tokens, {
+      temperature: temperatures.wish,
+      sentiment: sentiment.label,
+    }),
     wantsAnswer: 1 / (1 + Math.exp(-totals[outputs - 1]! / temperatures.answer)),
     starsDiffer: stars !== null && starsContradict(clampStars(stars), labelled(words)),
   }
@@ -251,13 +255,21 @@ function sentimentIn(
   }
 }
 
+/** What is said gladly is no complaint, what is said unhappily no praise. */
+function withoutContradiction(parts: readonly number[], sentiment: Sentiment): number[] {
+  const barred = sentiment === 'positive' ? 'complaint' : sentiment === 'negative' ? 'praise' : null
+  if (barred === null) return [...parts]
+  const at = wishes.indexOf(barred)
+  return parts.map((share, i) => (i === at ? 0 : share / (1 - parts[at]!)))
+}
+
 function wishIn(
   totals: Float64Array,
   byToken: Float64Array,
   tokens: readonly Token[],
-  temperature: number,
+  { temperature, sentiment }: { temperature: number; sentiment: Sentiment },
 ): MeaningReading['wish'] {
-  const parts = shares(totals, 'wish', temperature)
+  const parts = withoutContradiction(shares(totals, 'wish', temperature), sentiment)
   const order = parts.map((_, i) => i).sort((a, b) => parts[b]! - parts[a]!)
   const [first, second] = order as [number, number]
   const from = heads.wish[0]
