@@ -23,17 +23,21 @@ const asking =
 /**
  * Words, pairs of neighbours, what the word lists say, and how the text is built. Values are about 1, so that all are
  * weighed alike.
+ *
+ * @param known names that are weighed; all are given if left out
  */
 export function featuresOf(
   text: string,
   { tokens, questions }: Tokens,
   lists: ListReading,
   kind: TextKind | undefined,
+  known?: ReadonlyMap<string, unknown>,
 ): Feature[] {
   const features: Feature[] = []
   const seen = new Set<string>()
   const put = (name: string, value: number, first?: number, last?: number) => {
-    if (seen.has(name)) return
+    // Most pairs of words are known to no model.
+    if ((known && !known.has(name)) || seen.has(name)) return
     seen.add(name)
     features.push({ name, value, first, last })
   }

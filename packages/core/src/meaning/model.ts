@@ -91,11 +91,17 @@ export function weigh(
     const at = model.features.get(name)
     if (at === undefined) continue
     const factor = value * weightScale
-    const onToken = first === undefined ? 0 : 1 / (last! - first + 1)
+    const from = at * outputs
+    if (first === undefined) {
+      for (let k = 0; k < outputs; k++) totals[k]! += factor * weights[from + k]!
+      continue
+    }
+    const share = 1 / (last! - first + 1)
     for (let k = 0; k < outputs; k++) {
-      const part = factor * weights[at * outputs + k]!
+      const part = factor * weights[from + k]!
       totals[k]! += part
-      if (onToken) for (let i = first!; i <= last!; i++) byToken[i * outputs + k]! += part * onToken
+      byToken[first * outputs + k]! += part * share
+      if (last !== first) byToken[last! * outputs + k]! += part * share
     }
   }
   const numbers = tokens.map(({ key }) => model.find(key))

@@ -94,7 +94,12 @@ export function readMeaning(
   if (!found || lists.sentiment === 'unread') return withoutModel(lists, stars)
   const { code, model } = found
   const read = tokensOf(text, code)
-  const { totals, byToken } = weigh(model, read, featuresOf(text, read, lists, kind), wordPlaces(read))
+  const { totals, byToken } = weigh(
+    model,
+    read,
+    featuresOf(text, read, lists, kind, model.features),
+    wordPlaces(read),
+  )
   spreadLists(model, lists, read.tokens, byToken)
   const { temperatures } = model
   const ownSpans = putOwnWords(lists.own, read.tokens, { totals, byToken })

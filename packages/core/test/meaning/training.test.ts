@@ -1,4 +1,4 @@
-import { describe, expect, test } from 'vitest'
+import { describe, expect, test, vi } from 'vitest'
 import { modelFiles } from '../../src/meaning/models/index.ts'
 import { outputs, sentiments } from '../../src/meaning/model.ts'
 import { readMeaning } from '@murrabel/core/meaning'
@@ -6,6 +6,9 @@ import { buildExamples, weightsOfLanguage } from '../../training/examples.ts'
 import { fit, logitsOf, type Example } from '../../training/fit.ts'
 import { figuresOf, heldBack, temperatureOf } from '../../training/measure.ts'
 import { readTexts, trainedLanguages, type Lesson } from '../../training/readTexts.ts'
+
+// Thousands of texts are read, and small worlds trained on.
+vi.setConfig({ testTimeout: 60_000 })
 
 const languages = Object.keys(modelFiles)
 

@@ -172,7 +172,8 @@ async function storeRereadings(
   )
   await storeAspects(db, reads, tx)
   const moved = reads.filter(
-    (r) => r.entry.wish !== r.wish || (!r.entry.corrected && r.entry.sentiment !== r.sentiment),
+    ({ entry, wish, sentiment }) =>
+      !entry.finished && (entry.wish !== wish || (!entry.corrected && entry.sentiment !== sentiment)),
   )
   if (moved.length)
     await refreshThreads(

@@ -12,6 +12,8 @@ export interface Stored {
   corrected: boolean
   kind: EntryKind
   wish: string | null
+  /** Its thread is finished: when an answer was due matters to nobody until it is opened again. */
+  finished: boolean
 }
 
 /** Where a pass over the history begins: the version it reads with, and how much there is. */
@@ -48,11 +50,12 @@ export const entriesBelow = (
   tx?: Tx,
 ): Promise<Stored[]> =>
   db.rows<Stored>(
-    `SELECT id, thread_id AS "threadId", title, text, rating, language, sentiment,
-       corrected_by IS NOT NULL AS corrected, kind, wish
-     FROM entries
-     WHERE brand_id = $1 AND direction = 'in' AND analysed_at IS NOT NULL AND id < $2
-     ORDER BY id DESC
+    `SELECT e.id, e.thread_id AS "threadId", e.title, e.text, e.rating, e.language, e.sentiment,
+       e.corrected_by IS NOT NULL AS corrected, e.kind, e.wish, t.state = 'done' AS finished
+     FROM entries e
+     JOIN threads t ON t.id = e.thread_id
+     WHERE e.brand_id = $1 AND e.direction = 'in' AND e.analysed_at IS NOT NULL AND e.id < $2
+     ORDER BY e.id DESC
      LIMIT $3`,
     [brandId, below, limit],
     tx,
