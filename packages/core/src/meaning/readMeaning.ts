@@ -1,5 +1,7 @@
 import type { OwnWord } from '../sentiment/lists/idioms.ts'
 import { readByLists, type ListReading } from '../sentiment/lists/readByLists.ts'
+import { isStopWord } from '../phrases/stopWords.ts'
+import { foldAccents } from '../text/index.ts'
 import { starsContradict } from '../sentiment/stars.ts'
 import type { Sentiment, SentimentSpan } from '../sentiment/types.ts'
 import { featuresOf, wordPlaces, type TextKind } from './features.ts'
@@ -15,7 +17,7 @@ import {
   type Wish,
 } from './model.ts'
 import { modelFiles } from './models/index.ts'
-import { tokensOf, type Token } from './tokens.ts'
+import { isDenial, tokensOf, type Token } from './tokens.ts'
 
 export interface MeaningOptions {
   /** BCP 47; default en. */
@@ -215,6 +217,9 @@ function spreadLists(
 /** Tokens whose part is less are not shown. */
 const leastShown = 0.3
 
+/** A word that only holds sentences together says nothing to whoever looks; one that denies does. */
+const holdsTogether = (key: string) => !isDenial(key) && isStopWord(foldAccents(key))
+
 /** What each token adds to one output against another; neighbours that pull the same way are one span. */
 function spansOf(
   tokens: readonly Token[],
@@ -223,9 +228,9 @@ function spansOf(
   temperature: number,
 ): SentimentSpan[] {
   const spans: SentimentSpan[] = []
-  tokens.forEach(({ start, end, sentence }, i) => {
+  tokens.forEach(({ key, start, end, sentence }, i) => {
     const contribution = (byToken[i * outputs + of]! - byToken[i * outputs + against]!) / temperature
-    if (Math.abs(contribution) < leastShown) return
+    if (Math.abs(contribution) < leastShown || holdsTogether(key)) return
     const before = spans.at(-1)
     const joins =
       before !== undefined &&

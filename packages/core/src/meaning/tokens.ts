@@ -34,6 +34,9 @@ const denials: Record<string, RegExp> = {
   de: /^(?:nicht|kein|keine|keinen|keinem|keiner|keines|nie|niemals|nichts|niemand|ohne|weder|kaum)$/,
 }
 
+/** Whether a word denies, in any of the languages. */
+export const isDenial = (key: string): boolean => Object.values(denials).some((denial) => denial.test(key))
+
 /** What French leaves of a short word before a vowel: a word of its own. */
 const elision = /^(?:[jldmnstc]|qu|jusqu|lorsqu|puisqu|quelqu)'(?=.)/
 
