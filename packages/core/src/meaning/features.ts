@@ -20,6 +20,9 @@ export type WordContext = (typeof wordContexts)[number]
 const asking =
   /^(?:please|could|can|kindly|do|does|did|is|are|may|what|how|where|when|which|who|why|bitte|können|könnten|kann|gibt|wann|wie|wo|was|welche|ist|sind|darf|por favor|podría|podrían|pueden|puede|cuándo|cómo|dónde|qué|cuál|hay|es|s'il|pouvez|pourriez|est-ce|quand|comment|où|quel|quelle|combien|puis|peut)\b/iu
 
+/** Whether a word begins questions and requests. */
+export const isAskingWord = (key: string): boolean => asking.test(key)
+
 /**
  * Words, pairs of neighbours, what the word lists say, and how the text is built. Values are about 1, so that all are
  * weighed alike.

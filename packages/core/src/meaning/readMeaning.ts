@@ -4,7 +4,7 @@ import { isStopWord } from '../phrases/stopWords.ts'
 import { foldAccents } from '../text/index.ts'
 import { starsContradict } from '../sentiment/stars.ts'
 import type { Sentiment, SentimentSpan } from '../sentiment/types.ts'
-import { featuresOf, wordPlaces, type TextKind } from './features.ts'
+import { featuresOf, isAskingWord, wordPlaces, type TextKind } from './features.ts'
 import {
   heads,
   openModel,
@@ -217,8 +217,8 @@ function spreadLists(
 /** Tokens whose part is less are not shown. */
 const leastShown = 0.3
 
-/** A word that only holds sentences together says nothing to whoever looks; one that denies does. */
-const holdsTogether = (key: string) => !isDenial(key) && isStopWord(foldAccents(key))
+/** A word that only holds sentences together says nothing to whoever looks; one that denies or asks does. */
+const holdsTogether = (key: string) => !isDenial(key) && !isAskingWord(key) && isStopWord(foldAccents(key))
 
 /** What each token adds to one output against another; neighbours that pull the same way are one span. */
 function spansOf(

@@ -214,8 +214,12 @@ test('what the team answers and what it finishes is learnt from, and both figure
   textmast.text({ number: '+447700900100', from: sender(90), text: 'Fan club says ahoy to the fleet again' })
   textmast.text({ number: '+447700900100', from: sender(91), text: 'Dogs and boats, a note again' })
   await until(async () => (await page('unit=entries')).length === 48)
-  const wants = async (text: string) =>
-    (await db.one<{ wants: number }>('SELECT wants_answer AS wants FROM entries WHERE text = $1', [text]))!.wants
+  const wants = async (text: string): Promise<number> => {
+    const of = () =>
+      db.one<{ wants: number | null }>('SELECT wants_answer AS wants FROM entries WHERE text = $1', [text])
+    await until(async () => (await of())?.wants != null)
+    return (await of())!.wants!
+  }
   expect(await wants('Dogs and boats, a note again')).toBeGreaterThan(
     await wants('Fan club says ahoy to the fleet again'),
   )

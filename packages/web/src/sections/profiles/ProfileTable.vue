@@ -81,7 +81,12 @@ const share = (profile: ProfileAnswer) =>
                 })
               }}</span
             >
-            <el-progress :percentage="share(profile)" :show-text="false" :stroke-width="4" />
+            <el-progress
+              v-bind="{ 'aria-label': profile.name }"
+              :percentage="share(profile)"
+              :show-text="false"
+              :stroke-width="4"
+            />
           </template>
           <small v-else-if="profile.error" class="wrong">{{ profile.error }}</small>
           <small v-else-if="profile.collectedAt" class="soft" :title="exact(profile.collectedAt)">{{

@@ -111,7 +111,11 @@ async function want(wanted: boolean): Promise<void> {
   <WatchFrame :title="t('watch.teach.title')">
     <ProblemNote v-if="problem" :problem="problem" />
     <p v-if="rereading" class="progress" data-test="rereading">
-      <el-progress :percentage="Math.round((100 * rereading.done) / rereading.total)" :show-text="false" />
+      <el-progress
+        v-bind="{ 'aria-label': t('watch.teach.title') }"
+        :percentage="Math.round((100 * rereading.done) / rereading.total)"
+        :show-text="false"
+      />
       {{ t('watch.teach.rereading', { done: number(rereading.done), total: number(rereading.total) }) }}
     </p>
     <RowShapes v-if="!teaching && !problem" :rows="4" :height="120" />
