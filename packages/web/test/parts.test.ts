@@ -17,6 +17,19 @@ import { points } from '../src/sections/watches/watchFigures.ts'
 import { mounting } from './support.ts'
 
 describe('the pieces of a text', () => {
+  test('what was found is drawn whole, also where a reading rests on a part of it', () => {
+    const text = 'awful Storm Petrel day'
+    const hits = [{ start: 6, end: 18 }]
+    const told = (spans: Parameters<typeof entryPieces>[2]) =>
+      entryPieces(text, hits, spans).map((piece) => [piece.text, piece.hit, piece.sentiment])
+    expect(told([{ start: 0, end: 11, contribution: -1 }])).toEqual([
+      ['awful ', false, 'negative'],
+      ['Storm Petrel', true, 'negative'],
+      [' day', false, null],
+    ])
+    expect(told([{ start: 0, end: 5, contribution: -1 }])[2]).toEqual(['Storm Petrel', true, null])
+  })
+
   const mark = fc
     .tuple(fc.nat(12), fc.nat(12))
     .map(([a, b]) => ({ start: Math.min(a, b), end: Math.max(a, b) + 1, contribution: a - b }))
@@ -45,10 +58,7 @@ describe('the pieces of a text', () => {
       },
     })
     expect(html.findAll('u').map((u) => [u.text(), u.classes()])).toEqual([['kind', ['positive']]])
-    expect(html.findAll('mark').map((m) => [m.text(), m.classes()])).toEqual([
-      ['crew', []],
-      ['late', ['negative']],
-    ])
+    expect(html.findAll('mark').map((m) => [m.text(), m.classes()])).toEqual([['crew late', ['negative']]])
   })
   test('never turn text into markup', () => {
     expect(

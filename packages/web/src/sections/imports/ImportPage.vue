@@ -127,7 +127,12 @@ const share = computed(() =>
               : t('import.progress', { done: number(state.done), total: number(state.total) })
           }}
         </p>
-        <el-progress v-bind="{ 'aria-label': state.name }" :percentage="share" :show-text="false" :stroke-width="4" />
+        <el-progress
+          v-bind="{ 'aria-label': state.name }"
+          :percentage="share"
+          :show-text="false"
+          :stroke-width="4"
+        />
         <p class="soft">{{ t('import.leave') }}</p>
       </section>
       <ImportResult v-else-if="state" :state="state" data-test="import-result" />
