@@ -2,16 +2,12 @@
 import { computed } from 'vue'
 import type { ThreadEntry } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
+import JudgeButtons from '../../parts/JudgeButtons.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
 const { entry, may } = defineProps<{ entry: ThreadEntry; may: boolean }>()
 const emit = defineEmits<{ judge: [sentiment: 'positive' | 'neutral' | 'negative' | null] }>()
 const { t, languageName, percent } = useTexts()
-const judgements = [
-  ['negative', '-'],
-  ['neutral', '0'],
-  ['positive', '+'],
-] as const
 
 const text = computed(() => {
   const label = t(`sentiment.${entry.sentiment}`)
@@ -52,18 +48,7 @@ const wish = computed(() => {
     <span data-test="reading">{{ text }}</span>
     <span v-if="entry.contradicts" class="differ">{{ t('inbox.starsDiffer') }}</span>
     <template v-if="may">
-      <button
-        v-for="[sentiment, key] in judgements"
-        :key="sentiment"
-        type="button"
-        class="button small"
-        :aria-pressed="entry.sentiment === sentiment"
-        :title="t(`keys.${sentiment}`)"
-        :aria-label="t(`keys.${sentiment}`)"
-        @click="emit('judge', sentiment)"
-      >
-        {{ key }}
-      </button>
+      <JudgeButtons :chosen="entry.sentiment" @judge="emit('judge', $event)" />
       <button v-if="entry.correctedBy" type="button" class="plain" @click="emit('judge', null)">
         {{ t('inbox.giveBack') }}
       </button>
@@ -83,15 +68,6 @@ const wish = computed(() => {
   gap: 6px;
   font-size: 13px;
   color: var(--ink-soft);
-}
-.small {
-  padding: 0 7px;
-  font-size: 13px;
-  line-height: 18px;
-}
-.small[aria-pressed='true'] {
-  border-color: var(--deep);
-  background: var(--deep-wash);
 }
 .differ {
   color: var(--flare-text);

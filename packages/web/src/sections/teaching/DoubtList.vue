@@ -4,6 +4,7 @@ import { routes, type DoubtRow, type DoubtsAnswer } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import EntryText from '../../parts/EntryText.vue'
+import JudgeButtons from '../../parts/JudgeButtons.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
@@ -20,11 +21,6 @@ const answer = ref<DoubtsAnswer | null>(null)
 const of = ref<'useful' | 'sample'>('useful')
 /** What was judged here; the rows stay where they are until others are asked for. */
 const judged = ref(new Map<number, Judgement>())
-const judgements = [
-  ['negative', '-'],
-  ['neutral', '0'],
-  ['positive', '+'],
-] as const
 
 async function load(what: 'useful' | 'sample' = of.value): Promise<void> {
   of.value = what
@@ -133,18 +129,7 @@ const wholeOf = ({ title, text }: DoubtRow) => [title, text].filter(Boolean).joi
               t('watch.teach.alikeTexts', { n: row.alike }, row.alike)
             }}</span>
             <span v-if="brand.may('answer')" class="judge">
-              <button
-                v-for="[sentiment, key] in judgements"
-                :key="sentiment"
-                type="button"
-                class="button small"
-                :aria-pressed="judged.get(row.id) === sentiment"
-                :title="t(`keys.${sentiment}`)"
-                :aria-label="t(`keys.${sentiment}`)"
-                @click="judge(row, sentiment)"
-              >
-                {{ key }}
-              </button>
+              <JudgeButtons :chosen="judged.get(row.id)" @judge="judge(row, $event)" />
             </span>
           </p>
         </li>
@@ -183,8 +168,7 @@ h3 {
   display: inline-flex;
   gap: 6px;
 }
-.which [aria-pressed='true'],
-.small[aria-pressed='true'] {
+.which [aria-pressed='true'] {
   border-color: var(--deep);
   background: var(--deep-wash);
 }
@@ -220,12 +204,6 @@ h3 {
   margin-left: auto;
   display: inline-flex;
   gap: 4px;
-}
-.small {
-  padding: 0 8px;
-  font-size: 13px;
-  min-width: 24px;
-  line-height: 22px;
 }
 @media (max-width: 900px) {
   .doubts {
