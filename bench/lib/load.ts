@@ -24,7 +24,12 @@ export async function loadEntries(
     `INSERT INTO watches (brand_id, name, query) SELECT 1, 'Watch ' || n, '{"anyOf":[{"text":"x"}],"allOf":[],"noneOf":[],"links":[]}' FROM generate_series(1, 20) n`,
   )
   await db.rows(
-    `INSERT INTO accounts (brand_id, network, outside_id, name) SELECT 1, 'lanternpage', 'a' || n, 'Person ' || n FROM generate_series(1, 20000) n`,
+    `WITH persons AS (
+       INSERT INTO people (id, brand_id, shown_as, name, search, unmet)
+       SELECT n, 1, n, 'Person ' || n, array_to_tsvector(ARRAY['person', n::text]), false FROM generate_series(1, 20000) n
+     )
+     INSERT INTO accounts (id, brand_id, network, outside_id, name, person_id, shown_as)
+     SELECT n, 1, 'lanternpage', 'a' || n, 'Person ' || n, n, n FROM generate_series(1, 20000) n`,
   )
   await db.rows(
     `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, given_to, due_at, pressing_at)

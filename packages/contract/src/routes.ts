@@ -5,6 +5,7 @@ import { chatRoutes } from './chat/routes.ts'
 import { entriesRoutes } from './entries/routes.ts'
 import { importsRoutes } from './imports/routes.ts'
 import { inboxRoutes } from './inbox/routes.ts'
+import { peopleRoutes } from './people/routes.ts'
 import { profilesRoutes } from './profiles/routes.ts'
 import { teachingRoutes } from './teaching/routes.ts'
 import { watchesRoutes } from './watches/routes.ts'
@@ -14,6 +15,7 @@ export const routes = {
   ...brandRoutes,
   ...entriesRoutes,
   ...inboxRoutes,
+  ...peopleRoutes,
   ...watchesRoutes,
   ...teachingRoutes,
   ...alertsRoutes,

@@ -25,6 +25,10 @@ export const router = createRouter({
       meta: { ahead: askAheadForInbox },
     },
     {
+      path: '/inbox/people/:person(\\d+)?',
+      component: () => import('./sections/people/PeoplePage.vue'),
+    },
+    {
       path: '/watch',
       component: () => import('./sections/watches/WatchPage.vue'),
       meta: { ahead: askAheadForWatch },

@@ -253,6 +253,7 @@ describe('the voices', () => {
     net: net(-0.5, 0.2, 14),
     standing: 'press',
     note: '',
+    person: 31,
     kept: false,
     watches: [{ id: 4, name: 'Storm Petrel', n: 12 }],
     ...more,

@@ -56,6 +56,8 @@ export type LiveEvent =
   /** Somebody of the team writes an answer. */
   | { kind: 'writing'; threads: number[] }
   | { kind: 'profiles' }
+  /** Who is who has changed. */
+  | { kind: 'people' }
   | { kind: 'watches' }
   | { kind: 'teaching' }
   | { kind: 'alerts' }

@@ -1,3 +1,4 @@
+import type { PersonStanding as Standing } from '@murrabel/core/lens'
 import type { NetSentiment, VoiceHabit, VoiceLeaning } from '@murrabel/core/measures'
 import type { SentimentCounts } from '../entries/answers.ts'
 
@@ -18,12 +19,12 @@ export interface VoiceAnswer extends SentimentCounts {
   standing: Standing | null
   note: string
   kept: boolean
+  /** Id of the person behind it; standing and note are theirs. */
+  person: number
   watches: { id: number; name: string; n: number }[]
 }
 
-export const standings = ['press', 'partner', 'rival', 'customer', 'troll', 'colleague'] as const
-
-export type Standing = (typeof standings)[number]
+export { personStandings as standings, type PersonStanding as Standing } from '@murrabel/core/lens'
 
 export const voiceOrders = ['entries', 'reach', 'negative', 'positive', 'last'] as const
 
@@ -38,6 +39,8 @@ export interface VoiceCard {
   standing: Standing | null
   note: string
   kept: boolean
+  /** Id of the person behind it; standing, note and edition are theirs. */
+  person: number
   edition: number
 }
 

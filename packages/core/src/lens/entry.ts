@@ -1,6 +1,6 @@
 import type { Sentiment } from '../sentiment/index.ts'
 import type { Wish } from '../meaning/model.ts'
-import type { EntryKind, EntryOrigin, ThreadState } from './values.ts'
+import type { EntryKind, EntryOrigin, PersonStanding, ThreadState } from './values.ts'
 
 /** What a lens looks at in an entry. */
 export interface LensEntry {
@@ -30,6 +30,15 @@ export interface LensEntry {
   words: readonly { word: string; position: number }[]
   /** Epoch milliseconds. */
   at: number
+}
+
+/** What a lens over people looks at in a person, beside what they said. */
+export interface LensPerson {
+  /** The words they are found by: of their name, handles, addresses and numbers, folded. */
+  words: readonly string[]
+  standing: PersonStanding | null
+  /** What they said, each entry as the lens looks at it. */
+  said: readonly LensEntry[]
 }
 
 export interface LensContext {

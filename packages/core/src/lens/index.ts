@@ -7,9 +7,13 @@ export {
   lensSentiments,
   lensStates,
   lensWishes,
+  peopleOrders,
+  personStandings,
   type EntryKind,
   type EntryOrigin,
   type LensOrder,
+  type PeopleOrder,
+  type PersonStanding,
   type ThreadState,
 } from './values.ts'
 export type { Sentiment } from '../sentiment/index.ts'
@@ -20,6 +24,6 @@ export { parseRange, printRange } from './parts/range.ts'
 export { weekHourOf, weekHourSql } from './parts/weekHour.ts'
 export { instantsOf, type Instants, type LensRange } from './range.ts'
 export { foundByPhrase, foundByWords, phraseWords, searchPlaces, searchWords } from './searchWords.ts'
-export { lensPredicate } from './predicate.ts'
-export type { LensContext, LensEntry } from './entry.ts'
+export { lensPredicate, peoplePredicate } from './predicate.ts'
+export type { LensContext, LensEntry, LensPerson } from './entry.ts'
 export { lensPhrases } from './sentence.ts'

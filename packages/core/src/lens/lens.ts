@@ -1,20 +1,25 @@
 import { asks, type LensPart } from './part.ts'
-import { entryParts } from './parts/index.ts'
+import { entryParts, peopleParts } from './parts/index.ts'
 
-type EntryPart = (typeof entryParts)[number]
+type AnyPart = (typeof entryParts)[number] | (typeof peopleParts)[number]
 type ValueOf<Part> = Part extends LensPart<string, infer Value> ? Value : never
 
 /**
- * What is on screen: which entries, and in which order. `unit`: threads are shown by their latest incoming entry, entries
- * one by one. What each part means stands at its definition in `parts/`; empty lists mean "all".
+ * What is on screen, and in which order. `unit`: threads are shown by their latest incoming entry, entries one by one,
+ * people by what they said. Each unit has parts of its own (`lensParts`); those of other units stay blank. What each part
+ * means stands at its definition in `parts/`; empty lists mean "all".
  */
-export type Lens = { unit: 'threads' | 'entries' } & {
-  [Part in EntryPart as Part['field']]: ValueOf<Part>
+export type Lens = { unit: 'threads' | 'entries' | 'people' } & {
+  [Part in AnyPart as Part['field']]: ValueOf<Part>
 }
-export type LensField = EntryPart['field']
+export type LensField = AnyPart['field']
 
 /** The parts of each unit. */
-export const lensParts = { threads: entryParts, entries: entryParts } as const satisfies Record<
+export const lensParts = {
+  threads: entryParts,
+  entries: entryParts,
+  people: peopleParts,
+} as const satisfies Record<
   Lens['unit'],
   readonly unknown[]
 >
@@ -29,7 +34,7 @@ export const askingParts = (lens: Lens): { part: LensPart; value: unknown }[] =>
 
 export const blankLens: Lens = Object.freeze({
   unit: 'entries',
-  ...Object.fromEntries(entryParts.map(({ field, blank }) => [field, blank])),
+  ...Object.fromEntries([...entryParts, ...peopleParts].map(({ field, blank }) => [field, blank])),
 }) as Lens
 
 /**

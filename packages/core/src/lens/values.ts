@@ -11,6 +11,13 @@ export type ThreadState = (typeof lensStates)[number]
 export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'distinctive'] as const
 export type LensOrder = (typeof lensOrders)[number]
 
+export const peopleOrders = ['said', 'latest', 'unhappiest', 'name'] as const
+export type PeopleOrder = (typeof peopleOrders)[number]
+
+/** What somebody is to the brand. */
+export const personStandings = ['press', 'partner', 'rival', 'customer', 'troll', 'colleague'] as const
+export type PersonStanding = (typeof personStandings)[number]
+
 export const lensChannels = [
   'pages',
   'photos',

@@ -7,6 +7,8 @@ import {
   lensSentiments,
   lensStates,
   lensWishes,
+  peopleOrders,
+  personStandings,
   type Lens,
 } from '@murrabel/core/lens'
 
@@ -17,7 +19,7 @@ const span = fc.tuple(day, day).map(([a, b]) => (a <= b ? { from: a, to: b } : {
 const rarely = <T>(arbitrary: fc.Arbitrary<T>) =>
   fc.oneof({ arbitrary: fc.constant(null), weight: 5 }, { arbitrary, weight: 1 })
 
-/** Any lens; ids small enough that some exist, words among those the sample entries have. */
+/** Any lens over what was said; ids small enough that some exist, words among those the sample entries have. */
 export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   unit: fc.constantFrom('threads' as const, 'entries' as const),
   state: fc.constantFrom(...lensStates, 'any' as const),
@@ -57,7 +59,29 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
     span,
   ),
   order: fc.constantFrom(...lensOrders),
+  named: fc.constant(''),
+  standings: fc.constant([]),
+  peopleOrder: fc.constant('said' as const),
 })
+
+/** Any lens over people. */
+export const peopleLensArbitrary: fc.Arbitrary<Lens> = fc
+  .record({
+    said: lensArbitrary,
+    named: fc.constantFrom('', '', 'oakes', 'per oak', 'perrin@orrin', "o'b"),
+    standings: rarely(fc.subarray([...personStandings], { minLength: 1, maxLength: 3 })),
+    peopleOrder: fc.constantFrom(...peopleOrders),
+  })
+  .map(({ said, named, standings, peopleOrder }) => ({
+    ...blankLens,
+    unit: 'people' as const,
+    ...Object.fromEntries(
+      (['channels', 'words', 'places', 'sentiments', 'range'] as const).map((field) => [field, said[field]]),
+    ),
+    named,
+    standings: standings ?? [],
+    peopleOrder,
+  }))
 
 const parts = Object.keys(blankLens) as (keyof Lens)[]
 const asks = (lens: Lens, part: keyof Lens) => JSON.stringify(lens[part]) !== JSON.stringify(blankLens[part])

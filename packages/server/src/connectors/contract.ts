@@ -32,6 +32,8 @@ export interface Capabilities {
   oauth: boolean
   /** What is said there by anybody can be searched for. */
   search?: boolean
+  /** Who writes there is known by such an address or number. */
+  authorsBy?: 'email' | 'phone'
 }
 
 /** What a connector knows of the profile it works for. */

@@ -15,6 +15,7 @@ import { healthRoutes } from './health.ts'
 import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
 import { readSession, sameOrigin, sessionRoutes } from './brand.ts'
+import { peopleRoutes } from './people.ts'
 import { threadRoutes } from './inbox.ts'
 import { teachingRoutes } from './teaching.ts'
 import { tellVersion, webPages } from './webPages.ts'
@@ -53,6 +54,7 @@ const sections = [
   faultRoutes,
   entryRoutes,
   threadRoutes,
+  peopleRoutes,
   watchRoutes,
   watchingRoutes,
   teachingRoutes,

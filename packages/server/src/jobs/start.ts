@@ -12,6 +12,7 @@ import { runImport } from '../services/imports/index.ts'
 import { prune } from '../services/brand/index.ts'
 import { collectProfile, joinLate, lookAtPublicProfile } from '../services/intake/index.ts'
 import { askAllToLearn, learnWhenRested, rereadHistory } from '../services/teaching/index.ts'
+import { askAllToMeet, askToMeet, meetPeople } from '../services/people/index.ts'
 import { wakeThread } from '../services/inbox/index.ts'
 
 /** Each kind of work and the use case that does it. */
@@ -20,6 +21,7 @@ function worksOf(context: Context): Works {
   return {
     async analyse({ id, signal }) {
       await analyse(id, signal)
+      await askToMeet(context, id)
       return 'done'
     },
     collect: (piece) => collectProfile(context, piece),
@@ -31,6 +33,7 @@ function worksOf(context: Context): Works {
     reread: (piece) => rereadHistory(context, piece),
     readAgain: (piece) => readAgain(context, piece),
     learn: ({ id }) => learnWhenRested(context, id),
+    meet: (piece) => meetPeople(context, piece),
     look: ({ id }) => lookAtPublicProfile(context, id),
     import: (piece) => runImport(context, piece),
     join: (piece) => joinLate(context, piece),
@@ -64,6 +67,7 @@ export async function startJobs(
   listener.onReconnect(() => runner.look())
   await askForReadings(context)
   await askAllToLearn(context)
+  await askAllToMeet(context)
   // It has much to load: nothing that comes in waits for that.
   void context.readingWorker.warm()
   const schedule = await startSchedule(context)

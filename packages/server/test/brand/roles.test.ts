@@ -45,7 +45,7 @@ const names = Object.keys(routes).filter(
 
 const ask = (call: Caller, name: RouteName, of: Things) => {
   const kind = thingOf[name]
-  const path = pathOf(routes[name].path, { id: kind ? of[kind] : 1, event: of.event })
+  const path = pathOf(routes[name].path, { id: kind ? of[kind] : 1, event: of.event, way: of.way })
   return call<Problem>(
     routes[name].method,
     path + (name === 'importDocument' ? '?kind=feed&name=x' : ''),

@@ -32,7 +32,7 @@ const refusedWell = (what: unknown, { status, body }: { status: number; body: Pr
     expect([what, body.fields?.length && body.fields.every(({ message }) => message)]).toEqual([what, true])
 }
 const pathWith = (name: RouteName, id: string | number = '') =>
-  pathOf(routes[name].path, { id: id || (thingOf[name] ? own[thingOf[name]] : 1), event: id || own.event })
+  pathOf(routes[name].path, { id: id || (thingOf[name] ? own[thingOf[name]] : 1), event: id || own.event, way: id || own.way })
 
 /** The same body with one leaf after the other replaced. */
 function* bent(body: unknown, values: readonly unknown[]): Generator<{ at: string; body: unknown }> {
@@ -136,6 +136,7 @@ describe('no input is answered by a fault', () => {
       '/api/watches/figures',
       '/api/watches/summaries',
       '/api/voices',
+      '/api/people',
       '/api/watches/compare',
       '/api/watches/rivals',
       '/api/entries/export.csv',

@@ -33,6 +33,20 @@ const texts = [
   'LATE herons',
 ]
 
+/** The people behind the accounts of the same ids; the last two are one. */
+export const seededPeople = [
+  {
+    id: 1,
+    shownAs: 1,
+    name: 'Perrin Oakes',
+    words: ['perrin', 'oakes', 'perrin@orrin.example'],
+    standing: 'customer',
+  },
+  { id: 2, shownAs: 2, name: 'Hester Quill', words: ['hester', 'quill'], standing: null },
+  { id: 3, shownAs: 3, name: "Sal O'Brien", words: ["o'brien", 'sal'], standing: 'press' },
+  { id: 4, shownAs: 3, name: 'sal_oakes', words: ['sal', 'oakes'], standing: 'rival' },
+] as const
+
 export type SeededEntry = LensEntry & { id: number; profile: number }
 
 /** Who may see everything, and who may see parts. */
@@ -53,9 +67,12 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
   await db.rows(
     `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 3) n`,
   )
-  await db.rows(
-    `INSERT INTO accounts (id, brand_id, network, outside_id, name) SELECT n, 1, 'n', n::text, 'a' FROM generate_series(1, 4) n`,
-  )
+  for (const { id, shownAs, name, words, standing } of seededPeople)
+    await db.rows(
+      `WITH person AS (INSERT INTO people (id, brand_id, shown_as, name, search, standing) VALUES ($1, 1, $2, $3, array_to_tsvector($4::text[]), $5))
+       INSERT INTO accounts (id, brand_id, network, outside_id, name, person_id, shown_as) VALUES ($1, 1, 'n', $1::text, $3, $1, $2)`,
+      [id, shownAs, name, words, standing],
+    )
   await db.rows(`INSERT INTO aspects (id, brand_id, name) SELECT n, 1, 'x' || n FROM generate_series(1, 2) n`)
   await db.rows(
     `INSERT INTO tags (id, brand_id, name) OVERRIDING SYSTEM VALUE SELECT n, 1, 't' || n FROM generate_series(1, 3) n`,

@@ -20,6 +20,9 @@ export interface Things {
   profile: number
   publicProfile: number
   account: number
+  person: number
+  join: number
+  way: number
   import: number
   attachment: number
   picture: number
@@ -64,6 +67,12 @@ export const thingOf: Partial<Record<RouteName, keyof Things>> = {
   removePublicProfile: 'publicProfile',
   voice: 'account',
   changeVoice: 'account',
+  person: 'person',
+  changePerson: 'person',
+  addWay: 'person',
+  changeWay: 'person',
+  removeWay: 'person',
+  undoJoin: 'join',
   updateAlert: 'alert',
   deleteAlert: 'alert',
   restoreAlert: 'alert',
@@ -151,6 +160,21 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
     const account = (await db.one<{ id: number }>('SELECT account_id AS id FROM entries WHERE id = $1', [
       entry,
     ]))!.id
+    const person = (await db.one<{ id: number }>('SELECT person_id AS id FROM accounts WHERE id = $1', [
+      account,
+    ]))!.id
+    const twin = await one(
+      `INSERT INTO people (id, brand_id, shown_as, name, note) VALUES (nextval('people_id_seq'), $1, $2, $3, $3)`,
+      [brandId, person, `Twin ${word}`],
+    )
+    const join = await one(
+      `INSERT INTO person_joins (brand_id, one, other, reasons) VALUES ($1, $2, $3, '[]')`,
+      [brandId, person, twin],
+    )
+    const way = await one(
+      `INSERT INTO person_ways (brand_id, person_id, kind, value) VALUES ($1, $2, 'email', $3)`,
+      [brandId, person, `${word}@customers.example`],
+    )
     const group = await one(`INSERT INTO watch_groups (brand_id, name, kind) VALUES ($1, $2, 'brand')`, [
       brandId,
       word,
@@ -239,6 +263,9 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       profile: profile.id,
       publicProfile,
       account,
+      person,
+      join,
+      way,
       import: importId,
       tag,
       colleague: by,

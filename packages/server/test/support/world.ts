@@ -226,7 +226,7 @@ export async function settled({ server }: TestWorld): Promise<void> {
   await until(async () => {
     const open = await db.one<{ n: number }>(
       `SELECT (SELECT count(*) FROM entries WHERE analysed_at IS NULL) + (SELECT count(*) FROM profiles WHERE status = 'collecting')
-         + (SELECT count(*) FROM due_work WHERE kind IN ('analyse', 'import', 'watchHistory', 'reread', 'readAgain') AND state = 'due') AS n`,
+         + (SELECT count(*) FROM due_work WHERE kind IN ('analyse', 'import', 'watchHistory', 'reread', 'readAgain', 'meet') AND state = 'due') AS n`,
     )
     return open?.n === 0
   })

@@ -14,6 +14,7 @@ export const bases: Record<Lens['unit'], Lens> = {
     order: 'pressing',
   },
   entries: { ...blankLens, unit: 'entries', range: { last: 28 }, order: 'newest' },
+  people: { ...blankLens, unit: 'people', range: { last: 28 } },
 }
 
 export interface UseLens {

@@ -6,6 +6,8 @@ import {
   lensSentiments,
   lensStates,
   lensWishes,
+  peopleOrders,
+  personStandings,
   type Lens,
   type LensField,
 } from '@murrabel/core/lens'
@@ -68,6 +70,10 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
             lens.value.unit === 'threads' ? !['reach', 'distinctive'].includes(value) : value !== 'pressing',
           )
           .map((value) => ({ value, label: t(`lens.order.${value}`) }))
+      case 'standings':
+        return personStandings.map((value) => ({ value, label: t(`watch.voices.standings.${value}`) }))
+      case 'peopleOrder':
+        return peopleOrders.map((value) => ({ value, label: t(`lens.peopleOrder.${value}`) }))
       case 'range':
         return [7, 14, 30, 90, 365].map((value) => ({
           value,

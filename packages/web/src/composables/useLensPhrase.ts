@@ -28,6 +28,7 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
     languages: (v) => languageName(String(v)),
     voice: (v) => voices.nameOf(Number(v)),
     story: (v) => String(v),
+    standings: (v) => called('watch.voices.standings', v),
     tags: (v) => brand.nameOfTag(Number(v)) || `#${v}`,
   }
 

@@ -13,6 +13,7 @@ const openingMs = 2_000
 const missed: LiveEvent[] = [
   { kind: 'entries', threads: [], count: 0 },
   { kind: 'profiles' },
+  { kind: 'people' },
   { kind: 'watches' },
   { kind: 'teaching' },
   { kind: 'alerts' },

@@ -1,5 +1,6 @@
 import { alerts } from './en/alerts.ts'
 import { inbox } from './en/inbox.ts'
+import { people } from './en/people.ts'
 import { watch } from './en/watches.ts'
 
 /** All texts of the interface, English. Other languages have the same keys. */
@@ -35,13 +36,15 @@ export const en = {
       '[state] [kinds] about [watch] on [channels] from [places], assigned to [givenTo], [wishes], [sentiments], [words][more], [range], [order]',
     entries:
       'What is said about [watch] on [channels] in [languages]: [kinds] from [places], [sentiments], [words][more], [range], [order]',
+    people:
+      'People [standings] [named] who wrote on [channels] from [places], [sentiments], [words], [range], [peopleOrder]',
     time: 'Period: [range]',
     keep: 'Copy the link to this lens',
     copied: 'Link copied',
     export: 'Export',
     exportCsv: 'As CSV',
     exportFeed: 'As JSON Feed',
-    count: { threads: '{n} thread | {n} threads', entries: '{n} mention | {n} mentions' },
+    count: { threads: '{n} thread | {n} threads', entries: '{n} mention | {n} mentions', people: '{n} person | {n} people' },
     pastDue: '{n} past due',
     reset: 'Back to the default lens',
     apply: 'Show',
@@ -134,6 +137,14 @@ export const en = {
       reach: 'most reach first',
       distinctive: 'most distinctive first',
     },
+    standings: { all: 'of any standing', one: 'known as {a}', some: 'known as {a}' },
+    named: { all: 'with any name', one: 'called “{a}”' },
+    peopleOrder: {
+      said: 'most said first',
+      latest: 'latest first',
+      unhappiest: 'unhappiest first',
+      name: 'by name',
+    },
     and: 'and',
     field: {
       state: 'State',
@@ -157,6 +168,9 @@ export const en = {
       words: 'Search words',
       range: 'Time',
       order: 'Order',
+      standings: 'What they are to you',
+      named: 'Name, handle, address or number',
+      peopleOrder: 'Order',
     },
   },
   tide: {
@@ -191,6 +205,7 @@ export const en = {
     noDue: 'no reply due',
   },
   inbox,
+  people,
   tags: {
     tag: 'Tag',
     title: 'Tags',

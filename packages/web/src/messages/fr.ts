@@ -1,6 +1,7 @@
 import type { Messages } from './en.ts'
 import { alerts } from './fr/alerts.ts'
 import { inbox } from './fr/inbox.ts'
+import { people } from './fr/people.ts'
 import { watch } from './fr/watches.ts'
 import { fieldProblems, problems } from './fr/problems.ts'
 
@@ -38,13 +39,15 @@ export const fr: Messages = {
       '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [wishes], [sentiments], [words][more], [range], [order]',
     entries:
       'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
+    people:
+      'Les personnes [standings] [named] qui ont écrit sur [channels], de [places], [sentiments], [words], [range], [peopleOrder]',
     time: 'Ce qui vaut [range]',
     keep: "Copier l'adresse",
     copied: 'Adresse copiée',
     export: 'Exporter',
     exportCsv: 'En CSV',
     exportFeed: 'En JSON Feed',
-    count: { threads: '{n} fil | {n} fils', entries: '{n} mention | {n} mentions' },
+    count: { threads: '{n} fil | {n} fils', entries: '{n} mention | {n} mentions', people: '{n} personne | {n} personnes' },
     pastDue: '{n} en retard',
     reset: 'Revenir à la vue habituelle',
     apply: 'Afficher',
@@ -142,6 +145,14 @@ export const fr: Messages = {
       reach: 'la plus grande portée en premier',
       distinctive: 'le plus distinctif en premier',
     },
+    standings: { all: 'de toute qualité', one: 'connues comme {a}', some: 'connues comme {a}' },
+    named: { all: 'portant tout nom', one: 'nommées « {a} »' },
+    peopleOrder: {
+      said: 'les plus bavardes d’abord',
+      latest: 'les plus récentes d’abord',
+      unhappiest: 'les plus mécontentes d’abord',
+      name: 'par nom',
+    },
     and: 'et',
     field: {
       state: 'État',
@@ -165,6 +176,9 @@ export const fr: Messages = {
       words: 'Mots cherchés',
       range: 'Temps',
       order: 'Ordre',
+      standings: 'Ce qu’elles sont pour vous',
+      named: 'Nom, pseudonyme, adresse ou numéro',
+      peopleOrder: 'Ordre',
     },
   },
   tide: {
@@ -199,6 +213,7 @@ export const fr: Messages = {
     noDue: 'pas de réponse attendue',
   },
   inbox,
+  people,
   undo: {
     undo: 'Annuler',
     finish: 'Terminé',

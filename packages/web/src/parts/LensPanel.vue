@@ -20,7 +20,7 @@ const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
 const { t, called } = useT()
 
 const many = computed(() =>
-  ['kinds', 'origins', 'channels', 'places', 'sentiments', 'wishes', 'languages', 'tags'].includes(field),
+  ['kinds', 'origins', 'channels', 'places', 'sentiments', 'wishes', 'languages', 'tags', 'standings'].includes(field),
 )
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
 const origins = ref<EntryOrigin[]>([...lens.origins])
@@ -29,10 +29,10 @@ const choice = (values: (string | number)[], of: EntryOrigin[]): Partial<Lens> =
   [field]: values,
   ...(beside.length ? { origins: of } : {}),
 })
-const typed = computed(() => field === 'words' || field === 'phrase')
+const typed = computed(() => field === 'words' || field === 'phrase' || field === 'named')
 /** Parts that are chosen elsewhere (a mark in a chart, a voice) and can only be taken away here. */
 const given = computed(() => ['voice', 'story', 'aspect', 'weekHour', 'kept', 'doubt'].includes(field))
-const words = ref(field === 'phrase' ? lens.phrase : lens.words)
+const words = ref(lens[field === 'phrase' || field === 'named' ? field : 'words'])
 const dates = ref<[string, string] | null>(
   lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null,
 )

@@ -7,11 +7,14 @@ import { kept } from './kept.ts'
 import { kinds } from './kinds.ts'
 import { languages } from './languages.ts'
 import { order } from './order.ts'
+import { named } from './named.ts'
 import { origins } from './origins.ts'
+import { peopleOrder } from './peopleOrder.ts'
 import { phrase } from './phrase.ts'
 import { places } from './places.ts'
 import { range } from './range.ts'
 import { sentiments } from './sentiments.ts'
+import { standings } from './standings.ts'
 import { state } from './state.ts'
 import { story } from './story.ts'
 import { tags } from './tags.ts'
@@ -46,3 +49,6 @@ export const entryParts = [
   range,
   order,
 ] as const
+
+/** The parts of the lens over people: who they are, and what they said. */
+export const peopleParts = [standings, named, channels, words, places, sentiments, range, peopleOrder] as const

@@ -16,6 +16,7 @@ export const emailConnector: Connector = {
     live: false,
     oauth: false,
     lookEverySeconds: 60,
+    authorsBy: 'email',
   },
   async check(profile, http) {
     const { imap, smtp } = settingsOf(profile.accessToken)

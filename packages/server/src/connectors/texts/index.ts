@@ -92,6 +92,7 @@ export const textsConnector: Connector = {
     repliesTo: ['message'],
     live: true,
     oauth: true,
+    authorsBy: 'phone',
   },
   async profiles(address, token, http) {
     const { numbers } = await http.json<{ numbers: { number: string; name?: string }[] }>(

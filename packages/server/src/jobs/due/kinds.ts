@@ -10,6 +10,7 @@ export const workKinds = [
   'reread',
   'readAgain',
   'learn',
+  'meet',
   'look',
   'import',
   'join',
@@ -72,6 +73,7 @@ export const workRules: Record<WorkKind, WorkRules> = {
   reread: { ...endless, atOnce: 1, perOwner: 1, longestMs: 6 * hour },
   readAgain: { ...endless, atOnce: 1, perOwner: 1, longestMs: 6 * hour },
   learn: { ...endless, atOnce: 1, perOwner: 1, longestMs: 10 * minute },
+  meet: { ...endless, atOnce: 1, perOwner: 1, longestMs: hour },
   look: {
     atOnce: 4,
     perOwner: 2,

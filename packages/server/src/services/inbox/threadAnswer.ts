@@ -9,12 +9,12 @@ import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import {
-  accountById,
+  personBehind,
   entriesOfThread,
   eventsOfThread,
   leadById,
   postOfThread,
-  saidByAccount,
+  saidBefore,
   tagsOfThread,
   threadById,
   watchesOfEntry,
@@ -229,8 +229,8 @@ async function personOf(
   reader: Reader,
   { accountId, id, network }: ThreadRow,
 ): Promise<ThreadAnswer['person']> {
-  const account = accountId === null ? undefined : await accountById(db, accountId)
-  if (!account) return null
-  const { since, count, before } = await saidByAccount(db, reader, { accountId: account.id, threadId: id })
-  return { ...account, network, since: (since ?? new Date(0)).toISOString(), count, before }
+  const person = accountId === null ? undefined : await personBehind(db, accountId)
+  if (!person) return null
+  const { since, count, before } = await saidBefore(db, reader, { person: person.id, threadId: id })
+  return { ...person, network, since: (since ?? new Date(0)).toISOString(), count, before }
 }

@@ -96,14 +96,14 @@ export async function changeVoice(
   id: number,
   { edition, ...change }: VoiceChange,
 ): Promise<Required<VoiceChange>> {
-  await voiceCard({ db }, reader, id)
+  const { person } = await voiceCard({ db }, reader, id)
   return db.inTransaction(async (tx) => {
-    await checkEdition({ db }, 'accounts', { id, brandId: reader.brandId }, edition, tx)
+    await checkEdition({ db }, 'people', { id: person, brandId: reader.brandId }, edition, tx)
     const before = await lockVoice(db, { id, brandId: reader.brandId }, tx)
     if (!before) throw new Refusal('notFound')
     const after = { ...before, ...change }
     await setVoice(db, { id, standing: after.standing, note: after.note, kept: after.kept }, tx)
-    await record(db, reader, { kind: 'changeVoice', on: ['person', id], detail: { before, after } }, tx)
+    await record(db, reader, { kind: 'changeVoice', on: ['person', person], detail: { before, after } }, tx)
     return before
   })
 }

@@ -33,6 +33,7 @@ import * as mail from './0032-mail.ts'
 import * as chat from './0033-chat.ts'
 import * as pictures from './0034-pictures.ts'
 import * as wishes from './0035-wishes.ts'
+import * as people from './0036-people.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -71,4 +72,5 @@ export const migrations = [
   { name: '0033-chat', ...chat },
   { name: '0034-pictures', ...pictures },
   { name: '0035-wishes', ...wishes },
+  { name: '0036-people', ...people },
 ]

@@ -1,6 +1,8 @@
 /** Texts of the inbox and its threads, English. */
 export const inbox = {
   list: 'Threads',
+  views: 'Views of the inbox',
+  view: { threads: 'Threads', people: 'People' },
   change: {
     edit: {
       go: 'Edit',

@@ -3,6 +3,8 @@ import type { inbox as english } from '../en/inbox.ts'
 /** Texts of the inbox and its threads, French. */
 export const inbox: typeof english = {
   list: 'Fils',
+  views: 'Vues de la boîte',
+  view: { threads: 'Fils', people: 'Personnes' },
   change: {
     edit: {
       go: 'Modifier',

@@ -15,6 +15,10 @@ export const problems: Record<ErrorCode, string> = {
   maybeSent:
     "Le réseau n'a jamais dit s'il avait pris cette réponse : elle est peut-être publique. Réessayer est sans risque, elle ne paraît qu'une fois.",
   calledBack: "Cette réponse a déjà été retirée. Rien n'a changé ; écrivez-la de nouveau pour l'envoyer.",
+  samePerson: "Ces deux-là sont déjà une seule personne. Rien n'a changé.",
+  notJoined: "Ce sont déjà deux personnes. Rien n'a changé.",
+  joinUndone: "Cela a déjà été annulé. Rien n'a changé.",
+  wayKnown: "Cette adresse ou ce numéro est déjà noté chez cette personne. Rien n'a changé.",
   keyUsed:
     "Une réponse est déjà partie de cette fenêtre avec un autre texte ou dans un autre fil. Rien n'est parti maintenant ; votre texte est gardé. Envoyez-la de nouveau.",
   changedMeanwhile:
@@ -138,6 +142,8 @@ const reasons: Record<FieldReason, string> = {
   chatLineUnreadable: 'ceci n’est pas une ligne de conversation : {said}',
   rowPlace: "il n'y a pas de lieu de ce nom ; il y a {places}",
   noAddress: "Ceci n'est pas une adresse web.",
+  noEmail: "Ceci n'est pas une adresse e-mail.",
+  noPhone: "Ceci n'est pas un numéro de téléphone avec son pays, comme +44 7700 900142.",
   notPublic: 'Cette adresse est dans notre propre réseau ; seules les adresses publiques sont relevées.',
   feedLarge: 'Le document dépasse 10 Mo.',
   addressAnswered: "L'adresse a répondu : {said}.",

@@ -20,6 +20,7 @@ import TideLine from '../../parts/TideLine.vue'
 import VirtualList from '../../parts/VirtualList.vue'
 import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
+import InboxViews from './InboxViews.vue'
 import PersonPanel from './PersonPanel.vue'
 import ReplyBox from './ReplyBox.vue'
 import ThreadActions from './ThreadActions.vue'
@@ -168,6 +169,7 @@ watch(rows, () => {
     :loading="tide.loading.value"
     @range="(range) => change({ range })"
   />
+  <InboxViews here="threads" />
   <main class="body" :class="{ reading: threadId !== null }">
     <section class="list" :aria-label="t('inbox.list')">
       <LensProblem

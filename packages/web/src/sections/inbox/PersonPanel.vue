@@ -25,7 +25,9 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
 <template>
   <aside class="panel" :aria-label="t('inbox.who')">
     <section v-if="thread.person">
-      <h3>{{ thread.person.name }}</h3>
+      <h3>
+        <RouterLink class="person" :to="`/inbox/people/${thread.person.id}`">{{ thread.person.name }}</RouterLink>
+      </h3>
       <p class="soft">
         {{ thread.person.handle ? `${handleText(thread.person.handle)} · ` : ''
         }}{{
@@ -101,6 +103,13 @@ section {
 h3 {
   font-size: 15px;
   font-weight: 600;
+}
+h3 .person {
+  border: 0;
+  color: inherit;
+}
+h3 .person:hover {
+  color: var(--deep);
 }
 h4 {
   margin-top: 12px;

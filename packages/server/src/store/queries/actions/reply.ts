@@ -1,4 +1,4 @@
-import { leadId } from '../shared/leadId.ts'
+import { newestId } from '../shared/leadId.ts'
 import type { Database, Tx } from '../../database.ts'
 import {
   answeringChannel,
@@ -130,7 +130,7 @@ export const entryToAnswer = (db: Database, threadId: number, tx?: Tx): Promise<
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
      ${answeringProfile}
-     JOIN entries e ON e.id = ${leadId}
+     JOIN entries e ON e.id = ${newestId}
      LEFT JOIN accounts a ON a.id = e.account_id
      LEFT JOIN mails m ON m.entry_id = e.id
      WHERE t.id = $1 AND (e.deleted_at IS NULL OR hp.id IS NOT NULL)`,

@@ -16,6 +16,7 @@ export interface VoiceRow extends SentimentCounts {
   standing: Standing | null
   note: string
   kept: boolean
+  person: number
   voices: number
 }
 
@@ -40,17 +41,17 @@ export function lensVoices(
 ): Promise<VoiceRow[]> {
   const { from, where } = lensWhere(lens, context, reader)
   const zone = where.bind(context.zone)
-  const only = [kept ? 'a.kept' : 'true', standing ? `a.standing = ${where.bind(standing)}` : 'true'].join(
+  const only = [kept ? 'a.kept' : 'true', standing ? `p.standing = ${where.bind(standing)}` : 'true'].join(
     ' AND ',
   )
   return db.replica.rows<VoiceRow>(
-    `SELECT v.*, a.name, a.handle, a.network, a.standing, a.note, a.kept, count(*) OVER ()::int AS voices FROM (
+    `SELECT v.*, a.name, a.handle, a.network, p.standing, p.note, a.kept, p.id AS person, count(*) OVER ()::int AS voices FROM (
        SELECT id, count(*) AS n, min(channel) AS channel, sum(reach)::int AS reach, min(at) AS first, max(at) AS last,
          count(DISTINCT (at AT TIME ZONE ${zone}::text)::date)::int AS "activeDays",
          count(*) FILTER (WHERE sentiment = 'positive') AS positive, count(*) FILTER (WHERE sentiment = 'neutral') AS neutral,
          count(*) FILTER (WHERE sentiment = 'negative') AS negative, count(*) FILTER (WHERE sentiment = 'unread') AS unread
        FROM (SELECT e.account_id AS id, e.channel, e.reach, e.at, e.sentiment FROM ${from} WHERE e.account_id IS NOT NULL AND ${where.toString()}) said
-       GROUP BY 1) v JOIN accounts a ON a.id = v.id WHERE ${only} ORDER BY ${orders[order]}, v.id LIMIT ${where.bind(limit)}`,
+       GROUP BY 1) v JOIN accounts a ON a.id = v.id JOIN people p ON p.id = a.shown_as WHERE ${only} ORDER BY ${orders[order]}, v.id LIMIT ${where.bind(limit)}`,
     where.values,
   )
 }

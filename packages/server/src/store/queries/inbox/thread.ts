@@ -233,23 +233,29 @@ export const watchesOfEntry = (db: Database, id: number): Promise<ThreadAnswer['
     [id],
   )
 
-export const accountById = (db: Database, id: number) =>
+/** Who is behind an account: their id and name, and the account's own handle. */
+export const personBehind = (db: Database, account: number) =>
   db.one<{ id: number; name: string; handle: string | null }>(
-    'SELECT id, name, handle FROM accounts WHERE id = $1',
-    [id],
+    `SELECT p.id, p.name, a.handle
+     FROM accounts a
+     JOIN people p ON p.id = a.shown_as
+     WHERE a.id = $1`,
+    [account],
   )
 
 type SaidBefore = NonNullable<ThreadAnswer['person']>['before'][number]
 
-/** What an account has said, as far as the reader may see it: how often and since when, and lately in other threads. */
-export async function saidByAccount(
+/** What a person has said, as far as the reader may see it: how often and since when, and lately in other threads. */
+export async function saidBefore(
   db: Database,
   reader: Reader,
-  { accountId, threadId }: { accountId: number; threadId: number },
+  { person, threadId }: { person: number; threadId: number },
 ): Promise<{ since: Date | null; count: number; before: SaidBefore[] }> {
   const where = new Where()
   addAccess(where, reader, 'e')
-  where.add(`e.account_id = ${where.bind(accountId)} AND e.direction = 'in'`)
+  where.add(
+    `e.account_id = ANY(ARRAY(SELECT id FROM accounts WHERE shown_as = ${where.bind(person)})) AND e.direction = 'in'`,
+  )
   const [sum, before] = await Promise.all([
     db.one<{ since: Date | null; count: number }>(
       `SELECT min(e.at) AS since, count(*) AS count FROM entries e WHERE ${where.toString()}`,

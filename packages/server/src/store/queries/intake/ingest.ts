@@ -115,7 +115,8 @@ export const knownAccounts = (
     tx,
   )
 
-export const putAccounts = (
+/** New accounts are somebody each; those that are known and called otherwise are read anew for whose they are. */
+export const putAccounts = async (
   db: Database,
   {
     brandId,
@@ -133,17 +134,36 @@ export const putAccounts = (
     urls: readonly (string | null)[]
   },
   tx?: Tx,
-): Promise<{ id: number; outsideId: string }[]> =>
-  db.rows<{ id: number; outsideId: string }>(
+): Promise<{ id: number; outsideId: string }[]> => {
+  const rows = await db.rows<{ id: number; outsideId: string; person: number | null }>(
     `INSERT INTO accounts AS a (brand_id, network, outside_id, name, handle, url)
      SELECT $1, $2, *
      FROM unnest($3::text[], $4::text[], $5::text[], $6::text[])
      ON CONFLICT (brand_id, network, outside_id) DO UPDATE SET name = excluded.name,
        handle = coalesce(excluded.handle, a.handle)
-     RETURNING id, outside_id AS "outsideId"`,
+     RETURNING id, outside_id AS "outsideId", person_id AS person`,
     [brandId, network, outsideIds, names, handles, urls],
     tx,
   )
+  const known = rows.flatMap(({ person }) => (person === null ? [] : [person]))
+  if (known.length) await db.rows('UPDATE people SET unmet = true WHERE id = ANY($1::bigint[])', [known], tx)
+  const strangers = rows.filter(({ person }) => person === null).map(({ id }) => id)
+  if (strangers.length)
+    await db.rows(
+      `WITH fresh AS (
+         SELECT id, name, nextval('people_id_seq') AS person FROM accounts WHERE id = ANY($2::bigint[])
+       ), made AS (
+         INSERT INTO people (id, brand_id, shown_as, name) SELECT person, $1, person, name FROM fresh
+       )
+       UPDATE accounts a
+       SET person_id = f.person, shown_as = f.person
+       FROM fresh f
+       WHERE a.id = f.id`,
+      [brandId, strangers],
+      tx,
+    )
+  return rows
+}
 
 export interface EntryToAdd {
   threadId: number | undefined

@@ -48,8 +48,9 @@ export const voiceById = (
   }: { id: number; brandId: number; placeIds: number[] | null; profileIds: number[] | null },
 ): Promise<VoiceCard | undefined> =>
   db.one<VoiceCard>(
-    `SELECT a.id, a.name, a.handle, a.network, a.standing, a.note, a.kept, a.edition
+    `SELECT a.id, a.name, a.handle, a.network, p.standing, p.note, a.kept, p.edition, p.id AS person
      FROM accounts a
+     JOIN people p ON p.id = a.shown_as
      WHERE a.id = $1 AND a.brand_id = $2 AND EXISTS (
        SELECT 1
        FROM entries e
@@ -66,9 +67,10 @@ export const lockVoice = (
   tx?: Tx,
 ): Promise<Required<VoiceChange> | undefined> =>
   db.one<Required<VoiceChange>>(
-    `SELECT standing, note, kept, edition + 1 AS edition
-     FROM accounts
-     WHERE id = $1 AND brand_id = $2
+    `SELECT p.standing, p.note, a.kept, p.edition + 1 AS edition
+     FROM accounts a
+     JOIN people p ON p.id = a.shown_as
+     WHERE a.id = $1 AND a.brand_id = $2
      FOR UPDATE`,
     [id, brandId],
     tx,
@@ -80,9 +82,10 @@ export const setVoice = async (
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
-    `UPDATE accounts
-     SET standing = $2, note = $3, kept = $4, edition = edition + 1
-     WHERE id = $1`,
+    `WITH kept AS (UPDATE accounts SET kept = $4 WHERE id = $1 RETURNING shown_as)
+     UPDATE people
+     SET standing = $2, note = $3, edition = edition + 1
+     WHERE id = (SELECT shown_as FROM kept)`,
     [id, standing, note, kept],
     tx,
   )

@@ -1,0 +1,24 @@
+import { always, definePart } from '../part.ts'
+import { foundByWords, searchWords } from '../searchWords.ts'
+import { lexeme, onePhrase, parseWords } from './shared.ts'
+
+/** What a person is called or reached by: words that must all be there, each as the start of one of theirs. */
+export const named = definePart({
+  field: 'named',
+  ofPerson: true,
+  name: 'named',
+  blank: '',
+  print: (value) => value,
+  parse: parseWords,
+  phrase: (value) => onePhrase(value || null),
+  matches(value) {
+    const wanted = searchWords(value)
+    if (!wanted.length) return always
+    return (_entry, person) => foundByWords(person?.words ?? [], wanted)
+  },
+  sql(value, { bind }) {
+    const wanted = searchWords(value)
+    if (!wanted.length) return null
+    return `p.search @@ ${bind(wanted.map((word) => `${lexeme(word)}:*`).join(' & '))}::tsquery`
+  },
+})

@@ -1,0 +1,11 @@
+export { handleWords, meetingKeys, nameKey, nameWords, type NamedPerson } from './names.ts'
+export {
+  likeNames,
+  likenessOf,
+  namesAlike,
+  type Comparable,
+  type Likeness,
+  type LikenessReason,
+} from './likeness.ts'
+export { findingWords, readEmail, readPhone } from './ways.ts'
+export { joinsBetween, shownAs, type Join } from './groups.ts'

@@ -1,0 +1,46 @@
+import type { Express } from 'express'
+import { pairSchema, personSchema, routes, waySchema } from '@murrabel/contract'
+import type { Context } from '../context.ts'
+import { handle } from './handle.ts'
+import {
+  addWay,
+  changePerson,
+  changeWay,
+  joinPeople,
+  keepApart,
+  listPeople,
+  personCard,
+  proposals,
+  removeWay,
+  undoJoin,
+} from '../services/people/index.ts'
+
+export function peopleRoutes(app: Express, context: Context): void {
+  handle(app, routes.people, { act: ({ reader, req }) => listPeople(context, reader, req.query) })
+  handle(app, routes.proposals, { act: ({ reader }) => proposals(context, reader) })
+  handle(app, routes.joinPeople, {
+    schema: pairSchema,
+    act: ({ reader, body }) => joinPeople(context, reader, body),
+  })
+  handle(app, routes.undoJoin, { act: ({ reader, id }) => undoJoin(context, reader, id()) })
+  handle(app, routes.keepApart, {
+    schema: pairSchema,
+    act: ({ reader, body }) => keepApart(context, reader, body),
+  })
+  handle(app, routes.person, { act: ({ reader, id }) => personCard(context, reader, id()) })
+  handle(app, routes.changePerson, {
+    schema: personSchema,
+    act: ({ reader, id, body }) => changePerson(context, reader, id(), body),
+  })
+  handle(app, routes.addWay, {
+    schema: waySchema,
+    act: ({ reader, id, body }) => addWay(context, reader, id(), body),
+  })
+  handle(app, routes.changeWay, {
+    schema: waySchema,
+    act: ({ reader, id, body }) => changeWay(context, reader, { id: id(), way: id('way') }, body),
+  })
+  handle(app, routes.removeWay, {
+    act: ({ reader, id }) => removeWay(context, reader, { id: id(), way: id('way') }),
+  })
+}

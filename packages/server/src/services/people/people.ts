@@ -1,0 +1,265 @@
+import { readEmail, readPhone } from '@murrabel/core/people'
+import {
+  fieldProblem,
+  type PeopleAnswer,
+  type PersonCard,
+  type PersonDraft,
+  type PersonWay,
+  type Proposal,
+  type ProposalsAnswer,
+  type WayDraft,
+} from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import type { Tx } from '../../store/database.ts'
+import { membersOf } from '../../store/queries/people/joins.ts'
+import { holdPeople } from '../../store/queries/people/meeting.ts'
+import * as stored from '../../store/queries/people/people.ts'
+import { checkEdition } from '../../store/queries/shared/edition.ts'
+import { lensContext, lensOf } from '../lens/index.ts'
+import { record } from '../log/index.ts'
+import { askToMeet } from './meet.ts'
+
+const pageSize = 50
+const entriesOnCard = 60
+const proposalsShown = 20
+
+type Reading = Pick<Context, 'db' | 'now'>
+type Writing = Reading & Pick<Context, 'due' | 'live'>
+
+/** People who said something under a lens. */
+export async function listPeople(
+  parts: Reading,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<PeopleAnswer> {
+  const lens = lensOf(query, 'people')
+  const context = await lensContext(parts, reader)
+  const after =
+    query.after === undefined ? null : stored.parsePeopleKey(String(query.after), lens.peopleOrder)
+  if (query.after !== undefined && !after)
+    throw new Refusal('lensUnknown', {
+      fields: [
+        {
+          field: 'after',
+          code: 'unknown',
+          message: 'This place in the list is not understood.',
+          value: String(query.after),
+        },
+      ],
+    })
+  const rows = await stored.peoplePage(parts.db, { lens, context, reader }, { limit: pageSize + 1, after })
+  const shown = rows.slice(0, pageSize)
+  const beside = new Map(
+    (
+      await stored.peopleBeside(
+        parts.db,
+        reader,
+        shown.map(({ id }) => id),
+      )
+    ).map((each) => [each.id, each]),
+  )
+  return {
+    rows: shown.map(({ key: _key, total: _total, last, ...row }) => ({
+      ...row,
+      last: last.toISOString(),
+      networks: beside.get(row.id)?.networks ?? [],
+      sentiments: beside.get(row.id)?.sentiments ?? [],
+      openThreads: beside.get(row.id)?.openThreads ?? 0,
+    })),
+    total: rows[0]?.total ?? 0,
+    next: rows.length > pageSize ? stored.printPeopleKey(shown.at(-1)!.key) : null,
+  }
+}
+
+/** Whom an id shows, as far as the reader may know of them. @throws Refusal notFound */
+async function seen({ db }: Pick<Context, 'db'>, reader: Reader, id: number, tx?: Tx): Promise<number> {
+  const shown = (await stored.visiblePeople(db, reader, [id], tx)).get(id)
+  if (shown === undefined) throw new Refusal('notFound')
+  return shown
+}
+
+/** All that is known of somebody. */
+export async function personCard(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  given: number,
+): Promise<PersonCard> {
+  const id = await seen({ db }, reader, given)
+  const ids = await membersOf(db, [id])
+  const [person, accounts, ways, members, joins, counts, entries, proposals] = await Promise.all([
+    stored.personById(db, id),
+    stored.accountsOfPerson(db, id),
+    stored.waysOfPerson(db, id),
+    stored.membersOfPerson(db, ids),
+    stored.joinsOfPeople(db, ids),
+    stored.saidByPerson(db, reader, id),
+    stored.entriesOfPerson(db, reader, id, entriesOnCard),
+    proposalsOf({ db }, reader, id),
+  ])
+  if (!person) throw new Refusal('notFound')
+  return {
+    ...person,
+    accounts,
+    ways,
+    members,
+    joins: joins.map((each) => ({ ...each, at: each.at.toISOString() })),
+    ...counts,
+    since: counts.since?.toISOString() ?? null,
+    entries: entries.map(({ score: _score, ...entry }) => entry),
+    course: entries
+      .map(({ at, score, sentiment }) => ({ at, score, sentiment }))
+      .filter(({ sentiment }) => sentiment !== 'unread')
+      .reverse(),
+    proposals: proposals.proposals,
+  }
+}
+
+/** Pairs that may be the same; the best first. */
+export const proposals = (parts: Pick<Context, 'db'>, reader: Reader): Promise<ProposalsAnswer> =>
+  proposalsOf(parts, reader, null)
+
+async function proposalsOf(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  person: number | null,
+): Promise<ProposalsAnswer> {
+  const rows = await stored.bestProposals(db, { brandId: reader.brandId, person, limit: proposalsShown })
+  const ids = [...new Set(rows.flatMap(({ one, other }) => [one, other]))]
+  const visible = await stored.visiblePeople(db, reader, ids)
+  const members = new Map((await stored.membersOfPerson(db, ids)).map((each) => [each.id, each]))
+  const shown = rows.flatMap(({ one, other, likeness, reasons }): Proposal[] => {
+    const [a, b] = [members.get(one), members.get(other)]
+    return a && b && visible.has(one) && visible.has(other) ? [{ one: a, other: b, likeness, reasons }] : []
+  })
+  // Whoever sees a part is not told how many there are of what they do not see.
+  const limited = reader.placeIds !== null || reader.profileIds !== null
+  return { proposals: shown, total: limited ? shown.length : (rows[0]?.total ?? 0) }
+}
+
+/** What a colleague says of somebody. */
+export async function changePerson(
+  parts: Writing,
+  reader: Reader,
+  given: number,
+  { edition, ...draft }: PersonDraft,
+): Promise<PersonCard> {
+  const { db, due, live } = parts
+  const id = await db.inTransaction(async (tx) => {
+    const person = await seen({ db }, reader, given, tx)
+    await checkEdition({ db }, 'people', { id: person, brandId: reader.brandId }, edition, tx)
+    const before = (await stored.personById(db, person, tx))!
+    const after = { ...before, ...draft }
+    const own = draft.name === '' ? await stored.accountName(db, person, tx) : undefined
+    const named = draft.name === undefined ? before.named : draft.name !== ''
+    await stored.changePerson(
+      db,
+      {
+        id: person,
+        name: draft.name || (own?.name ?? before.name),
+        namedBy: named ? reader.colleagueId : null,
+        language: after.language,
+        standing: after.standing,
+        note: after.note,
+      },
+      tx,
+    )
+    await record(db, reader, { kind: 'changePerson', on: ['person', person], detail: { before, draft } }, tx)
+    await askToMeet({ due }, reader.brandId, tx)
+    await live.tell(reader.brandId, { kind: 'people' }, tx)
+    return person
+  })
+  return personCard({ db }, reader, id)
+}
+
+/** An address or number in the form in which it is kept. @throws Refusal invalid */
+function readWay({ kind, value }: WayDraft): string {
+  const read = kind === 'email' ? readEmail(value) : readPhone(value)
+  if (read === null)
+    throw new Refusal('invalid', {
+      fields: [fieldProblem('value', kind === 'email' ? 'noEmail' : 'noPhone', { value })],
+    })
+  return read
+}
+
+export function addWay(parts: Writing, reader: Reader, given: number, draft: WayDraft): Promise<PersonWay> {
+  const { db, due, live, now } = parts
+  const value = readWay(draft)
+  return db.inTransaction(async (tx) => {
+    await holdPeople(db, reader.brandId, tx)
+    const personId = await seen({ db }, reader, given, tx)
+    const consent = draft.consent ?? null
+    const way = await stored.insertWay(
+      db,
+      {
+        brandId: reader.brandId,
+        personId,
+        kind: draft.kind,
+        value,
+        consent,
+        consentAt: consent === null ? null : new Date(now()),
+        consentHow: draft.consentHow ?? '',
+      },
+      tx,
+    )
+    if (!way) throw new Refusal('wayKnown')
+    await changed({ db, due, live }, reader, { person: personId, kind: 'addWay', detail: { way } }, tx)
+    return way
+  })
+}
+
+export function changeWay(
+  parts: Writing,
+  reader: Reader,
+  { id: given, way: wayId }: { id: number; way: number },
+  draft: WayDraft,
+): Promise<PersonWay> {
+  const { db, due, live, now } = parts
+  const value = readWay(draft)
+  return db.inTransaction(async (tx) => {
+    await holdPeople(db, reader.brandId, tx)
+    const person = await seen({ db }, reader, given, tx)
+    const before = await stored.wayOf(db, { id: wayId, person }, tx)
+    if (before?.kind !== draft.kind) throw new Refusal('notFound')
+    const consent = draft.consent ?? null
+    // When it was said stays when it is said again.
+    const consentAt =
+      consent === null ? null : consent === before.consent ? before.consentAt : new Date(now()).toISOString()
+    const { personId: _person, ...rest } = before
+    const way: PersonWay = { ...rest, value, consent, consentAt, consentHow: draft.consentHow ?? '' }
+    await stored.setWay(db, { ...way, consentAt: consentAt === null ? null : new Date(consentAt) }, tx)
+    await changed({ db, due, live }, reader, { person, kind: 'changeWay', detail: { before, way } }, tx)
+    return way
+  })
+}
+
+export function removeWay(
+  parts: Writing,
+  reader: Reader,
+  { id: given, way: wayId }: { id: number; way: number },
+): Promise<undefined> {
+  const { db, due, live } = parts
+  return db.inTransaction(async (tx) => {
+    await holdPeople(db, reader.brandId, tx)
+    const person = await seen({ db }, reader, given, tx)
+    const way = await stored.wayOf(db, { id: wayId, person }, tx)
+    if (!way) throw new Refusal('notFound')
+    await stored.deleteWay(db, wayId, tx)
+    await changed({ db, due, live }, reader, { person, kind: 'removeWay', detail: { way } }, tx)
+    return undefined
+  })
+}
+
+/** After a change of how somebody is reached: it is logged, told, and looked at for whom they share it with. */
+async function changed(
+  { db, due, live }: Pick<Context, 'db' | 'due' | 'live'>,
+  reader: Reader,
+  { person, kind, detail }: { person: number; kind: string; detail: object },
+  tx: Tx,
+): Promise<void> {
+  await stored.readAnew(db, person, tx)
+  await record(db, reader, { kind, on: ['person', person], detail }, tx)
+  await askToMeet({ due }, reader.brandId, tx)
+  await live.tell(reader.brandId, { kind: 'people' }, tx)
+}

@@ -1,0 +1,241 @@
+import type { LikenessReason } from '@murrabel/core/people'
+import type { Database, Tx } from '../../database.ts'
+
+/** One change of who is who at a time. */
+export const holdPeople = async (db: Database, brandId: number, tx: Tx): Promise<void> => {
+  await db.rows('SELECT pg_advisory_xact_lock(42, $1)', [brandId], tx)
+}
+
+export interface UnmetPerson {
+  id: number
+  /** What a colleague named them, or what they were called so far. */
+  name: string
+  named: boolean
+  accounts: {
+    name: string
+    handle: string | null
+    outsideId: string
+    /** Where it was heard last; null while nothing of it stands here. */
+    channel: string | null
+  }[]
+  ways: { kind: 'email' | 'phone'; value: string }[]
+}
+
+/** People who have not been read yet for who else they may be. */
+export const unmetPeople = (
+  db: Database,
+  { brandId, limit }: { brandId: number; limit: number },
+  tx?: Tx,
+): Promise<UnmetPerson[]> =>
+  db.rows<UnmetPerson>(
+    `SELECT p.id, p.name, p.named_by IS NOT NULL AS named,
+       coalesce((
+         SELECT jsonb_agg(jsonb_build_object('name', a.name, 'handle', a.handle, 'outsideId', a.outside_id, 'channel', (
+           SELECT channel FROM entries WHERE account_id = a.id ORDER BY at DESC LIMIT 1
+         )) ORDER BY a.id)
+         FROM accounts a WHERE a.person_id = p.id
+       ), '[]') AS accounts,
+       coalesce((
+         SELECT jsonb_agg(jsonb_build_object('kind', w.kind, 'value', w.value)) FROM person_ways w WHERE w.person_id = p.id
+       ), '[]') AS ways
+     FROM people p
+     WHERE p.brand_id = $1 AND p.unmet
+     ORDER BY p.id
+     LIMIT $2`,
+    [brandId, limit],
+    tx,
+  )
+
+/** Brands with people who have not been read. */
+export const brandsWithUnmet = async (db: Database): Promise<number[]> =>
+  (await db.rows<{ id: number }>('SELECT DISTINCT brand_id AS id FROM people WHERE unmet')).map(
+    ({ id }) => id,
+  )
+
+export interface Met {
+  personId: number
+  name: string
+  /** Words they are found by. */
+  words: readonly string[]
+  keys: readonly string[]
+  ways: readonly { kind: 'email' | 'phone'; value: string }[]
+}
+
+/** What was read of people: name (unless a colleague gave one), words, keys and ways. */
+export async function storeMet(
+  db: Database,
+  { brandId, met }: { brandId: number; met: readonly Met[] },
+  tx: Tx,
+): Promise<void> {
+  await db.rows(
+    `UPDATE people p
+     SET unmet = false, name = CASE WHEN p.named_by IS NULL THEN n.name ELSE p.name END,
+       search = array_to_tsvector(ARRAY(SELECT jsonb_array_elements_text(n.words)))
+     FROM unnest($1::bigint[], $2::text[], $3::jsonb[]) AS n(id, name, words)
+     WHERE p.id = n.id`,
+    [met.map((m) => m.personId), met.map((m) => m.name), met.map((m) => JSON.stringify(m.words))],
+    tx,
+  )
+  await db.rows(
+    'DELETE FROM person_keys WHERE person_id = ANY($1::bigint[])',
+    [met.map((m) => m.personId)],
+    tx,
+  )
+  const keys = met.flatMap(({ personId, keys: own }) => own.map((key) => ({ key, personId })))
+  await db.rows(
+    `INSERT INTO person_keys (brand_id, key, person_id) SELECT $1, * FROM unnest($2::text[], $3::bigint[])
+     ON CONFLICT DO NOTHING`,
+    [brandId, keys.map(({ key }) => key), keys.map(({ personId }) => personId)],
+    tx,
+  )
+  const ways = met.flatMap(({ personId, ways: own }) => own.map((way) => ({ ...way, personId })))
+  if (ways.length)
+    await db.rows(
+      `INSERT INTO person_ways (brand_id, person_id, kind, value)
+       SELECT $1, * FROM unnest($2::bigint[], $3::text[], $4::text[])
+       ON CONFLICT (person_id, kind, value) DO NOTHING`,
+      [brandId, ways.map((w) => w.personId), ways.map((w) => w.kind), ways.map((w) => w.value)],
+      tx,
+    )
+}
+
+export interface SharedWay {
+  one: number
+  other: number
+  kind: 'email' | 'phone'
+  value: string
+}
+
+/** People with an address or number of one of these, each with the first who had it; who was told apart is left out. */
+export const sharedWays = (
+  db: Database,
+  { brandId, people }: { brandId: number; people: readonly number[] },
+  tx?: Tx,
+): Promise<SharedWay[]> =>
+  db.rows<SharedWay>(
+    `SELECT DISTINCT ON (f.first, w.person_id) f.first AS one, w.person_id AS other, w.kind, w.value
+     FROM person_ways own
+     JOIN LATERAL (
+       SELECT min(person_id) AS first FROM person_ways f
+       WHERE f.brand_id = own.brand_id AND f.kind = own.kind AND f.value = own.value
+     ) f ON true
+     JOIN person_ways w ON w.brand_id = own.brand_id AND w.kind = own.kind AND w.value = own.value AND w.person_id > f.first
+     WHERE own.brand_id = $1 AND own.person_id = ANY($2::bigint[])
+       AND NOT EXISTS (SELECT 1 FROM person_apart x WHERE x.one = f.first AND x.other = w.person_id)
+       AND NOT EXISTS (SELECT 1 FROM person_joins j WHERE j.one = f.first AND j.other = w.person_id)
+     ORDER BY f.first, w.person_id, w.kind, w.value`,
+    [brandId, people],
+    tx,
+  )
+
+/** People who meet these under a key that few have. */
+export const meetings = (
+  db: Database,
+  { brandId, people, most }: { brandId: number; people: readonly number[]; most: number },
+  tx?: Tx,
+): Promise<{ one: number; other: number }[]> =>
+  db.rows<{ one: number; other: number }>(
+    `SELECT DISTINCT least(k.person_id, o.person_id) AS one, greatest(k.person_id, o.person_id) AS other
+     FROM person_keys k
+     JOIN LATERAL (
+       SELECT array_agg(m.person_id) AS ids
+       FROM (SELECT person_id FROM person_keys o WHERE o.brand_id = $1 AND o.key = k.key LIMIT $3 + 1) m
+     ) met ON cardinality(met.ids) <= $3
+     CROSS JOIN unnest(met.ids) AS o(person_id)
+     JOIN people a ON a.id = k.person_id
+     JOIN people b ON b.id = o.person_id AND b.shown_as <> a.shown_as
+     WHERE k.brand_id = $1 AND k.person_id = ANY($2::bigint[]) AND o.person_id <> k.person_id
+       AND NOT EXISTS (
+         SELECT 1 FROM person_apart x
+         WHERE x.one = least(k.person_id, o.person_id) AND x.other = greatest(k.person_id, o.person_id)
+       )`,
+    [brandId, people, most],
+    tx,
+  )
+
+export interface Speaker {
+  id: number
+  name: string
+  handles: string[]
+  places: number[]
+  topics: { word: string; at: number }[]
+}
+
+/** What the core compares of people: names, places, and the words of what they said last. */
+export const speakers = async (
+  db: Database,
+  { people, entries, letters }: { people: readonly number[]; entries: number; letters: number },
+  tx?: Tx,
+): Promise<Speaker[]> => {
+  const rows = await db.rows<Speaker>(
+    `SELECT p.id, p.name,
+       ARRAY(SELECT handle FROM accounts a WHERE a.person_id = p.id AND handle IS NOT NULL)
+         || ARRAY(SELECT value FROM person_ways w WHERE w.person_id = p.id AND w.kind = 'email') AS handles,
+       coalesce(said.places, '{}') AS places, coalesce(said.topics, '[]') AS topics
+     FROM people p
+     LEFT JOIN LATERAL (
+       SELECT array_agg(DISTINCT e.place_id) FILTER (WHERE e.place_id IS NOT NULL) AS places,
+         jsonb_agg(DISTINCT jsonb_build_object('word', w.word, 'at', (extract(epoch FROM e.at) * 1000)::bigint))
+           FILTER (WHERE w.word IS NOT NULL) AS topics
+       FROM (
+         SELECT e.place_id, e.at, e.search FROM accounts a JOIN entries e ON e.account_id = a.id
+         WHERE a.person_id = p.id AND e.direction = 'in' ORDER BY e.at DESC LIMIT $2
+       ) e
+       LEFT JOIN LATERAL unnest(tsvector_to_array(e.search)) AS w(word) ON length(w.word) >= $3
+     ) said ON true
+     WHERE p.id = ANY($1::bigint[])`,
+    [people, entries, letters],
+    tx,
+  )
+  return rows
+}
+
+/** Words that are too common to tell an occasion: those of more than a share of what was said last. */
+export const commonWords = async (
+  db: Database,
+  { brandId, entries, share }: { brandId: number; entries: number; share: number },
+): Promise<Set<string>> => {
+  const rows = await db.rows<{ word: string }>(
+    `WITH said AS (
+       SELECT search FROM entries WHERE brand_id = $1 AND direction = 'in' AND search IS NOT NULL ORDER BY at DESC LIMIT $2
+     )
+     SELECT word FROM said CROSS JOIN LATERAL unnest(tsvector_to_array(search)) AS w(word)
+     GROUP BY word HAVING count(*) > greatest($3::float8 * (SELECT count(*) FROM said), 3)`,
+    [brandId, entries, share],
+  )
+  return new Set(rows.map(({ word }) => word))
+}
+
+/** Puts what is proposed of these people in the place of what was. */
+export async function replaceProposals(
+  db: Database,
+  {
+    brandId,
+    people,
+    proposals,
+  }: {
+    brandId: number
+    people: readonly number[]
+    proposals: readonly { one: number; other: number; likeness: number; reasons: readonly LikenessReason[] }[]
+  },
+  tx: Tx,
+): Promise<void> {
+  await db.rows(
+    'DELETE FROM person_proposals WHERE one = ANY($1::bigint[]) OR other = ANY($1::bigint[])',
+    [people],
+    tx,
+  )
+  await db.rows(
+    `INSERT INTO person_proposals (brand_id, one, other, likeness, reasons)
+     SELECT $1, * FROM unnest($2::bigint[], $3::bigint[], $4::real[], $5::jsonb[])
+     ON CONFLICT (one, other) DO UPDATE SET likeness = excluded.likeness, reasons = excluded.reasons`,
+    [
+      brandId,
+      proposals.map((p) => p.one),
+      proposals.map((p) => p.other),
+      proposals.map((p) => p.likeness),
+      proposals.map((p) => JSON.stringify(p.reasons)),
+    ],
+    tx,
+  )
+}

@@ -1,0 +1,367 @@
+import {
+  askingParts,
+  instantsOf,
+  type Lens,
+  type LensContext,
+  type PersonStanding,
+} from '@murrabel/core/lens'
+import type { PersonCard, PersonMember, PersonRow, PersonWay, Proposal, WayKind } from '@murrabel/contract'
+import type { Reader } from '../../../access/reader.ts'
+import type { Database, Tx } from '../../database.ts'
+import { lensWhere } from '../entries/lensWhere.ts'
+import { addAccess, Where } from '../shared/where.ts'
+import type { JoinReason } from './joins.ts'
+
+/** Where a page ends: the key of the order, then the id. */
+export type PeopleKey = readonly (string | number)[]
+
+/** What each order goes by, ascending; the id comes last. */
+const orders: Record<Lens['peopleOrder'], readonly string[]> = {
+  said: ['-said', '-extract(epoch FROM last)'],
+  latest: ['-extract(epoch FROM last)'],
+  unhappiest: ['-unhappy', '-said'],
+  name: ['name'],
+}
+
+export const printPeopleKey = (key: PeopleKey) => Buffer.from(JSON.stringify(key)).toString('base64url')
+
+/** A place in a list of this order; null for what is none. */
+export function parsePeopleKey(text: string, order: Lens['peopleOrder']): PeopleKey | null {
+  if (!/^[\w-]{1,800}$/.test(text)) return null
+  let key: unknown
+  try {
+    key = JSON.parse(Buffer.from(text, 'base64url').toString())
+  } catch {
+    return null
+  }
+  if (!Array.isArray(key) || key.length !== orders[order].length + 1) return null
+  const fits = key.every((each: unknown, i) =>
+    order === 'name' && i === 0
+      ? typeof each === 'string' && each.length <= 500
+      : typeof each === 'number' && Number.isFinite(each),
+  )
+  return fits ? (key as PeopleKey) : null
+}
+
+export interface PeopleRow {
+  id: number
+  name: string
+  standing: PersonStanding | null
+  note: string
+  said: number
+  last: Date
+  key: PeopleKey
+  total: number
+}
+
+/** Those who said something under the lens, and how much. */
+export function peoplePage(
+  db: Database,
+  { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
+  { limit, after }: { limit: number; after: PeopleKey | null },
+): Promise<PeopleRow[]> {
+  const { from, where } = lensWhere(lens, context, reader)
+  const bind = (value: unknown) => where.bind(value)
+  const query = { bind, context, at: 'e.at', window: instantsOf(lens.range, context) }
+  const asked = askingParts(lens).flatMap(({ part, value }) => {
+    const condition = part.ofPerson ? part.sql(value, query) : null
+    return condition ? [condition] : []
+  })
+  // Few are called so: what they said is found by their accounts.
+  if (asked.length)
+    where.add(`e.account_id = ANY(ARRAY(SELECT a.id FROM people p JOIN accounts a ON a.person_id = p.id
+      WHERE p.shown_as IN (SELECT p.shown_as FROM people p WHERE p.brand_id = ${bind(reader.brandId)} AND ${asked.join(' AND ')})))`)
+  const order = orders[lens.peopleOrder]
+  const types = lens.peopleOrder === 'name' ? ['text'] : order.map(() => 'numeric')
+  const beyond = after
+    ? `WHERE (${[...order, 'id'].join(', ')}) > (${after.map((each, i) => `${bind(each)}::${types[i] ?? 'bigint'}`).join(', ')})`
+    : ''
+  return db.replica.rows<PeopleRow>(
+    `WITH said AS (
+       SELECT a.shown_as AS id, sum(s.n)::int AS said, max(s.last) AS last, sum(s.unhappy)::int AS unhappy
+       FROM (
+         SELECT e.account_id, count(*) AS n, max(e.at) AS last,
+           count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive') AS unhappy
+         FROM ${from}
+         WHERE e.account_id IS NOT NULL AND ${where.toString()}
+         GROUP BY 1
+       ) s
+       JOIN accounts a ON a.id = s.account_id
+       GROUP BY 1
+     ), them AS (
+       SELECT p.id, p.name COLLATE "C" AS name, p.standing, p.note, said.said, said.last, said.unhappy
+       FROM said JOIN people p ON p.id = said.id
+     )
+     SELECT id, name, standing, note, said, last, jsonb_build_array(${[...order, 'id'].join(', ')}) AS key,
+       (SELECT count(*) FROM them)::int AS total
+     FROM them ${beyond}
+     ORDER BY ${order.join(', ')}, id LIMIT ${bind(limit)}`,
+    where.values,
+  )
+}
+
+/** What rows show beside the counts, as far as the reader may see it. */
+export function peopleBeside(
+  db: Database,
+  reader: Reader,
+  people: readonly number[],
+): Promise<Pick<PersonRow, 'id' | 'networks' | 'sentiments' | 'openThreads'>[]> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  const ids = where.bind(people)
+  return db.replica.rows(
+    `SELECT i.id, coalesce(said.networks, '{}') AS networks, coalesce(said.sentiments, '{}') AS sentiments, coalesce(said.open, 0)::int AS "openThreads"
+     FROM unnest(${ids}::bigint[]) AS i(id)
+     LEFT JOIN LATERAL (
+       SELECT array_agg(DISTINCT network) AS networks, array_agg(sentiment ORDER BY at, id) FILTER (WHERE nth <= 10) AS sentiments,
+         count(DISTINCT thread) FILTER (WHERE open) AS open
+       FROM (
+         SELECT e.id, e.at, e.sentiment, a.network, t.id AS thread, e.lead AND t.state = 'open' AND e.origin <> 'heard' AS open,
+           row_number() OVER (ORDER BY e.at DESC, e.id DESC) AS nth
+         FROM accounts a
+         JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
+         JOIN threads t ON t.id = e.thread_id
+         WHERE a.shown_as = i.id AND ${where.toString()}
+       ) e
+     ) said ON true`,
+    where.values,
+  )
+}
+
+/** Whether the reader may know of somebody: they said something that the reader may see, or the reader may see all. */
+export async function visiblePeople(
+  db: Database,
+  reader: Reader,
+  people: readonly number[],
+  tx?: Tx,
+): Promise<Map<number, number>> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  const ids = where.bind(people)
+  const all = !reader.placeIds && !reader.profileIds
+  const rows = await db.rows<{ id: number; shownAs: number }>(
+    `SELECT p.id, p.shown_as AS "shownAs" FROM people p
+     WHERE p.id = ANY(${ids}::bigint[]) AND p.brand_id = ${where.bind(reader.brandId)}
+       AND (${where.bind(all)}::bool OR EXISTS (
+         SELECT 1 FROM accounts a JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
+         WHERE a.shown_as = p.shown_as AND ${where.toString()}
+       ))`,
+    where.values,
+    tx,
+  )
+  return new Map(rows.map(({ id, shownAs }) => [id, shownAs]))
+}
+
+type CardRow = Pick<PersonCard, 'id' | 'edition' | 'name' | 'named' | 'language' | 'standing' | 'note'>
+
+export const personById = (db: Database, id: number, tx?: Tx): Promise<CardRow | undefined> =>
+  db.one<CardRow>(
+    `SELECT id, edition, name, named_by IS NOT NULL AS named, language, standing, note FROM people WHERE id = $1`,
+    [id],
+    tx,
+  )
+
+export const accountsOfPerson = (db: Database, id: number): Promise<PersonCard['accounts']> =>
+  db.rows(`SELECT id, name, handle, network, url FROM accounts WHERE shown_as = $1 ORDER BY id LIMIT 200`, [
+    id,
+  ])
+
+export const waysOfPerson = (db: Database, id: number): Promise<PersonWay[]> =>
+  db.rows<PersonWay>(
+    `SELECT DISTINCT ON (w.kind, w.value) w.id, w.kind, w.value, w.consent, w.consent_at AS "consentAt", w.consent_how AS "consentHow"
+     FROM people p JOIN person_ways w ON w.person_id = p.id
+     WHERE p.shown_as = $1
+     -- Of one address of several, what was said last counts.
+     ORDER BY w.kind, w.value, w.consent_at DESC NULLS LAST, w.id`,
+    [id],
+  )
+
+export const membersOfPerson = (db: Database, people: readonly number[]): Promise<PersonMember[]> =>
+  db.rows<PersonMember>(
+    `SELECT p.id, p.name, ARRAY(SELECT DISTINCT network FROM accounts a WHERE a.person_id = p.id ORDER BY 1) AS networks
+     FROM people p WHERE p.id = ANY($1::bigint[]) ORDER BY p.id`,
+    [people],
+  )
+
+export const joinsOfPeople = (
+  db: Database,
+  people: readonly number[],
+): Promise<
+  { id: number; one: number; other: number; reasons: JoinReason[]; by: string | null; at: Date }[]
+> =>
+  db.rows(
+    `SELECT j.id, j.one, j.other, j.reasons, c.name AS by, j.at
+     FROM person_joins j LEFT JOIN colleagues c ON c.id = j.colleague_id
+     WHERE j.undone_at IS NULL AND j.one = ANY($1::bigint[]) AND j.other = ANY($1::bigint[]) ORDER BY j.id`,
+    [people],
+  )
+
+/** How much they said, and what of it waits. */
+export async function saidByPerson(
+  db: Database,
+  reader: Reader,
+  id: number,
+): Promise<{ said: number; since: Date | null; openThreads: number; pastDue: number }> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  const row = await db.replica.rows<{
+    said: number
+    since: Date | null
+    openThreads: number
+    pastDue: number
+  }>(
+    `SELECT count(*)::int AS said, min(e.at) AS since,
+       count(*) FILTER (WHERE e.lead AND t.state = 'open' AND e.origin <> 'heard')::int AS "openThreads",
+       count(*) FILTER (WHERE e.lead AND t.state = 'open' AND e.origin <> 'heard' AND t.due_at < now())::int AS "pastDue"
+     FROM accounts a
+     JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
+     JOIN threads t ON t.id = e.thread_id
+     WHERE a.shown_as = ${where.bind(id)} AND ${where.toString()}`,
+    where.values,
+  )
+  return row[0]!
+}
+
+type Said = PersonCard['entries'][number] & { score: number }
+
+export function entriesOfPerson(db: Database, reader: Reader, id: number, limit: number): Promise<Said[]> {
+  const where = new Where()
+  addAccess(where, reader, 'e')
+  return db.replica.rows<Said>(
+    `SELECT e.id, e.thread_id AS "threadId", e.kind, e.channel, a.network, e.place_id AS "placeId", e.title, left(e.text, 600) AS text,
+       e.rating, e.at, e.sentiment, e.score, e.wish, t.state
+     FROM accounts a
+     JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
+     JOIN threads t ON t.id = e.thread_id
+     WHERE a.shown_as = ${where.bind(id)} AND e.deleted_at IS NULL AND ${where.toString()}
+     ORDER BY e.at DESC, e.id DESC LIMIT ${where.bind(limit)}`,
+    where.values,
+  )
+}
+
+type ProposalRow = Omit<Proposal, 'one' | 'other'> & { one: number; other: number; total: number }
+
+/** Pairs that may be the same and are shown as two, the most alike first; of two groups the best pair alone. */
+export function bestProposals(
+  db: Database,
+  { brandId, person, limit }: { brandId: number; person: number | null; limit: number },
+): Promise<ProposalRow[]> {
+  const of = person === null ? '' : 'AND $2 IN (a.shown_as, b.shown_as)'
+  return db.replica.rows<ProposalRow>(
+    `WITH pairs AS (
+       SELECT DISTINCT ON (least(a.shown_as, b.shown_as), greatest(a.shown_as, b.shown_as))
+         least(a.shown_as, b.shown_as) AS one, greatest(a.shown_as, b.shown_as) AS other, r.likeness, r.reasons
+       FROM person_proposals r
+       JOIN people a ON a.id = r.one
+       JOIN people b ON b.id = r.other
+       WHERE r.brand_id = $1 AND a.shown_as <> b.shown_as ${of}
+         AND NOT EXISTS (
+           SELECT 1 FROM person_apart x JOIN people c ON c.id = x.one JOIN people d ON d.id = x.other
+           WHERE (c.shown_as = a.shown_as AND d.shown_as = b.shown_as) OR (c.shown_as = b.shown_as AND d.shown_as = a.shown_as)
+         )
+       ORDER BY 1, 2, r.likeness DESC
+     )
+     SELECT one, other, likeness, reasons, count(*) OVER ()::int AS total FROM pairs ORDER BY likeness DESC, one, other LIMIT $${person === null ? 2 : 3}`,
+    person === null ? [brandId, limit] : [brandId, person, limit],
+  )
+}
+
+export const changePerson = async (
+  db: Database,
+  {
+    id,
+    name,
+    namedBy,
+    language,
+    standing,
+    note,
+  }: {
+    id: number
+    name: string
+    namedBy: number | null
+    language: string | null
+    standing: PersonStanding | null
+    note: string
+  },
+  tx: Tx,
+): Promise<void> => {
+  await db.rows(
+    `UPDATE people SET name = $2, named_by = $3, language = $4, standing = $5, note = $6, edition = edition + 1 WHERE id = $1`,
+    [id, name, namedBy, language, standing, note],
+    tx,
+  )
+  await readAnew(db, id, tx)
+}
+
+/** Called or reached otherwise, they are found otherwise. */
+export const readAnew = async (db: Database, id: number, tx: Tx): Promise<void> => {
+  await db.rows('UPDATE people SET unmet = true WHERE shown_as = $1', [id], tx)
+}
+
+/** What their account calls them. */
+export const accountName = (db: Database, id: number, tx?: Tx): Promise<{ name: string } | undefined> =>
+  db.one<{ name: string }>('SELECT name FROM accounts WHERE person_id = $1 ORDER BY id LIMIT 1', [id], tx)
+
+export const insertWay = (
+  db: Database,
+  {
+    brandId,
+    personId,
+    kind,
+    value,
+    consent,
+    consentAt,
+    consentHow,
+  }: {
+    brandId: number
+    personId: number
+    kind: WayKind
+    value: string
+    consent: boolean | null
+    consentAt: Date | null
+    consentHow: string
+  },
+  tx: Tx,
+): Promise<PersonWay | undefined> =>
+  db.one<PersonWay>(
+    `INSERT INTO person_ways (brand_id, person_id, kind, value, consent, consent_at, consent_how)
+     VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT (person_id, kind, value) DO NOTHING
+     RETURNING id, kind, value, consent, consent_at AS "consentAt", consent_how AS "consentHow"`,
+    [brandId, personId, kind, value, consent, consentAt, consentHow],
+    tx,
+  )
+
+/** A way of somebody, or of one who is joined with them. */
+export const wayOf = (
+  db: Database,
+  { id, person }: { id: number; person: number },
+  tx?: Tx,
+): Promise<(PersonWay & { personId: number }) | undefined> =>
+  db.one<PersonWay & { personId: number }>(
+    `SELECT w.id, w.kind, w.value, w.consent, w.consent_at AS "consentAt", w.consent_how AS "consentHow", w.person_id AS "personId"
+     FROM person_ways w JOIN people p ON p.id = w.person_id WHERE w.id = $1 AND p.shown_as = $2`,
+    [id, person],
+    tx,
+  )
+
+export const setWay = async (
+  db: Database,
+  {
+    id,
+    value,
+    consent,
+    consentAt,
+    consentHow,
+  }: { id: number; value: string; consent: boolean | null; consentAt: Date | null; consentHow: string },
+  tx: Tx,
+): Promise<void> => {
+  await db.rows(
+    'UPDATE person_ways SET value = $2, consent = $3, consent_at = $4, consent_how = $5 WHERE id = $1',
+    [id, value, consent, consentAt, consentHow],
+    tx,
+  )
+}
+
+export const deleteWay = async (db: Database, id: number, tx: Tx): Promise<void> => {
+  await db.rows('DELETE FROM person_ways WHERE id = $1', [id], tx)
+}

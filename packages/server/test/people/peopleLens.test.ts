@@ -1,0 +1,87 @@
+import fc from 'fast-check'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { peoplePredicate, type Lens } from '@murrabel/core/lens'
+import { migrate, openDatabase, type Database } from '@murrabel/server'
+import { peopleLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
+import type { Reader } from '../../src/access/reader.ts'
+import { parsePeopleKey, peoplePage, printPeopleKey } from '../../src/store/queries/people/people.ts'
+import { freshDatabase, type TestDatabase } from '../support/database.ts'
+import { context, readers, seededPeople, seedLensEntries, type SeededEntry } from '../support/lensEntries.ts'
+
+let database: TestDatabase
+let db: Database
+let entries: SeededEntry[]
+
+beforeAll(async () => {
+  database = await freshDatabase()
+  db = openDatabase(database.url)
+  await migrate(db)
+  entries = await seedLensEntries(db)
+})
+afterAll(async () => {
+  await db.close()
+  await database.drop()
+})
+
+const allowed = (e: SeededEntry, reader: Reader) =>
+  (!reader.placeIds || (e.place !== null && reader.placeIds.includes(e.place))) &&
+  (!reader.profileIds || reader.profileIds.includes(e.profile))
+
+/** What the core says who is in a lens, with everybody found by the words of all they are joined with, one by one. */
+function expected(lens: Lens, reader: Reader): number[] {
+  const matches = peoplePredicate(lens, context)
+  const groups = [...new Set(seededPeople.map(({ shownAs }) => shownAs))]
+  return groups.filter((id) => {
+    const members = seededPeople.filter(({ shownAs }) => shownAs === id)
+    const said = entries.filter(
+      (e) => e.voice !== null && members.some((member) => member.id === e.voice) && allowed(e, reader),
+    )
+    return members.some(({ words, standing }) => matches({ words, standing, said }))
+  })
+}
+
+/** All pages of a lens, one after the other. */
+async function all(lens: Lens, reader: Reader, limit: number) {
+  const rows = []
+  for (let after = null; ;) {
+    const page = await peoplePage(db, { lens, context, reader }, { limit, after })
+    rows.push(...page)
+    if (page.length < limit) return rows
+    const key = printPeopleKey(page.at(-1)!.key)
+    after = parsePeopleKey(key, lens.peopleOrder)
+    expect(after).not.toBeNull()
+  }
+}
+
+test('the predicate in memory and the SQL choose the same people, page after page, for any lens and any reader', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      peopleLensArbitrary,
+      readers,
+      fc.integer({ min: 1, max: 3 }),
+      async (lens, reader, limit) => {
+        const rows = await all(lens, reader, limit)
+        expect(rows.map(({ id }) => id).sort((a, b) => a - b)).toEqual(expected(lens, reader))
+        for (const row of rows) expect(row.total).toBe(rows.length)
+        const orders = {
+          said: rows.map(({ said }) => -said),
+          latest: rows.map(({ last }) => -last.getTime()),
+          unhappiest: [],
+          name: rows.map(({ name }) => name),
+        }[lens.peopleOrder]
+        expect(orders).toEqual([...orders].sort((a, b) => (a < b ? -1 : a > b ? 1 : 0)))
+      },
+    ),
+    { numRuns: 150 },
+  )
+}, 90_000)
+
+test.each([
+  '',
+  '!',
+  'W10',
+  Buffer.from('[1]').toString('base64url'),
+  Buffer.from('["a",1,2]').toString('base64url'),
+])('a place in the list that is none is not taken: %s', (text) =>
+  expect(parsePeopleKey(text, 'said')).toBeNull(),
+)

@@ -1,0 +1,252 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { PersonCard, PersonWay } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import { networkName } from '../../composables/networkName.ts'
+import { onDemand } from '../../parts/onDemand.ts'
+import RatingSteps from '../../parts/RatingSteps.vue'
+import SentimentMark from '../../parts/SentimentMark.vue'
+import { useBrand } from '../../stores/brand.ts'
+import ProposalNote from './ProposalNote.vue'
+import SentimentCourse from './SentimentCourse.vue'
+import { useJoining } from './useJoining.ts'
+import { useReasons } from './useReasons.ts'
+
+const { person, may = false } = defineProps<{ person: PersonCard; may?: boolean }>()
+const emit = defineEmits<{ changed: [person?: number]; show: [id: number] }>()
+const PersonSheet = onDemand(() => import('./PersonSheet.vue'))
+const WaySheet = onDemand(() => import('./WaySheet.vue'))
+const { t, number, when, day, exact, languageName } = useTexts()
+const brand = useBrand()
+const why = useReasons()
+const joining = useJoining((id) => emit('changed', id))
+const editing = ref(false)
+const wayOpen = ref(false)
+const way = ref<PersonWay | null>(null)
+function openWay(one: PersonWay | null): void {
+  way.value = one
+  wayOpen.value = true
+}
+
+const consentText = ({ consent, consentAt, consentHow, kind }: PersonWay): string => {
+  if (consent === null) return ''
+  const by = t(`people.by.${kind}`)
+  const how = [consentHow, consentAt ? day(consentAt) : ''].filter(Boolean).join(', ')
+  return t(consent ? 'people.mayBeWritten' : 'people.mayNotBeWritten', { by, how: how ? ` (${how})` : '' })
+}
+const consents = computed(() => person.ways.map(consentText).filter(Boolean))
+const handles = computed(() =>
+  person.accounts.flatMap(({ handle, name, network, url, id }) =>
+    network === 'email' || network === 'textmast'
+      ? []
+      : [{ id, url, text: `${handle ? `@${handle.replace(/^@/, '')}` : name} (${named(network)})` }],
+  ),
+)
+const named = (network: string) => networkName({ network, profile: t('people.feed') })
+const answerable = computed(() => person.entries.find(({ state }) => state === 'open')?.threadId ?? null)
+const nameOf = (id: number) => person.members.find((member) => member.id === id)?.name ?? `#${id}`
+const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
+  [named(network), placeId === null ? '' : brand.placeName(placeId), t(`people.state.${state}`)]
+    .filter(Boolean)
+    .join(' · ')
+</script>
+
+<template>
+  <article class="card" :aria-label="person.name">
+    <header>
+      <h2>{{ person.name }}</h2>
+      <RouterLink
+        v-if="answerable !== null"
+        class="button"
+        :to="{ path: `/inbox/${answerable}`, query: { state: 'any', given: 'anybody', time: 'all' }, hash: '#answer' }"
+        >{{ t('people.answer') }}</RouterLink
+      >
+      <button v-if="may" type="button" class="button" @click="editing = true">{{ t('people.editShort') }}</button>
+    </header>
+    <p class="soft ways">
+      <template v-for="each in person.ways" :key="each.id">
+        <button v-if="may" type="button" class="plain" @click="openWay(each)">{{ each.value }}</button>
+        <span v-else>{{ each.value }}</span>
+        <span aria-hidden="true"> · </span>
+      </template>
+      <template v-for="account in handles" :key="account.id">
+        <a v-if="account.url" :href="account.url" rel="noreferrer noopener" target="_blank">{{ account.text }}</a>
+        <span v-else>{{ account.text }}</span>
+        <span aria-hidden="true"> · </span>
+      </template>
+      <span v-if="person.language">{{ languageName(person.language) }} · </span>
+      <span v-if="person.since">{{ t('people.since', { date: day(person.since) }) }}</span>
+      <button v-if="may" type="button" class="plain add" @click="openWay(null)">{{ t('people.wayAdd') }}</button>
+    </p>
+    <p v-for="text in consents" :key="text" class="soft">{{ text }}</p>
+    <p v-if="person.standing || person.note" class="known">
+      <b v-if="person.standing">{{ t(`watch.voices.standings.${person.standing}`) }}</b>
+      <span v-if="person.note" class="words">{{ person.note }}</span>
+    </p>
+    <p class="counts">
+      <span
+        ><b>{{ number(person.said) }}</b> {{ t('people.saidCount') }}</span
+      >
+      <span v-if="person.openThreads"
+        ><b>{{ number(person.openThreads) }}</b> {{ t('people.openCount', person.openThreads)
+        }}<span v-if="person.pastDue" class="past">, {{ t('lens.pastDue', { n: person.pastDue }) }}</span></span
+      >
+    </p>
+    <SentimentCourse v-if="person.course.length > 1" :course="person.course" />
+    <ProposalNote
+      v-for="proposal in person.proposals"
+      :key="`${proposal.one.id}-${proposal.other.id}`"
+      class="proposal"
+      :proposal="proposal"
+      :may="may"
+      @join="joining.join(proposal)"
+      @apart="joining.apart(proposal)"
+      @show="(id) => emit('show', id)"
+    />
+    <ol class="said" :aria-label="t('people.saidList')">
+      <li v-for="entry in person.entries" :key="entry.id">
+        <time :datetime="entry.at" :title="exact(entry.at)">{{ when(entry.at) }}</time>
+        <SentimentMark :sentiment="entry.sentiment" />
+        <div>
+          <RatingSteps v-if="entry.rating !== null" :rating="entry.rating" />
+          <RouterLink
+            class="text words"
+            :to="{ path: `/inbox/${entry.threadId}`, query: { state: 'any', given: 'anybody', time: 'all', kind: 'all' } }"
+            >{{ entry.title ? `${entry.title}. ` : '' }}{{ entry.text || t('people.noText') }}</RouterLink
+          >
+          <small class="soft">{{ where(entry) }}</small>
+        </div>
+      </li>
+    </ol>
+    <p v-if="person.said > person.entries.length" class="soft">
+      {{ t('people.newestShown', { n: person.entries.length, all: number(person.said) }) }}
+    </p>
+    <section v-if="person.joins.length">
+      <h3>{{ t('people.members', { n: person.members.length }) }}</h3>
+      <ul class="joins">
+        <li v-for="join in person.joins" :key="join.id">
+          <span
+            >{{ t('people.joinLine', { one: nameOf(join.one), other: nameOf(join.other) }) }}
+            <small class="soft"
+              >{{ join.by ? t('people.joinedBy', { name: join.by, date: day(join.at) }) : t('people.certain')
+              }}{{ join.reasons.length ? `: ${why(join.reasons)}` : '' }}</small
+            ></span
+          >
+          <button v-if="may" type="button" class="plain" @click="joining.undo(join.id)">{{ t('people.undoJoin') }}</button>
+        </li>
+      </ul>
+    </section>
+    <PersonSheet v-model="editing" :person="person" @changed="emit('changed')" />
+    <WaySheet v-model="wayOpen" :person="person.id" :way="way" @changed="emit('changed')" />
+  </article>
+</template>
+
+<style scoped>
+.card {
+  padding: 14px 22px 30px;
+}
+header {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+h2 {
+  flex: 1;
+  font-size: 18px;
+  font-weight: 600;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+header .button {
+  text-decoration: none;
+}
+.ways {
+  margin-top: 4px;
+  overflow-wrap: anywhere;
+}
+.ways .plain {
+  min-height: 24px;
+  padding: 0;
+}
+.ways .add {
+  margin-left: 10px;
+}
+.known {
+  margin-top: 8px;
+  display: flex;
+  gap: 8px;
+}
+.counts {
+  display: flex;
+  gap: 24px;
+  margin-top: 12px;
+}
+.past {
+  color: var(--flare-text);
+  font-weight: 600;
+}
+.proposal {
+  margin: 10px 0;
+}
+.said {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-top: 1px solid var(--line);
+}
+.said li {
+  display: grid;
+  grid-template-columns: 62px 14px minmax(0, 1fr);
+  gap: 10px;
+  padding: 9px 0 10px;
+  border-bottom: 1px solid var(--line);
+}
+.said time {
+  font-size: 12px;
+  line-height: 22px;
+  color: var(--ink-soft);
+}
+.said svg {
+  margin-top: 6px;
+}
+.text {
+  border: 0;
+  color: var(--ink);
+  font-size: 16px;
+  line-height: 22px;
+  overflow-wrap: anywhere;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 4;
+  overflow: hidden;
+}
+.text:hover {
+  color: var(--deep);
+}
+small {
+  font-size: 12px;
+}
+h3 {
+  margin-top: 20px;
+  font-size: 14px;
+  font-weight: 600;
+}
+.joins {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.joins li {
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+  align-items: baseline;
+  padding: 6px 0;
+}
+.joins small {
+  display: block;
+}
+.joins .plain {
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PersonRow } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import { networkName } from '../../composables/networkName.ts'
+import SentimentDots from './SentimentDots.vue'
+
+const { row, selected = false } = defineProps<{ row: PersonRow; selected?: boolean }>()
+const emit = defineEmits<{ open: [] }>()
+const { t, number, when, exact } = useTexts()
+const networks = computed(() =>
+  row.networks.map((network) => networkName({ network, profile: t('people.feed') })).join(', '),
+)
+const known = computed(() =>
+  [row.standing ? t(`watch.voices.standings.${row.standing}`) : '', row.note].filter(Boolean).join(', '),
+)
+</script>
+
+<template>
+  <button
+    type="button"
+    class="row"
+    :class="{ selected }"
+    :data-person="row.id"
+    :aria-current="selected ? 'true' : undefined"
+    @click="emit('open')"
+  >
+    <span class="who">
+      <b>{{ row.name }}</b>
+      <small class="soft">{{ networks }}</small>
+    </span>
+    <span class="said">{{ number(row.said) }}</span>
+    <SentimentDots :sentiments="row.sentiments" />
+    <time class="last" :datetime="row.last" :title="exact(row.last)">
+      {{ when(row.last) }}
+      <small v-if="row.openThreads" class="open">{{
+        t('people.openThreads', { n: row.openThreads }, row.openThreads)
+      }}</small>
+    </time>
+    <span class="known soft" :title="known">{{ known }}</span>
+  </button>
+</template>
+
+<style scoped>
+.row {
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  width: 100%;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  background: none;
+  cursor: pointer;
+  padding: 8px 20px 9px;
+  align-items: baseline;
+}
+.row:hover {
+  background: var(--paper);
+}
+.row.selected {
+  background: var(--deep-wash);
+}
+.who b,
+.who small {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.who b {
+  font-weight: 600;
+}
+small {
+  font-size: 12px;
+  line-height: 17px;
+}
+.said {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+.open {
+  display: block;
+  color: var(--flare-text);
+}
+.known {
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+}
+</style>

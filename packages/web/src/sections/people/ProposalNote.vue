@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { Proposal } from '@murrabel/contract'
+import { useTexts } from '../../composables/useTexts.ts'
+import { networkName } from '../../composables/networkName.ts'
+import { useReasons } from './useReasons.ts'
+
+/** Two who may be the same: why, and what somebody says to it. */
+const {
+  proposal,
+  total = 0,
+  may = false,
+} = defineProps<{
+  proposal: Proposal
+  /** How many there are, where this is the first of a list. */
+  total?: number
+  may?: boolean
+}>()
+const emit = defineEmits<{ join: []; apart: []; show: [id: number] }>()
+const { t } = useTexts()
+const why = useReasons()
+const called = ({ name, networks }: Proposal['one']) =>
+  networks.length
+    ? t('people.onNetwork', {
+        name,
+        network: networks.map((network) => networkName({ network, profile: t('people.feed') })).join(', '),
+      })
+    : name
+</script>
+
+<template>
+  <div class="note" data-testid="proposal">
+    <p>
+      <b v-if="total">{{ t('people.proposals', { n: total }, total) }}</b>
+      {{ t('people.proposal', { one: called(proposal.one), other: called(proposal.other), why: why(proposal.reasons) }) }}
+    </p>
+    <p class="acts">
+      <template v-if="may">
+        <button type="button" class="plain" @click="emit('join')">{{ t('people.join') }}</button>
+        <button type="button" class="plain" @click="emit('apart')">{{ t('people.notSame') }}</button>
+      </template>
+      <button type="button" class="plain" @click="emit('show', proposal.one.id)">
+        {{ t('people.look', { name: proposal.one.name }) }}
+      </button>
+      <button type="button" class="plain" @click="emit('show', proposal.other.id)">
+        {{ t('people.look', { name: proposal.other.name }) }}
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.note {
+  border-left: 3px solid var(--deep);
+  background: var(--deep-wash);
+  padding: 10px 14px;
+  font-size: 14px;
+  overflow-wrap: anywhere;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  margin-top: 2px;
+}
+.acts .plain {
+  min-height: 24px;
+  padding: 0;
+}
+</style>
