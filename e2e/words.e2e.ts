@@ -79,6 +79,7 @@ test('whoever reads French meets no English', async ({ page }) => {
   const watch = `watch=${first[0]!.id}`
   for (const path of [
     '/inbox?state=any&given=anybody&time=last-90',
+    '/inbox/people?time=last-90',
     `/watch?${watch}`,
     `/watch?${watch}&view=mentions`,
     `/watch?${watch}&view=figures`,

@@ -45,6 +45,10 @@ const shots = {
     await page.goto(`${world.address}/inbox`)
     await page.getByRole('textbox', { name: 'Write an answer' }).waitFor()
   },
+  async people() {
+    await page.goto(`${world.address}/inbox/people?named=perrin+oakes&time=all`)
+    await page.locator('article').waitFor()
+  },
   async watch() {
     await openWatch('Storm Petrel')
     await page.locator('[data-test="phrase"]').first().waitFor()

@@ -139,3 +139,13 @@ export const demoAspects = [
   },
   { name: 'Views', terms: terms('view*, sunset*, porpoise*, seal*, puffin*, vue*, vistas, aussicht') },
 ]
+
+/** Those who write often, and what the team knows of them; looked for by name when the world has been read. */
+export const demoRegulars = [
+  { name: 'Anselm Rook', standing: 'customer', note: 'Season ticket, always the car deck' },
+  { name: 'Perrin Oakes', standing: 'customer', note: 'Regular; writes the same day' },
+  { name: 'Hester Quill', standing: 'customer', note: 'May be quoted by her first name' },
+  { name: 'Bastian Feld', standing: 'partner', note: 'Brings groups of thirty from the mainland' },
+  { name: 'Sunniva Brandt', standing: 'customer', note: '' },
+  { name: 'Elowen Tolland', standing: 'press', note: 'Northmoor Notes' },
+] as const

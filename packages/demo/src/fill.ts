@@ -1,4 +1,4 @@
-import { demoAspects, demoBrand, demoGroups, demoPassword, demoWatches } from './brand.ts'
+import { demoAspects, demoBrand, demoGroups, demoPassword, demoRegulars, demoWatches } from './brand.ts'
 import { mailAddress } from './mails.ts'
 import { feeds } from './press.ts'
 import { demoRivals } from './rivals.ts'
@@ -153,8 +153,23 @@ interface Health {
 }
 for (;;) {
   const { work } = (await (await fetch(`${address}/health`)).json()) as Health
-  const reading = ['analyse', 'watchHistory', 'reread']
+  const reading = ['analyse', 'watchHistory', 'reread', 'meet']
   if (!work.some(({ kind, due, running }) => reading.includes(kind) && due + running > 0)) break
   tell('Reading what was collected')
   await pause()
+}
+
+/** What the team knows of those who write often, unless somebody has said it already. */
+interface Known {
+  id: number
+  name: string
+  standing: string | null
+}
+for (const { name, ...known } of demoRegulars) {
+  const { rows } = await call<{ rows: Known[] }>(
+    'GET',
+    `/api/people?time=all&order=said&named=${encodeURIComponent(name)}`,
+  )
+  const person = rows.find((row) => row.name === name)
+  if (person && !person.standing) await call('PUT', `/api/people/${person.id}`, known)
 }

@@ -6,6 +6,8 @@ import type { PairDraft, PersonDraft, WayDraft } from './schemas.ts'
 /** Routes of people: who wrote, how they are reached, and who is the same. */
 export const peopleRoutes = {
   people: get<PeopleAnswer>('/api/people', can('look', 'seen')),
+  exportPeople: get<undefined>('/api/people/export.csv', can('look', 'seen')),
+  exportVcards: get<undefined>('/api/people/export.vcf', can('look', 'seen')),
   proposals: get<ProposalsAnswer>('/api/people/proposals', can('look', 'seen')),
   joinPeople: post<PairDraft, { person: number; join: number }>(
     '/api/people/joins',

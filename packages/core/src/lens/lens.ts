@@ -19,10 +19,7 @@ export const lensParts = {
   threads: entryParts,
   entries: entryParts,
   people: peopleParts,
-} as const satisfies Record<
-  Lens['unit'],
-  readonly unknown[]
->
+} as const satisfies Record<Lens['unit'], readonly unknown[]>
 
 /** The parts of a lens with their values, each to be asked without knowing which it is. */
 export const partsOf = (lens: Lens): { part: LensPart; value: unknown }[] =>

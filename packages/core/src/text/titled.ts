@@ -9,6 +9,27 @@ export function joinTitle(title: string | null | undefined, text: string): strin
   return title ? `${title}${gap}${text}` : text
 }
 
+/** Marks before a subject that say that it is another's: of an answer, of something passed on, of an absence. */
+const answered =
+  /^\s*(?:(?:re|fwd?|aw|wg|antw|r[ée]p|tr|rv|i|rif|enc|res|away|out of office|absence|abwesenheit)\s*(?:\[\d+\])?\s*:\s*)+/iu
+
+/** Whether a subject says that it is another's. */
+export const isAnswerSubject = (subject: string): boolean => answered.test(subject)
+
+/** A subject without "Re:" and its sisters. */
+export const subjectCore = (subject: string): string => subject.replace(answered, '').trim()
+
+/**
+ * As `joinTitle`, for what is read for its meaning: the subject of an answer says what the first mail was about and nothing of
+ * this one, so blanks stand in its place. Offsets of spans count alike.
+ *
+ * @example joinOwnTitle('Re: Lost', 'Here!').trim() // "Here!"
+ */
+export function joinOwnTitle(title: string | null | undefined, text: string): string {
+  const own = title && isAnswerSubject(title) ? ' '.repeat(title.length) : title
+  return joinTitle(own, text)
+}
+
 interface Span {
   start: number
   end: number

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import {
   canonicalLink,
   detectLanguage,
+  joinOwnTitle,
   joinTitle,
   linkUnder,
   loadLanguages,
@@ -152,3 +153,13 @@ test('spans of title and text are told apart', () => {
   expect(spansOfText('Title', spans)).toEqual([{ start: 0, end: 2 }])
   expect(spansOfText(null, spans)).toEqual(spans)
 })
+
+test.each([
+  ['Re: Lost bag', 'Here it is.', '            \n\nHere it is.'],
+  ['AW: WG: Koffer', 'Ist da.', '              \n\nIst da.'],
+  ['Lost bag', 'Blue.', 'Lost bag\n\nBlue.'],
+  ['Review: fine', 'Blue.', 'Review: fine\n\nBlue.'],
+  [null, 'Blue.', 'Blue.'],
+])('of an answer the subject is not read for its meaning: %j', (title, text, whole) =>
+  expect(joinOwnTitle(title, text)).toBe(whole),
+)

@@ -2,21 +2,45 @@ import type { Express } from 'express'
 import { pairSchema, personSchema, routes, waySchema } from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { handle } from './handle.ts'
+import { sendPages } from './sendPages.ts'
 import {
   addWay,
   changePerson,
   changeWay,
+  exportPeople,
   joinPeople,
   keepApart,
   listPeople,
+  peopleCsv,
   personCard,
   proposals,
   removeWay,
   undoJoin,
+  vcardsOf,
 } from '../services/people/index.ts'
 
 export function peopleRoutes(app: Express, context: Context): void {
   handle(app, routes.people, { act: ({ reader, req }) => listPeople(context, reader, req.query) })
+  handle(app, routes.exportPeople, {
+    act: ({ reader, req, res }) =>
+      sendPages(res, exportPeople(context, reader, req.query), {
+        type: 'text/csv; charset=utf-8',
+        file: 'murrabel-people.csv',
+        first: `\ufeff${peopleCsv([], { header: true })}`,
+        page: (people) => peopleCsv(people, { header: false }),
+        last: '',
+      }),
+  })
+  handle(app, routes.exportVcards, {
+    act: ({ reader, req, res }) =>
+      sendPages(res, exportPeople(context, reader, req.query), {
+        type: 'text/vcard; charset=utf-8',
+        file: 'murrabel-people.vcf',
+        first: '',
+        page: vcardsOf,
+        last: '',
+      }),
+  })
   handle(app, routes.proposals, { act: ({ reader }) => proposals(context, reader) })
   handle(app, routes.joinPeople, {
     schema: pairSchema,

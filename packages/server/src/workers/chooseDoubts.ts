@@ -1,5 +1,5 @@
 import { choosingDoubts } from '@murrabel/core/learning'
-import { joinTitle } from '@murrabel/core/text'
+import { joinOwnTitle } from '@murrabel/core/text'
 import type { Read } from './findPhrases.ts'
 import type { DoubtsFound, DoubtsQuestion } from './textMessages.ts'
 
@@ -14,7 +14,7 @@ interface Doubted {
 export async function chooseDoubts(read: Read, { doubts, most }: DoubtsQuestion): Promise<DoubtsFound> {
   const rows = await read<Doubted>(doubts)
   const chosen = choosingDoubts(
-    rows.map(({ id, title, text, confidence }) => ({ id, text: joinTitle(title, text), confidence })),
+    rows.map(({ id, title, text, confidence }) => ({ id, text: joinOwnTitle(title, text), confidence })),
     most,
   )
   return { chosen, n: rows.length }

@@ -1,7 +1,7 @@
 import { learnAnswers, type AnswerLesson, type AnswersLearning } from '@murrabel/core/learning'
 import type { EntryKind } from '@murrabel/core/lens'
 import { readMeaning, textKindOf } from '@murrabel/core/meaning'
-import { joinTitle, loadLanguages } from '@murrabel/core/text'
+import { joinOwnTitle, loadLanguages } from '@murrabel/core/text'
 import type { Read } from './findPhrases.ts'
 import type { AnswersQuestion } from './textMessages.ts'
 
@@ -25,7 +25,7 @@ export async function learnFromAnswers(
   const rows = await read<Told>(threads)
   return learnAnswers(
     rows.map(({ thread, title, text, language, kind, rating, at, answered }): AnswerLesson => {
-      const whole = joinTitle(title, text)
+      const whole = joinOwnTitle(title, text)
       const { wantsAnswer } = readMeaning(whole, {
         language: language ?? 'und',
         ownWords,

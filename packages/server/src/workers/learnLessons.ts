@@ -1,6 +1,6 @@
 import { learn, settle, type Lesson } from '@murrabel/core/learning'
 import { readSentiment } from '@murrabel/core/sentiment'
-import { joinTitle, loadLanguages } from '@murrabel/core/text'
+import { joinOwnTitle, loadLanguages } from '@murrabel/core/text'
 import type { Read } from './findPhrases.ts'
 import type { LessonsFound, LessonsQuestion } from './textMessages.ts'
 
@@ -18,7 +18,7 @@ export async function learnLessons(read: Read, question: LessonsQuestion): Promi
   const rows = await read<Corrected>(question.corrections)
   const { lessons, contradicting } = settle(
     rows.map(({ title, text, language, sentiment }): Lesson => {
-      const whole = joinTitle(title, text)
+      const whole = joinOwnTitle(title, text)
       const base = readSentiment(whole, { language: language ?? 'und', ownWords: [...ownWords] })
       return { text: whole, sentiment, base: { shares: base.shares, sentiment: base.sentiment } }
     }),

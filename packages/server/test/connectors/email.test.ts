@@ -1,12 +1,8 @@
 import { describe, expect, test } from 'vitest'
+import { subjectCore } from '@murrabel/core/text'
 import { automaticMail, deliveryFailures } from '../../src/connectors/email/automaticMail.ts'
 import { foldMail } from '../../src/connectors/email/foldMail.ts'
-import {
-  itemOfMail,
-  messageIdOf,
-  subjectCore,
-  type AnswerToMail,
-} from '../../src/connectors/email/mailItem.ts'
+import { itemOfMail, messageIdOf, type AnswerToMail } from '../../src/connectors/email/mailItem.ts'
 import { mailFailure } from '../../src/connectors/email/mailSettings.ts'
 import { readMail } from '../../src/connectors/email/readMail.ts'
 

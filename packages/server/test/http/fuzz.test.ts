@@ -32,7 +32,11 @@ const refusedWell = (what: unknown, { status, body }: { status: number; body: Pr
     expect([what, body.fields?.length && body.fields.every(({ message }) => message)]).toEqual([what, true])
 }
 const pathWith = (name: RouteName, id: string | number = '') =>
-  pathOf(routes[name].path, { id: id || (thingOf[name] ? own[thingOf[name]] : 1), event: id || own.event, way: id || own.way })
+  pathOf(routes[name].path, {
+    id: id || (thingOf[name] ? own[thingOf[name]] : 1),
+    event: id || own.event,
+    way: id || own.way,
+  })
 
 /** The same body with one leaf after the other replaced. */
 function* bent(body: unknown, values: readonly unknown[]): Generator<{ at: string; body: unknown }> {

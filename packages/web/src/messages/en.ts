@@ -44,7 +44,12 @@ export const en = {
     export: 'Export',
     exportCsv: 'As CSV',
     exportFeed: 'As JSON Feed',
-    count: { threads: '{n} thread | {n} threads', entries: '{n} mention | {n} mentions', people: '{n} person | {n} people' },
+    exportVcards: 'As vCards',
+    count: {
+      threads: '{n} thread | {n} threads',
+      entries: '{n} mention | {n} mentions',
+      people: '{n} person | {n} people',
+    },
     pastDue: '{n} past due',
     reset: 'Back to the default lens',
     apply: 'Show',

@@ -47,7 +47,12 @@ export const fr: Messages = {
     export: 'Exporter',
     exportCsv: 'En CSV',
     exportFeed: 'En JSON Feed',
-    count: { threads: '{n} fil | {n} fils', entries: '{n} mention | {n} mentions', people: '{n} personne | {n} personnes' },
+    exportVcards: 'En vCards',
+    count: {
+      threads: '{n} fil | {n} fils',
+      entries: '{n} mention | {n} mentions',
+      people: '{n} personne | {n} personnes',
+    },
     pastDue: '{n} en retard',
     reset: 'Revenir à la vue habituelle',
     apply: 'Afficher',

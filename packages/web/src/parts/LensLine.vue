@@ -44,8 +44,14 @@ const pieces = computed(() =>
 const countText = computed(() =>
   count ? t(`lens.count.${lens.unit}`, { n: number(count.count) }, count.count) : '',
 )
-const csv = computed(() => addressOf(routes.exportCsv, { query: lensQuery(lens) }))
-const feed = computed(() => addressOf(routes.exportFeed, { query: lensQuery(lens) }))
+const ofPeople = computed(() => lens.unit === 'people')
+const csv = computed(() =>
+  addressOf(ofPeople.value ? routes.exportPeople : routes.exportCsv, { query: lensQuery(lens) }),
+)
+/** What other programs read: entries as a feed, people as cards. */
+const exchange = computed(() =>
+  addressOf(ofPeople.value ? routes.exportVcards : routes.exportFeed, { query: lensQuery(lens) }),
+)
 
 const phraseOf = (field: LensField | null) =>
   line.value?.querySelector<HTMLElement>(field ? `[data-field="${field}"]` : '[data-field]') ?? null
@@ -151,7 +157,9 @@ defineExpose({ focus })
               ><a class="export" :href="csv" download>{{ t('lens.exportCsv') }}</a></el-dropdown-item
             >
             <el-dropdown-item
-              ><a class="export" :href="feed" download>{{ t('lens.exportFeed') }}</a></el-dropdown-item
+              ><a class="export" :href="exchange" download>{{
+                t(ofPeople ? 'lens.exportVcards' : 'lens.exportFeed')
+              }}</a></el-dropdown-item
             >
           </el-dropdown-menu>
         </template>

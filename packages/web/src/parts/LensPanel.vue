@@ -20,7 +20,17 @@ const emit = defineEmits<{ change: [part: Partial<Lens>] }>()
 const { t, called } = useT()
 
 const many = computed(() =>
-  ['kinds', 'origins', 'channels', 'places', 'sentiments', 'wishes', 'languages', 'tags', 'standings'].includes(field),
+  [
+    'kinds',
+    'origins',
+    'channels',
+    'places',
+    'sentiments',
+    'wishes',
+    'languages',
+    'tags',
+    'standings',
+  ].includes(field),
 )
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])
 const origins = ref<EntryOrigin[]>([...lens.origins])

@@ -51,4 +51,13 @@ export const entryParts = [
 ] as const
 
 /** The parts of the lens over people: who they are, and what they said. */
-export const peopleParts = [standings, named, channels, words, places, sentiments, range, peopleOrder] as const
+export const peopleParts = [
+  standings,
+  named,
+  channels,
+  words,
+  places,
+  sentiments,
+  range,
+  peopleOrder,
+] as const

@@ -1,3 +1,4 @@
+import { isAnswerSubject, subjectCore } from '@murrabel/core/text'
 import type { CollectedItem, ConnectorProfile, DeliveryReport, ReadParts } from '../contract.ts'
 import type { MailAddress, ReadMail } from './readMail.ts'
 
@@ -18,11 +19,6 @@ const ownId = new RegExp(`^<(${uuid})@`, 'i')
 
 /** The Message-ID of an answer of ours: the same key, the same mail. */
 export const messageIdOf = (key: string, own: string): string => `<${key}@${own.split('@').at(-1)}>`
-
-const prefix = /^\s*(?:(?:re|fwd?|aw|wg|antw|r[ée]p|tr|rv|i|rif|enc|res)\s*(?:\[\d+\])?\s*:\s*)+/iu
-
-/** A subject without "Re:" and its sisters. */
-export const subjectCore = (subject: string): string => subject.replace(prefix, '').trim()
 
 /** As in the header: those we would write to, without ourselves. */
 function answerOf(mail: ReadMail, own: string): AnswerToMail {
@@ -73,7 +69,7 @@ export function itemOfMail(
     mail: {
       messageId: mail.messageId,
       ancestors: mail.ancestors,
-      isAnswer: prefix.test(mail.subject),
+      isAnswer: isAnswerSubject(mail.subject),
       from: mail.from,
       to: mail.to,
       cc: mail.cc,

@@ -1,7 +1,8 @@
 import nodemailer from 'nodemailer'
 import type { ConnectorProfile, NetworkHttp, ReplyAction, Sent } from '../contract.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
-import { messageIdOf, subjectCore, type AnswerToMail } from './mailItem.ts'
+import { subjectCore } from '@murrabel/core/text'
+import { messageIdOf, type AnswerToMail } from './mailItem.ts'
 import { mailFailure, mailTimeouts, type MailServer } from './mailSettings.ts'
 
 async function transportTo(server: MailServer, http: NetworkHttp) {

@@ -3,7 +3,7 @@ import type { EntryKind } from '@murrabel/core/lens'
 import { readMeaning, textKindOf, type Wish } from '@murrabel/core/meaning'
 import { sentimentOfAspects, type Sentiment, type SentimentReading } from '@murrabel/core/sentiment'
 import { simHash, type SimHash } from '@murrabel/core/stories'
-import { detectLanguage, joinTitle, placedWords, type PlacedWord } from '@murrabel/core/text'
+import { detectLanguage, joinOwnTitle, joinTitle, placedWords, type PlacedWord } from '@murrabel/core/text'
 import type { Teaching } from './teaching.ts'
 
 export interface ReadableEntry {
@@ -100,7 +100,7 @@ export function readEntryMeaning(
   language: string,
   { ownWords, model, answers, aspects }: Teaching,
 ): EntryMeaning {
-  const whole = joinTitle(title, text)
+  const whole = joinOwnTitle(title, text)
   const meaning = readMeaning(whole, { language, ownWords, stars: rating, kind: textKindOf(kind) })
   const { label, ...rest } = meaning.sentiment
   const base = { sentiment: label, ...rest }

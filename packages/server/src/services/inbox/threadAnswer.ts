@@ -2,7 +2,7 @@ import { stands } from '@murrabel/core/actions'
 import { urgency, wantedOf } from '@murrabel/core/inbox'
 import type { EntryKind } from '@murrabel/core/lens'
 import { readMeaning, textKindOf } from '@murrabel/core/meaning'
-import { joinTitle } from '@murrabel/core/text'
+import { joinOwnTitle } from '@murrabel/core/text'
 import type { ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { accountConnectorOf } from '../../connectors/index.ts'
@@ -216,7 +216,7 @@ function wishOf(
   { label, confidence }: { label: ThreadEntryRow['wish']; confidence: number | null },
 ): ThreadEntry['wish'] {
   if (label === null || direction === 'out') return null
-  const { wish } = readMeaning(joinTitle(title, text), {
+  const { wish } = readMeaning(joinOwnTitle(title, text), {
     language: language ?? 'und',
     stars: rating,
     kind: textKindOf(kind),

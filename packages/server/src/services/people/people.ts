@@ -55,7 +55,7 @@ export async function listPeople(
     (
       await stored.peopleBeside(
         parts.db,
-        reader,
+        { lens, context, reader },
         shown.map(({ id }) => id),
       )
     ).map((each) => [each.id, each]),

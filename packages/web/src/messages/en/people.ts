@@ -41,7 +41,7 @@ export const people = {
   save: 'Save',
   join: 'Join them',
   notSame: 'Not the same',
-  look: 'Look at {name}',
+  look: 'Look at {name} ({network})',
   onNetwork: '{name} ({network})',
   proposals: '{n} pair may be the same person. | {n} pairs may be the same person.',
   proposal: '{one} and {other}: {why}.',
@@ -56,7 +56,8 @@ export const people = {
   reason: {
     email: 'the same address, {value}',
     phone: 'the same number, {value}',
-    names: 'names alike {likeness} (“{one}”, “{other}”)',
+    names: 'names alike to {likeness} of 1 (“{one}”, “{other}”)',
+    sameName: 'the same name, “{one}”',
     place: 'both wrote about {place}',
     topic: 'both spoke of {words} around {date}',
   },

@@ -49,7 +49,7 @@ export const people: typeof english = {
   save: 'Enregistrer',
   join: 'Réunir',
   notSame: 'Deux personnes',
-  look: 'Voir {name}',
+  look: 'Voir {name} ({network})',
   onNetwork: '{name} ({network})',
   proposals: '{n} paire est peut-être la même personne. | {n} paires sont peut-être la même personne.',
   proposal: '{one} et {other} : {why}.',
@@ -64,7 +64,8 @@ export const people: typeof english = {
   reason: {
     email: 'la même adresse, {value}',
     phone: 'le même numéro, {value}',
-    names: 'noms proches à {likeness} (« {one} », « {other} »)',
+    names: 'noms proches à {likeness} sur 1 (« {one} », « {other} »)',
+    sameName: 'le même nom, « {one} »',
     place: 'toutes deux ont écrit sur {place}',
     topic: 'toutes deux ont parlé de {words} vers le {date}',
   },

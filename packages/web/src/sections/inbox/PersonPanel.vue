@@ -26,7 +26,9 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
   <aside class="panel" :aria-label="t('inbox.who')">
     <section v-if="thread.person">
       <h3>
-        <RouterLink class="person" :to="`/inbox/people/${thread.person.id}`">{{ thread.person.name }}</RouterLink>
+        <RouterLink class="person" :to="`/inbox/people/${thread.person.id}`">{{
+          thread.person.name
+        }}</RouterLink>
       </h3>
       <p class="soft">
         {{ thread.person.handle ? `${handleText(thread.person.handle)} · ` : ''

@@ -45,9 +45,7 @@ const proposals = useAsked(routes.proposals, always)
 const first = computed(() => proposals.answer.value?.proposals[0] ?? null)
 const may = computed(() => brand.may('answer'))
 const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
-const count = computed(() =>
-  total.value === null ? null : { count: total.value, pastDue: 0, notSent: 0 },
-)
+const count = computed(() => (total.value === null ? null : { count: total.value, pastDue: 0, notSent: 0 }))
 
 const open = (id: number, replace = false) =>
   router[replace ? 'replace' : 'push']({ path: `/inbox/people/${id}`, query: route.query })
@@ -123,7 +121,11 @@ watch(
         /></template>
       </VirtualList>
       <RowShapes v-else-if="people.loading.value" :height="55" />
-      <EmptyPlace v-else-if="!people.problem.value" :title="t('people.emptyTitle')" :text="t('people.emptyText')">
+      <EmptyPlace
+        v-else-if="!people.problem.value"
+        :title="t('people.emptyTitle')"
+        :text="t('people.emptyText')"
+      >
         <button type="button" class="button" @click="reset">{{ t('lens.reset') }}</button>
       </EmptyPlace>
       <ProposalNote
@@ -138,8 +140,17 @@ watch(
       />
     </section>
     <section class="side" :aria-label="person?.name ?? t('people.card')">
-      <RouterLink class="back" :to="{ path: '/inbox/people', query: route.query }">{{ t('people.list') }}</RouterLink>
-      <PersonCard v-if="person" :key="person.id" :person="person" :may="may" @changed="changed" @show="open" />
+      <RouterLink class="back" :to="{ path: '/inbox/people', query: route.query }">{{
+        t('people.list')
+      }}</RouterLink>
+      <PersonCard
+        v-if="person"
+        :key="person.id"
+        :person="person"
+        :may="may"
+        @changed="changed"
+        @show="open"
+      />
       <ProblemNote v-else-if="problem" :problem="problem" @again="loadPerson" />
       <RowShapes v-else-if="personId !== null || people.loading.value" :rows="4" :height="90" />
       <EmptyPlace v-else-if="rows.length" :text="t('people.choose')" />

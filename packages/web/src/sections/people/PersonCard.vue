@@ -16,7 +16,7 @@ const { person, may = false } = defineProps<{ person: PersonCard; may?: boolean 
 const emit = defineEmits<{ changed: [person?: number]; show: [id: number] }>()
 const PersonSheet = onDemand(() => import('./PersonSheet.vue'))
 const WaySheet = onDemand(() => import('./WaySheet.vue'))
-const { t, number, when, day, exact, languageName } = useTexts()
+const { t, number, day, exact, languageName } = useTexts()
 const brand = useBrand()
 const why = useReasons()
 const joining = useJoining((id) => emit('changed', id))
@@ -37,16 +37,17 @@ const consentText = ({ consent, consentAt, consentHow, kind }: PersonWay): strin
 const consents = computed(() => person.ways.map(consentText).filter(Boolean))
 const handles = computed(() =>
   person.accounts.flatMap(({ handle, name, network, url, id }) =>
-    network === 'email' || network === 'textmast'
+    // What they are reached by stands there already; who writes for a feed has no account.
+    !handle && !url
       ? []
-      : [{ id, url, text: `${handle ? `@${handle.replace(/^@/, '')}` : name} (${named(network)})` }],
+      : [{ id, url, text: `${handle ? `@${handle.replace(/^@/, '')}` : name} (${networkOf(network)})` }],
   ),
 )
-const named = (network: string) => networkName({ network, profile: t('people.feed') })
+const networkOf = (network: string) => networkName({ network, profile: t('people.feed') })
 const answerable = computed(() => person.entries.find(({ state }) => state === 'open')?.threadId ?? null)
 const nameOf = (id: number) => person.members.find((member) => member.id === id)?.name ?? `#${id}`
 const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
-  [named(network), placeId === null ? '' : brand.placeName(placeId), t(`people.state.${state}`)]
+  [networkOf(network), placeId === null ? '' : brand.placeName(placeId), t(`people.state.${state}`)]
     .filter(Boolean)
     .join(' · ')
 </script>
@@ -58,10 +59,16 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       <RouterLink
         v-if="answerable !== null"
         class="button"
-        :to="{ path: `/inbox/${answerable}`, query: { state: 'any', given: 'anybody', time: 'all' }, hash: '#answer' }"
+        :to="{
+          path: `/inbox/${answerable}`,
+          query: { state: 'any', given: 'anybody', time: 'all' },
+          hash: '#answer',
+        }"
         >{{ t('people.answer') }}</RouterLink
       >
-      <button v-if="may" type="button" class="button" @click="editing = true">{{ t('people.editShort') }}</button>
+      <button v-if="may" type="button" class="button" @click="editing = true">
+        {{ t('people.editShort') }}
+      </button>
     </header>
     <p class="soft ways">
       <template v-for="each in person.ways" :key="each.id">
@@ -70,13 +77,17 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
         <span aria-hidden="true"> · </span>
       </template>
       <template v-for="account in handles" :key="account.id">
-        <a v-if="account.url" :href="account.url" rel="noreferrer noopener" target="_blank">{{ account.text }}</a>
+        <a v-if="account.url" :href="account.url" rel="noreferrer noopener" target="_blank">{{
+          account.text
+        }}</a>
         <span v-else>{{ account.text }}</span>
         <span aria-hidden="true"> · </span>
       </template>
       <span v-if="person.language">{{ languageName(person.language) }} · </span>
       <span v-if="person.since">{{ t('people.since', { date: day(person.since) }) }}</span>
-      <button v-if="may" type="button" class="plain add" @click="openWay(null)">{{ t('people.wayAdd') }}</button>
+      <button v-if="may" type="button" class="plain add" @click="openWay(null)">
+        {{ t('people.wayAdd') }}
+      </button>
     </p>
     <p v-for="text in consents" :key="text" class="soft">{{ text }}</p>
     <p v-if="person.standing || person.note" class="known">
@@ -89,7 +100,9 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       >
       <span v-if="person.openThreads"
         ><b>{{ number(person.openThreads) }}</b> {{ t('people.openCount', person.openThreads)
-        }}<span v-if="person.pastDue" class="past">, {{ t('lens.pastDue', { n: person.pastDue }) }}</span></span
+        }}<span v-if="person.pastDue" class="past"
+          >, {{ t('lens.pastDue', { n: person.pastDue }) }}</span
+        ></span
       >
     </p>
     <SentimentCourse v-if="person.course.length > 1" :course="person.course" />
@@ -99,19 +112,23 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       class="proposal"
       :proposal="proposal"
       :may="may"
+      :shown="person.id"
       @join="joining.join(proposal)"
       @apart="joining.apart(proposal)"
       @show="(id) => emit('show', id)"
     />
     <ol class="said" :aria-label="t('people.saidList')">
       <li v-for="entry in person.entries" :key="entry.id">
-        <time :datetime="entry.at" :title="exact(entry.at)">{{ when(entry.at) }}</time>
+        <time :datetime="entry.at" :title="exact(entry.at)">{{ day(entry.at) }}</time>
         <SentimentMark :sentiment="entry.sentiment" />
         <div>
           <RatingSteps v-if="entry.rating !== null" :rating="entry.rating" />
           <RouterLink
             class="text words"
-            :to="{ path: `/inbox/${entry.threadId}`, query: { state: 'any', given: 'anybody', time: 'all', kind: 'all' } }"
+            :to="{
+              path: `/inbox/${entry.threadId}`,
+              query: { state: 'any', given: 'anybody', time: 'all', kind: 'all' },
+            }"
             >{{ entry.title ? `${entry.title}. ` : '' }}{{ entry.text || t('people.noText') }}</RouterLink
           >
           <small class="soft">{{ where(entry) }}</small>
@@ -132,7 +149,9 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
               }}{{ join.reasons.length ? `: ${why(join.reasons)}` : '' }}</small
             ></span
           >
-          <button v-if="may" type="button" class="plain" @click="joining.undo(join.id)">{{ t('people.undoJoin') }}</button>
+          <button v-if="may" type="button" class="plain" @click="joining.undo(join.id)">
+            {{ t('people.undoJoin') }}
+          </button>
         </li>
       </ul>
     </section>

@@ -7,7 +7,7 @@ import SentimentDots from './SentimentDots.vue'
 
 const { row, selected = false } = defineProps<{ row: PersonRow; selected?: boolean }>()
 const emit = defineEmits<{ open: [] }>()
-const { t, number, when, exact } = useTexts()
+const { t, number, day, exact } = useTexts()
 const networks = computed(() =>
   row.networks.map((network) => networkName({ network, profile: t('people.feed') })).join(', '),
 )
@@ -32,7 +32,7 @@ const known = computed(() =>
     <span class="said">{{ number(row.said) }}</span>
     <SentimentDots :sentiments="row.sentiments" />
     <time class="last" :datetime="row.last" :title="exact(row.last)">
-      {{ when(row.last) }}
+      {{ day(row.last) }}
       <small v-if="row.openThreads" class="open">{{
         t('people.openThreads', { n: row.openThreads }, row.openThreads)
       }}</small>

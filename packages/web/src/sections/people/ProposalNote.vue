@@ -9,40 +9,51 @@ const {
   proposal,
   total = 0,
   may = false,
+  shown = null,
 } = defineProps<{
   proposal: Proposal
   /** How many there are, where this is the first of a list. */
   total?: number
   may?: boolean
+  /** Whom the page shows already. */
+  shown?: number | null
 }>()
 const emit = defineEmits<{ join: []; apart: []; show: [id: number] }>()
 const { t } = useTexts()
 const why = useReasons()
-const called = ({ name, networks }: Proposal['one']) =>
-  networks.length
-    ? t('people.onNetwork', {
-        name,
-        network: networks.map((network) => networkName({ network, profile: t('people.feed') })).join(', '),
-      })
-    : name
+const networksOf = ({ networks }: Proposal['one']) =>
+  networks.map((network) => networkName({ network, profile: t('people.feed') })).join(', ')
+const called = (person: Proposal['one']) =>
+  person.networks.length
+    ? t('people.onNetwork', { name: person.name, network: networksOf(person) })
+    : person.name
 </script>
 
 <template>
   <div class="note" data-testid="proposal">
     <p>
       <b v-if="total">{{ t('people.proposals', { n: total }, total) }}</b>
-      {{ t('people.proposal', { one: called(proposal.one), other: called(proposal.other), why: why(proposal.reasons) }) }}
+      {{
+        t('people.proposal', {
+          one: called(proposal.one),
+          other: called(proposal.other),
+          why: why(proposal.reasons),
+        })
+      }}
     </p>
     <p class="acts">
       <template v-if="may">
         <button type="button" class="plain" @click="emit('join')">{{ t('people.join') }}</button>
         <button type="button" class="plain" @click="emit('apart')">{{ t('people.notSame') }}</button>
       </template>
-      <button type="button" class="plain" @click="emit('show', proposal.one.id)">
-        {{ t('people.look', { name: proposal.one.name }) }}
-      </button>
-      <button type="button" class="plain" @click="emit('show', proposal.other.id)">
-        {{ t('people.look', { name: proposal.other.name }) }}
+      <button
+        v-for="each in [proposal.one, proposal.other].filter(({ id }) => id !== shown)"
+        :key="each.id"
+        type="button"
+        class="plain"
+        @click="emit('show', each.id)"
+      >
+        {{ t('people.look', { name: each.name, network: networksOf(each) }) }}
       </button>
     </p>
   </div>

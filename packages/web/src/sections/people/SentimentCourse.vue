@@ -31,7 +31,11 @@ const path = computed(
     )(points.value) ?? '',
 )
 const label = computed(() =>
-  t('people.course', { n: shown.value.length, from: day(shown.value[0]!.at), to: day(shown.value.at(-1)!.at) }),
+  t('people.course', {
+    n: shown.value.length,
+    from: day(shown.value[0]!.at),
+    to: day(shown.value.at(-1)!.at),
+  }),
 )
 </script>
 

@@ -60,20 +60,33 @@ const remove = () =>
 </script>
 
 <template>
-  <el-drawer v-model="shown" :title="way ? t('people.wayEdit') : t('people.wayAdd')" size="420px" append-to-body>
+  <el-drawer
+    v-model="shown"
+    :title="way ? t('people.wayEdit') : t('people.wayAdd')"
+    size="420px"
+    append-to-body
+  >
     <DraftForm :problem="problem" :fields="fields" @send="save" @again="save">
       <FormField :label="t('people.wayKind')" name="kind">
         <el-radio-group v-model="draft.kind" :disabled="way !== null">
-          <el-radio v-for="kind in wayKinds" :key="kind" :value="kind">{{ t(`people.way.${kind}`) }}</el-radio>
+          <el-radio v-for="kind in wayKinds" :key="kind" :value="kind">{{
+            t(`people.way.${kind}`)
+          }}</el-radio>
         </el-radio-group>
       </FormField>
       <FormField :label="t(`people.way.${draft.kind}`)" name="value">
-        <el-input v-model="draft.value" maxlength="254" :inputmode="draft.kind === 'email' ? 'email' : 'tel'" />
+        <el-input
+          v-model="draft.value"
+          maxlength="254"
+          :inputmode="draft.kind === 'email' ? 'email' : 'tel'"
+        />
         <p v-if="draft.kind === 'phone'" class="soft hint">{{ t('people.phoneHint') }}</p>
       </FormField>
       <FormField :label="t('people.consent')" name="consent">
         <el-radio-group v-model="draft.consent">
-          <el-radio v-for="each in consents" :key="each" :value="each">{{ t(`people.consents.${each}`) }}</el-radio>
+          <el-radio v-for="each in consents" :key="each" :value="each">{{
+            t(`people.consents.${each}`)
+          }}</el-radio>
         </el-radio-group>
       </FormField>
       <FormField v-if="draft.consent !== 'unknown'" :label="t('people.consentHow')" name="consentHow">

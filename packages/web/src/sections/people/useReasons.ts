@@ -12,6 +12,7 @@ export function useReasons(): (reasons: readonly JoinReason[]) => string {
       case 'phone':
         return t(`people.reason.${reason.kind}`, { value: reason.value })
       case 'names':
+        if (reason.one === reason.other) return t('people.reason.sameName', { one: reason.one })
         return t('people.reason.names', {
           one: reason.one,
           other: reason.other,

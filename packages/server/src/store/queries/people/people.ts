@@ -100,33 +100,75 @@ export function peoplePage(
   )
 }
 
-/** What rows show beside the counts, as far as the reader may see it. */
-export function peopleBeside(
+/** What rows show beside the counts: of the lens how its latest felt, of the people themselves where they wrote and what is open. */
+export async function peopleBeside(
   db: Database,
-  reader: Reader,
+  { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
   people: readonly number[],
 ): Promise<Pick<PersonRow, 'id' | 'networks' | 'sentiments' | 'openThreads'>[]> {
-  const where = new Where()
-  addAccess(where, reader, 'e')
+  const { from, where } = lensWhere(lens, context, reader)
   const ids = where.bind(people)
-  return db.replica.rows(
-    `SELECT i.id, coalesce(said.networks, '{}') AS networks, coalesce(said.sentiments, '{}') AS sentiments, coalesce(said.open, 0)::int AS "openThreads"
-     FROM unnest(${ids}::bigint[]) AS i(id)
-     LEFT JOIN LATERAL (
-       SELECT array_agg(DISTINCT network) AS networks, array_agg(sentiment ORDER BY at, id) FILTER (WHERE nth <= 10) AS sentiments,
-         count(DISTINCT thread) FILTER (WHERE open) AS open
-       FROM (
-         SELECT e.id, e.at, e.sentiment, a.network, t.id AS thread, e.lead AND t.state = 'open' AND e.origin <> 'heard' AS open,
-           row_number() OVER (ORDER BY e.at DESC, e.id DESC) AS nth
-         FROM accounts a
-         JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
-         JOIN threads t ON t.id = e.thread_id
-         WHERE a.shown_as = i.id AND ${where.toString()}
-       ) e
-     ) said ON true`,
-    where.values,
-  )
+  const all = new Where()
+  addAccess(all, reader, 'e')
+  const [felt, known] = await Promise.all([
+    db.replica.rows<{ id: number; sentiments: PersonRow['sentiments'] }>(
+      `SELECT i.id, array_agg(said.sentiment ORDER BY said.at, said.id) AS sentiments
+       FROM unnest(${ids}::bigint[]) AS i(id)
+       CROSS JOIN LATERAL (
+         SELECT e.id, e.at, e.sentiment FROM ${from}
+         WHERE e.account_id = ANY(ARRAY(SELECT id FROM accounts WHERE shown_as = i.id)) AND ${where.toString()}
+         ORDER BY e.at DESC, e.id DESC LIMIT 10
+       ) said
+       GROUP BY i.id`,
+      where.values,
+    ),
+    db.replica.rows<{ id: number; networks: string[]; open: number }>(
+      `SELECT a.shown_as AS id, array_agg(DISTINCT a.network) AS networks,
+         count(DISTINCT t.id) FILTER (WHERE e.lead AND t.state = 'open' AND e.origin <> 'heard')::int AS open
+       FROM accounts a
+       JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
+       JOIN threads t ON t.id = e.thread_id
+       WHERE a.shown_as = ANY(${all.bind(people)}::bigint[]) AND ${all.toString()}
+       GROUP BY 1`,
+      all.values,
+    ),
+  ])
+  const feltBy = new Map(felt.map(({ id, sentiments }) => [id, sentiments]))
+  return known.map(({ id, networks, open }) => ({
+    id,
+    networks,
+    openThreads: open,
+    sentiments: feltBy.get(id) ?? [],
+  }))
 }
+
+export interface ExportedPerson {
+  id: number
+  name: string
+  language: string | null
+  standing: PersonStanding | null
+  note: string
+  said: number
+  last: Date
+  emails: string[]
+  phones: string[]
+  accounts: { network: string; handle: string | null; url: string | null }[]
+}
+
+/** What an export says of people, in the order of their ids in the list. */
+export const exportedPeople = (db: Database, people: readonly number[]) =>
+  db.replica.rows<Omit<ExportedPerson, 'said' | 'last'>>(
+    `SELECT p.id, p.name, p.language, p.standing, p.note,
+       ARRAY(SELECT DISTINCT value FROM people m JOIN person_ways w ON w.person_id = m.id WHERE m.shown_as = p.id AND kind = 'email' ORDER BY 1) AS emails,
+       ARRAY(SELECT DISTINCT value FROM people m JOIN person_ways w ON w.person_id = m.id WHERE m.shown_as = p.id AND kind = 'phone' ORDER BY 1) AS phones,
+       coalesce((
+         SELECT jsonb_agg(jsonb_build_object('network', network, 'handle', handle, 'url', url) ORDER BY id) FROM accounts WHERE shown_as = p.id
+       ), '[]') AS accounts
+     FROM unnest($1::bigint[]) WITH ORDINALITY AS i(id, nth)
+     JOIN people p ON p.id = i.id
+     ORDER BY i.nth`,
+    [people],
+  )
 
 /** Whether the reader may know of somebody: they said something that the reader may see, or the reader may see all. */
 export async function visiblePeople(
