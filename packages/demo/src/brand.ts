@@ -140,12 +140,12 @@ export const demoAspects = [
   { name: 'Views', terms: terms('view*, sunset*, porpoise*, seal*, puffin*, vue*, vistas, aussicht') },
 ]
 
-/** Those who write often, and what the team knows of them; looked for by name when the world has been read. */
-export const demoRegulars = [
-  { name: 'Anselm Rook', standing: 'customer', note: 'Season ticket, always the car deck' },
-  { name: 'Perrin Oakes', standing: 'customer', note: 'Regular; writes the same day' },
-  { name: 'Hester Quill', standing: 'customer', note: 'May be quoted by her first name' },
-  { name: 'Bastian Feld', standing: 'partner', note: 'Brings groups of thirty from the mainland' },
-  { name: 'Sunniva Brandt', standing: 'customer', note: '' },
-  { name: 'Elowen Tolland', standing: 'press', note: 'Northmoor Notes' },
+/** What the team knows of those who write most, the first of them first; of the press it knows the paper. */
+export const demoNotes = [
+  { standing: 'customer', note: 'Season ticket, always the car deck' },
+  { standing: 'customer', note: 'May be quoted by first name' },
+  { standing: 'partner', note: 'Brings groups from the mainland' },
+  { standing: 'customer', note: 'Two complaints last winter, both settled' },
+  { standing: 'troll', note: '' },
+  { standing: 'customer', note: 'Regular, on top of it all' },
 ] as const

@@ -1,4 +1,4 @@
-import { demoAspects, demoBrand, demoGroups, demoPassword, demoRegulars, demoWatches } from './brand.ts'
+import { demoAspects, demoBrand, demoGroups, demoNotes, demoPassword, demoWatches } from './brand.ts'
 import { mailAddress } from './mails.ts'
 import { feeds } from './press.ts'
 import { demoRivals } from './rivals.ts'
@@ -159,17 +159,18 @@ for (;;) {
   await pause()
 }
 
-/** What the team knows of those who write often, unless somebody has said it already. */
-interface Known {
+/** Those who write most, as the list of people has them. */
+interface Regular {
   id: number
-  name: string
+  networks: string[]
   standing: string | null
 }
-for (const { name, ...known } of demoRegulars) {
-  const { rows } = await call<{ rows: Known[] }>(
-    'GET',
-    `/api/people?time=all&order=said&named=${encodeURIComponent(name)}`,
+const { rows: regulars } = await call<{ rows: Regular[] }>('GET', '/api/people?time=last-28')
+if (!regulars.some(({ standing }) => standing)) {
+  const [press, others] = [true, false].map((feed) =>
+    regulars.filter(({ networks }) => networks.includes('feed') === feed),
   )
-  const person = rows.find((row) => row.name === name)
-  if (person && !person.standing) await call('PUT', `/api/people/${person.id}`, known)
+  for (const [i, known] of demoNotes.entries())
+    if (others![i]) await call('PUT', `/api/people/${others![i].id}`, known)
+  if (press![0]) await call('PUT', `/api/people/${press![0].id}`, { standing: 'press' })
 }

@@ -72,11 +72,19 @@ useShortcuts({
   lens: () => void lensLine.value?.focus(),
 })
 onMounted(() => void tide.load())
-/** Beside the list there is room for somebody: the first, unless one was asked for. */
+/** Another lens was asked for, not only another person opened under the same. */
+let asked = false
+watch(
+  () => JSON.stringify(query.value),
+  () => (asked = true),
+)
+/** Beside the list there is room for somebody: the first, unless the one that is open is of the list, or was asked for. */
 watch(
   rows,
-  (now) => {
-    if (personId.value === null && now[0] && window.innerWidth >= 900) void open(now[0].id, true)
+  ([first]) => {
+    if (!first || window.innerWidth < 900) return
+    if (personId.value === null || (asked && index.value < 0)) void open(first.id, true)
+    asked = false
   },
   { immediate: true },
 )

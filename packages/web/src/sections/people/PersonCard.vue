@@ -85,7 +85,7 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       </template>
       <span v-if="person.language">{{ languageName(person.language) }} · </span>
       <span v-if="person.since">{{ t('people.since', { date: day(person.since) }) }}</span>
-      <button v-if="may" type="button" class="plain add" @click="openWay(null)">
+      <button v-if="may" type="button" class="plain" @click="openWay(null)">
         {{ t('people.wayAdd') }}
       </button>
     </p>
@@ -186,9 +186,6 @@ header .button {
 .ways .plain {
   min-height: 24px;
   padding: 0;
-}
-.ways .add {
-  margin-left: 10px;
 }
 .known {
   margin-top: 8px;

@@ -30,7 +30,7 @@ const called = (person: Proposal['one']) =>
 </script>
 
 <template>
-  <div class="note" data-testid="proposal">
+  <div class="note" data-test="proposal">
     <p>
       <b v-if="total">{{ t('people.proposals', { n: total }, total) }}</b>
       {{
