@@ -6,6 +6,7 @@ import { lensFigures } from './lenses.ts'
 import { liveFigures } from './live.ts'
 import type { Figure } from './lib/measure.ts'
 import { matcherFigures } from './matcher.ts'
+import { peopleFigures } from './people.ts'
 import { rereadingFigures } from './rereading.ts'
 import { screenFigures } from './screen.ts'
 import { sentimentFigures } from './sentiment.ts'
@@ -23,6 +24,7 @@ const sections: [string, () => Measured | Promise<Measured>][] = [
   ['Rereading', () => rereadingFigures(given('REREADING'))],
   ['Screen', () => screenFigures(given('ADDRESS'))],
   ['Lenses', () => lensFigures(given('LENSES'))],
+  ['People', () => peopleFigures(given('PEOPLE'))],
   ['HTTP', () => httpFigures(given('HTTP'))],
   ['Live', () => liveFigures(given('LIVE'))],
   ['Watching', () => watchingFigures(given('WATCHING'))],

@@ -11,7 +11,7 @@ const { runProgram } = await import('./lib/processes.mjs')
 const wanted = process.argv.slice(2)
 const asked = (section) => !wanted.length || wanted.includes(section)
 
-const databases = ['Collecting', 'HTTP', 'Lenses', 'Live', 'Rereading', 'Watching'].filter(asked)
+const databases = ['Collecting', 'HTTP', 'Lenses', 'Live', 'People', 'Rereading', 'Watching'].filter(asked)
 const cluster = await startCluster(join(root, 'data/bench-postgres'))
 let world = null
 try {

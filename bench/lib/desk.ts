@@ -28,7 +28,10 @@ export interface Desk {
   stop(): Promise<void>
 }
 
-async function load(db: Database, entries: number, threads: number | undefined): Promise<void> {
+async function load(
+  db: Database,
+  { entries, ...more }: { entries: number; threads?: number; people?: number },
+): Promise<void> {
   await migrate(db)
   await createBrand(db, {
     name: 'Bench',
@@ -37,17 +40,17 @@ async function load(db: Database, entries: number, threads: number | undefined):
     places: Array.from({ length: 5 }, (_, i) => ({ name: `Place ${i}`, address: '', phone: '', week: null })),
     colleagues: [{ email: 'bench@skerrivane.example', name: 'Bench', password, role: 'owner' }],
   })
-  await loadEntries(db, entries, { threads })
+  await loadEntries(db, entries, more)
 }
 
 /** A database that is loaded already is taken as it is. */
 export async function openDesk(
   databaseUrl: string,
-  { entries, threads }: { entries: number; threads?: number },
+  size: { entries: number; threads?: number; people?: number },
 ): Promise<Desk> {
   const db = openDatabase(databaseUrl)
   const loaded = await db.one<{ there: boolean }>(`SELECT to_regclass('bench_texts') IS NOT NULL AS there`)
-  if (!loaded?.there) await load(db, entries, threads)
+  if (!loaded?.there) await load(db, size)
   const port = 10_000 + Math.floor(Math.random() * 20_000)
   const address = `http://127.0.0.1:${port}`
   const server = await start({
@@ -99,7 +102,7 @@ export async function openDesk(
     async tell(name, aim, call, times = calls) {
       const { median, high } = await timed(call, times)
       figures.push({
-        name: `${entries.toLocaleString('en')} entries: ${name}`,
+        name: `${size.entries.toLocaleString('en')} entries: ${name}`,
         value: `${median.toFixed(1)} ms, 95th percentile ${high.toFixed(1)} ms`,
         baseline: `an empty answer: ${nothing.median.toFixed(1)} ms`,
         ratio: `${(median / nothing.median).toFixed(1)} ×`,

@@ -3,14 +3,40 @@ import type { Database } from '@murrabel/server'
 import { tsvectorText } from '../../packages/server/src/services/analysis/readEntry.ts'
 import { worldTexts } from './texts.ts'
 
+const syllables = [
+  'al',
+  'ber',
+  'ca',
+  'dor',
+  'el',
+  'fin',
+  'ga',
+  'hil',
+  'is',
+  'jo',
+  'kar',
+  'lin',
+  'mo',
+  'ner',
+  'ol',
+  'pas',
+]
+/** One of many words that can be said, and are no numbers. */
+const madeWord = (n: number): string => {
+  const word = syllables[n % 16]! + syllables[(n >> 4) % 16]! + syllables[(n >> 8) % 16]!
+  return word[0]!.toUpperCase() + word.slice(1)
+}
+const madeName = (i: number) => `${madeWord((i * 7919) % 700)} ${madeWord(1000 + ((i * 104_729) % 800))}`
+
 /**
  * Fills a database directly, past connectors and analysis: so many incoming entries over a year in so many threads, texts
- * of the demo world, 8 profiles in 5 places, 20 watches that each catch about one in thirty, tags, aspects, kept entries.
+ * of the demo world, 8 profiles in 5 places, 20 watches that each catch about one in thirty, tags, aspects, kept entries. People
+ * have names of 700 first and 800 family names, two in three of them on one network.
  */
 export async function loadEntries(
   db: Database,
   count: number,
-  { threads = Math.floor(count / 1.5) }: { threads?: number } = {},
+  { threads = Math.floor(count / 1.5), people = 20_000 }: { threads?: number; people?: number } = {},
 ): Promise<void> {
   const texts = worldTexts(3000).slice(0, 2000)
   await db.rows('CREATE TABLE bench_texts (id int PRIMARY KEY, text text, search tsvector)')
@@ -23,13 +49,18 @@ export async function loadEntries(
   await db.rows(
     `INSERT INTO watches (brand_id, name, query) SELECT 1, 'Watch ' || n, '{"anyOf":[{"text":"x"}],"allOf":[],"noneOf":[],"links":[]}' FROM generate_series(1, 20) n`,
   )
+  await db.rows('CREATE TABLE bench_people (id int PRIMARY KEY, name text)')
+  await db.rows('INSERT INTO bench_people SELECT * FROM unnest($1::int[], $2::text[])', [
+    Array.from({ length: people }, (_, i) => i + 1),
+    Array.from({ length: people }, (_, i) => madeName(i)),
+  ])
   await db.rows(
     `WITH persons AS (
        INSERT INTO people (id, brand_id, shown_as, name, search, unmet)
-       SELECT n, 1, n, 'Person ' || n, array_to_tsvector(ARRAY['person', n::text]), false FROM generate_series(1, 20000) n
+       SELECT id, 1, id, name, array_to_tsvector(ARRAY(SELECT DISTINCT unnest(string_to_array(lower(name), ' ')))), false FROM bench_people
      )
      INSERT INTO accounts (id, brand_id, network, outside_id, name, person_id, shown_as)
-     SELECT n, 1, 'lanternpage', 'a' || n, 'Person ' || n, n, n FROM generate_series(1, 20000) n`,
+     SELECT id, 1, CASE WHEN id % 3 = 0 THEN 'wherabout' ELSE 'lanternpage' END, 'a' || id, name, id, id FROM bench_people`,
   )
   await db.rows(
     `INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, given_to, due_at, pressing_at)
@@ -39,12 +70,12 @@ export async function loadEntries(
   )
   await db.rows(
     `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, place_id, outside_id, direction, kind, channel, text, rating, at, lead, language, sentiment, score, confidence, search, analysed_at, reach, origin)
-     SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % 20000), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
+     SELECT 1, t.profile_id, t.id, 1 + (t.id * 31 % $3::int), t.place_id, 'e' || t.id || '.' || k, 'in', (ARRAY['review','comment','message','question'])[1 + t.id % 4], p.channel, x.text,
        CASE WHEN t.id % 4 = 0 THEN 1 + t.id % 5 END, t.due_at - interval '4 hours' - (k - 1) * interval '2 hours', k = 1, 'en', (ARRAY['positive','positive','neutral','negative'])[1 + (hashint8(t.id + k) & 3)], 0, 0.5, x.search, now(), CASE WHEN hashint8(t.id * 7 + k) & 1 = 0 THEN 0 ELSE 5000 / (1 + (hashint8(t.id * 7 + k) >> 1 & 1023)) END,
        CASE WHEN t.id % 5 = 0 THEN 'heard' ELSE 'sent' END
      FROM threads t JOIN profiles p ON p.id = t.profile_id CROSS JOIN generate_series(1, $1::int) k JOIN bench_texts x ON x.id = (t.id * 13 + k) % 2000
      WHERE k <= floor($2::float8) OR t.id % 100 < ($2::float8 - floor($2::float8)) * 100`,
-    [Math.ceil(count / threads), count / threads],
+    [Math.ceil(count / threads), count / threads, people],
   )
   await db.rows(
     `UPDATE threads t SET lead_entry_id = e.id FROM entries e WHERE e.thread_id = t.id AND e.lead`,

@@ -3,6 +3,7 @@ import { attachmentsRoutes } from './attachments/routes.ts'
 import { brandRoutes } from './brand/routes.ts'
 import { chatRoutes } from './chat/routes.ts'
 import { entriesRoutes } from './entries/routes.ts'
+import { followUpsRoutes } from './followUps/routes.ts'
 import { importsRoutes } from './imports/routes.ts'
 import { inboxRoutes } from './inbox/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
@@ -20,6 +21,7 @@ export const routes = {
   ...teachingRoutes,
   ...alertsRoutes,
   ...profilesRoutes,
+  ...followUpsRoutes,
   ...importsRoutes,
   ...attachmentsRoutes,
   ...chatRoutes,

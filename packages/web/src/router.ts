@@ -28,6 +28,7 @@ export const router = createRouter({
       path: '/inbox/people/:person(\\d+)?',
       component: () => import('./sections/people/PeoplePage.vue'),
     },
+    { path: '/inbox/follow-ups', component: () => import('./sections/followUps/FollowUpsPage.vue') },
     {
       path: '/watch',
       component: () => import('./sections/watches/WatchPage.vue'),

@@ -207,7 +207,7 @@ describe('live events', () => {
     expect(heard).toEqual([])
     stream!.onerror!()
     stream!.onopen!()
-    expect(heard).toEqual(['entries', 'profiles', 'people', 'watches', 'teaching', 'alerts'])
+    expect(heard).toEqual(['entries', 'profiles', 'people', 'followUps', 'watches', 'teaching', 'alerts'])
     stream!.onopen!()
     expect(heard).toHaveLength(5)
   })

@@ -58,6 +58,7 @@ export type LiveEvent =
   | { kind: 'profiles' }
   /** Who is who has changed. */
   | { kind: 'people' }
+  | { kind: 'followUps' }
   | { kind: 'watches' }
   | { kind: 'teaching' }
   | { kind: 'alerts' }

@@ -1,5 +1,6 @@
 import type { PersonStanding, Sentiment } from '@murrabel/core/lens'
 import type { LikenessReason } from '@murrabel/core/people'
+import type { FollowUp } from '../followUps/answers.ts'
 import type { EntryRow } from '../entries/answers.ts'
 
 /** Somebody in a list: who they are, and what they said under its lens. */
@@ -99,6 +100,8 @@ export interface PersonCard {
   /** How each of the latest felt, oldest first: score from -1 to 1. */
   course: { at: string; score: number; sentiment: Sentiment }[]
   proposals: Proposal[]
+  /** Open ones first. */
+  followUps: FollowUp[]
 }
 
 /** Two who may be the same. */

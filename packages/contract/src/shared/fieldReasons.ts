@@ -40,6 +40,8 @@ export const fieldReasons = {
   rowPlace: 'there is no place of this name; there are {places}',
   // Addresses
   noAddress: 'This is not a web address.',
+  noColleague: 'This colleague is not on the team of this brand.',
+  noCurrency: 'Say in which currency.',
   noEmail: 'This is no e-mail address.',
   noPhone: 'This is no telephone number with its country, such as +44 7700 900142.',
   notPublic: 'This address lies inside our own network; only public addresses are fetched.',

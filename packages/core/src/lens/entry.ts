@@ -1,6 +1,6 @@
 import type { Sentiment } from '../sentiment/index.ts'
 import type { Wish } from '../meaning/model.ts'
-import type { EntryKind, EntryOrigin, PersonStanding, ThreadState } from './values.ts'
+import type { EntryKind, EntryOrigin, FollowUpKind, PersonStanding, ThreadState } from './values.ts'
 
 /** What a lens looks at in an entry. */
 export interface LensEntry {
@@ -39,6 +39,22 @@ export interface LensPerson {
   standing: PersonStanding | null
   /** What they said, each entry as the lens looks at it. */
   said: readonly LensEntry[]
+}
+
+/** What a lens over follow-ups looks at in one. */
+export interface LensFollowUp {
+  kind: FollowUpKind
+  givenTo: number | null
+  place: number | null
+  /** Epoch milliseconds; null while it is not done. */
+  dueAt: number
+  doneAt: number | null
+}
+
+/** What a lens is over, where that is not what was said. */
+export interface LensSubject {
+  person?: LensPerson
+  followUp?: LensFollowUp
 }
 
 export interface LensContext {

@@ -7,11 +7,15 @@ export {
   lensSentiments,
   lensStates,
   lensWishes,
+  followUpKinds,
+  followUpStates,
   peopleOrders,
   personStandings,
   type EntryKind,
   type EntryOrigin,
   type LensOrder,
+  type FollowUpKind,
+  type FollowUpState,
   type PeopleOrder,
   type PersonStanding,
   type ThreadState,
@@ -24,6 +28,6 @@ export { parseRange, printRange } from './parts/range.ts'
 export { weekHourOf, weekHourSql } from './parts/weekHour.ts'
 export { instantsOf, type Instants, type LensRange } from './range.ts'
 export { foundByPhrase, foundByWords, phraseWords, searchPlaces, searchWords } from './searchWords.ts'
-export { lensPredicate, peoplePredicate } from './predicate.ts'
-export type { LensContext, LensEntry, LensPerson } from './entry.ts'
+export { followUpPredicate, lensPredicate, peoplePredicate } from './predicate.ts'
+export type { LensContext, LensEntry, LensFollowUp, LensPerson } from './entry.ts'
 export { lensPhrases } from './sentence.ts'

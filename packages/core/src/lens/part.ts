@@ -1,4 +1,4 @@
-import type { LensContext, LensEntry, LensPerson } from './entry.ts'
+import type { LensContext, LensEntry, LensSubject } from './entry.ts'
 import type { Instants } from './range.ts'
 
 /** A changeable phrase of the sentence that describes a lens. */
@@ -11,7 +11,7 @@ export interface LensPhrase {
   narrows: boolean
 }
 
-/** What conditions in SQL are written with. Entries are `e`, their threads `t`, mentions of the asked watch `m`, people `p`. */
+/** What conditions in SQL are written with. Entries are `e`, their threads `t`, mentions of the asked watch `m`, people `p`, follow-ups `f`. */
 export interface ConditionSql {
   /** The placeholder of a bound value. */
   bind(value: unknown): string
@@ -28,8 +28,8 @@ export interface ConditionSql {
  */
 export interface LensPart<Field extends string = string, Value = unknown> {
   field: Field
-  /** It asks about the person who said it, and not about what was said. */
-  ofPerson?: true
+  /** It asks about a person or a follow-up, and not about what was said. */
+  of?: 'person' | 'followUp'
   /** Its name in the address. */
   name: string
   /** The value that asks for nothing. */
@@ -39,8 +39,8 @@ export interface LensPart<Field extends string = string, Value = unknown> {
   parse(text: string): NoInfer<Value> | undefined
   /** Null for a part that another one tells. */
   phrase: ((value: NoInfer<Value>, all: Readonly<Record<string, unknown>>) => LensPhrase) | null
-  /** The test for a value that asks for something; made once, applied to many. A part of the person never looks at the entry. */
-  matches(value: NoInfer<Value>, context: LensContext): (entry: LensEntry, person?: LensPerson) => boolean
+  /** The test for a value that asks for something; made once, applied to many. A part of something else never looks at the entry. */
+  matches(value: NoInfer<Value>, context: LensContext): (entry: LensEntry, subject?: LensSubject) => boolean
   /** The same test in SQL; null for what is asked otherwise, such as an order. */
   sql(value: NoInfer<Value>, query: ConditionSql): string | null
   /** The condition needs the thread, which is joined then. */

@@ -1,19 +1,29 @@
-import type { LensContext, LensEntry, LensPerson } from './entry.ts'
+import type { LensContext, LensEntry, LensFollowUp, LensPerson } from './entry.ts'
 import { askingParts, type Lens } from './lens.ts'
+
+/** The tests of the parts that ask about one kind of thing. */
+const testsOf = (lens: Lens, context: LensContext, of: 'person' | 'followUp' | undefined) =>
+  askingParts(lens)
+    .filter(({ part }) => part.of === of)
+    .map(({ part, value }) => part.matches(value, context))
 
 /** The lens as a test on entries; made once, applied to many. The SQL of the server chooses the same entries. */
 export function lensPredicate(lens: Lens, context: LensContext): (entry: LensEntry) => boolean {
-  const tests = askingParts(lens)
-    .filter(({ part }) => !part.ofPerson)
-    .map(({ part, value }) => part.matches(value, context))
+  const tests = testsOf(lens, context, undefined)
   return (entry) => (lens.unit !== 'threads' || entry.lead) && tests.every((test) => test(entry))
 }
 
 /** A lens over people as a test on them: somebody who is asked for, and said something that is. */
 export function peoplePredicate(lens: Lens, context: LensContext): (person: LensPerson) => boolean {
   const said = lensPredicate(lens, context)
-  const tests = askingParts(lens)
-    .filter(({ part }) => part.ofPerson)
-    .map(({ part, value }) => part.matches(value, context))
-  return (person) => person.said.some(said) && tests.every((test) => test(person.said[0]!, person))
+  const tests = testsOf(lens, context, 'person')
+  return (person) => person.said.some(said) && tests.every((test) => test(person.said[0]!, { person }))
+}
+
+/** A lens over follow-ups as a test on them. */
+export function followUpPredicate(lens: Lens, context: LensContext): (followUp: LensFollowUp) => boolean {
+  const tests = testsOf(lens, context, 'followUp')
+  // None of them looks at what was said.
+  const nothing = null as unknown as LensEntry
+  return (followUp) => tests.every((test) => test(nothing, { followUp }))
 }

@@ -18,6 +18,13 @@ export type PeopleOrder = (typeof peopleOrders)[number]
 export const personStandings = ['press', 'partner', 'rival', 'customer', 'troll', 'colleague'] as const
 export type PersonStanding = (typeof personStandings)[number]
 
+export const followUpKinds = ['followUp', 'lead'] as const
+export type FollowUpKind = (typeof followUpKinds)[number]
+
+/** Not done; past its time and not done; done. */
+export const followUpStates = ['open', 'late', 'done', 'any'] as const
+export type FollowUpState = (typeof followUpStates)[number]
+
 export const lensChannels = [
   'pages',
   'photos',

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import {
   blankLens,
+  followUpKinds,
+  followUpStates,
   lensKinds,
   lensOrders,
   lensOrigins,
@@ -62,7 +64,24 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   named: fc.constant(''),
   standings: fc.constant([]),
   peopleOrder: fc.constant('said' as const),
+  followUpState: fc.constant('any' as const),
+  followUpKinds: fc.constant([]),
+  followUpOwner: fc.constant('anybody' as const),
+  followUpPlaces: fc.constant([]),
 })
+
+/** Any lens over follow-ups. */
+export const followUpLensArbitrary: fc.Arbitrary<Lens> = fc
+  .record({
+    followUpState: fc.constantFrom(...followUpStates),
+    followUpKinds: fc.subarray([...followUpKinds]),
+    followUpOwner: fc.oneof(
+      fc.constantFrom('anybody' as const, 'me' as const, 'nobody' as const),
+      fc.integer({ min: 1, max: 3 }),
+    ),
+    followUpPlaces: fc.uniqueArray(fc.integer({ min: 1, max: 4 }), { maxLength: 2 }),
+  })
+  .map((parts) => ({ ...blankLens, unit: 'followUps' as const, ...parts }))
 
 /** Any lens over people. */
 export const peopleLensArbitrary: fc.Arbitrary<Lens> = fc

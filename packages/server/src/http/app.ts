@@ -8,6 +8,7 @@ import { alertRoutes, feedRoutes } from './alerts.ts'
 import { attachmentRoutes } from './attachments.ts'
 import { chatBox, chatRoutes, visitorRoutes } from './chat.ts'
 import { entryRoutes } from './entries.ts'
+import { calendarRoutes, followUpRoutes } from './followUps.ts'
 import { importRoutes } from './imports.ts'
 import { liveRoutes } from './live.ts'
 import { faultRoutes } from './faults.ts'
@@ -39,6 +40,7 @@ export function createApp(context: Context): Express {
   if (webFolder) chatBox(app, webFolder)
   visitorRoutes(app, context)
   feedRoutes(app, context)
+  calendarRoutes(app, context)
   app.use(sameOrigin(context))
   app.use(readSession(context))
   for (const routes of sections) routes(app, context)
@@ -55,6 +57,7 @@ const sections = [
   entryRoutes,
   threadRoutes,
   peopleRoutes,
+  followUpRoutes,
   watchRoutes,
   watchingRoutes,
   teachingRoutes,

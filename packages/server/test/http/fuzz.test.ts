@@ -141,6 +141,7 @@ describe('no input is answered by a fault', () => {
       '/api/watches/summaries',
       '/api/voices',
       '/api/people',
+      '/api/follow-ups',
       '/api/watches/compare',
       '/api/watches/rivals',
       '/api/entries/export.csv',

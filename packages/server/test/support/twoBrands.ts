@@ -23,6 +23,7 @@ export interface Things {
   person: number
   join: number
   way: number
+  followUp: number
   import: number
   attachment: number
   picture: number
@@ -73,6 +74,12 @@ export const thingOf: Partial<Record<RouteName, keyof Things>> = {
   changeWay: 'person',
   removeWay: 'person',
   undoJoin: 'join',
+  followUpsOf: 'thread',
+  addFollowUp: 'thread',
+  changeFollowUp: 'followUp',
+  finishFollowUp: 'followUp',
+  reopenFollowUp: 'followUp',
+  removeFollowUp: 'followUp',
   updateAlert: 'alert',
   deleteAlert: 'alert',
   restoreAlert: 'alert',
@@ -175,6 +182,10 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       `INSERT INTO person_ways (brand_id, person_id, kind, value) VALUES ($1, $2, 'email', $3)`,
       [brandId, person, `${word}@customers.example`],
     )
+    const followUp = await one(
+      `INSERT INTO follow_ups (brand_id, thread_id, person_id, kind, what, due_at) VALUES ($1, $2, $3, 'followUp', $4, now())`,
+      [brandId, thread, person, `Call ${word}`],
+    )
     const group = await one(`INSERT INTO watch_groups (brand_id, name, kind) VALUES ($1, $2, 'brand')`, [
       brandId,
       word,
@@ -266,6 +277,7 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       person,
       join,
       way,
+      followUp,
       import: importId,
       tag,
       colleague: by,

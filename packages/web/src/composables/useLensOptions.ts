@@ -6,6 +6,8 @@ import {
   lensSentiments,
   lensStates,
   lensWishes,
+  followUpKinds,
+  followUpStates,
   peopleOrders,
   personStandings,
   type Lens,
@@ -70,6 +72,20 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
             lens.value.unit === 'threads' ? !['reach', 'distinctive'].includes(value) : value !== 'pressing',
           )
           .map((value) => ({ value, label: t(`lens.order.${value}`) }))
+      case 'followUpState':
+        return followUpStates.map((value) => ({ value, label: t(`lens.followUpState.${value}`) }))
+      case 'followUpKinds':
+        return followUpKinds.map((value) => ({ value, label: t(`followUps.kinds.${value}`) }))
+      case 'followUpOwner':
+        return [
+          ...(['me', 'anybody', 'nobody'] as const).map((value) => ({
+            value,
+            label: t(`lens.followUpOwner.${value}`),
+          })),
+          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
+        ]
+      case 'followUpPlaces':
+        return brand.places.map(({ id, name }) => ({ value: id, label: name }))
       case 'standings':
         return personStandings.map((value) => ({ value, label: t(`watch.voices.standings.${value}`) }))
       case 'peopleOrder':

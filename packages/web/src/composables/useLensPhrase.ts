@@ -28,6 +28,9 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
     languages: (v) => languageName(String(v)),
     voice: (v) => voices.nameOf(Number(v)),
     story: (v) => String(v),
+    followUpKinds: (v) => called('followUps.kinds', v),
+    followUpOwner: (v) => brand.colleagueName(Number(v)) || `#${v}`,
+    followUpPlaces: (v) => brand.placeName(Number(v)) || `#${v}`,
     standings: (v) => called('watch.voices.standings', v),
     tags: (v) => brand.nameOfTag(Number(v)) || `#${v}`,
   }

@@ -14,6 +14,7 @@ const missed: LiveEvent[] = [
   { kind: 'entries', threads: [], count: 0 },
   { kind: 'profiles' },
   { kind: 'people' },
+  { kind: 'followUps' },
   { kind: 'watches' },
   { kind: 'teaching' },
   { kind: 'alerts' },

@@ -1,4 +1,5 @@
 import { alerts } from './en/alerts.ts'
+import { followUps } from './en/followUps.ts'
 import { inbox } from './en/inbox.ts'
 import { people } from './en/people.ts'
 import { watch } from './en/watches.ts'
@@ -38,6 +39,7 @@ export const en = {
       'What is said about [watch] on [channels] in [languages]: [kinds] from [places], [sentiments], [words][more], [range], [order]',
     people:
       'People [standings] [named] who wrote on [channels] from [places], [sentiments], [words], [range], [peopleOrder]',
+    followUps: '[followUpState] [followUpKinds] of [followUpOwner], about [followUpPlaces]',
     time: 'Period: [range]',
     keep: 'Copy the link to this lens',
     copied: 'Link copied',
@@ -49,6 +51,7 @@ export const en = {
       threads: '{n} thread | {n} threads',
       entries: '{n} mention | {n} mentions',
       people: '{n} person | {n} people',
+      followUps: '{n} of them | {n} of them',
     },
     pastDue: '{n} past due',
     reset: 'Back to the default lens',
@@ -150,6 +153,10 @@ export const en = {
       unhappiest: 'unhappiest first',
       name: 'by name',
     },
+    followUpState: { open: 'Open', late: 'Late', done: 'Done', any: 'Open and done' },
+    followUpKinds: { all: 'follow-ups and leads', one: '{a}', some: '{a}' },
+    followUpOwner: { me: 'mine', anybody: 'anybody', nobody: 'nobody', colleague: '{a}' },
+    followUpPlaces: { all: 'all places', one: '{a}', some: '{a}' },
     and: 'and',
     field: {
       state: 'State',
@@ -176,6 +183,10 @@ export const en = {
       standings: 'What they are to you',
       named: 'Name, handle, address or number',
       peopleOrder: 'Order',
+      followUpState: 'Done or not',
+      followUpKinds: 'Kind',
+      followUpOwner: 'Whose',
+      followUpPlaces: 'Place',
     },
   },
   tide: {
@@ -209,6 +220,7 @@ export const en = {
     dueOn: 'due {d}',
     noDue: 'no reply due',
   },
+  followUps,
   inbox,
   people,
   tags: {

@@ -1,5 +1,6 @@
 import type { Messages } from './en.ts'
 import { alerts } from './fr/alerts.ts'
+import { followUps } from './fr/followUps.ts'
 import { inbox } from './fr/inbox.ts'
 import { people } from './fr/people.ts'
 import { watch } from './fr/watches.ts'
@@ -41,6 +42,7 @@ export const fr: Messages = {
       'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
     people:
       'Les personnes [standings] [named] qui ont écrit sur [channels], de [places], [sentiments], [words], [range], [peopleOrder]',
+    followUps: '[followUpKinds] : [followUpState], pour [followUpOwner], à propos de [followUpPlaces]',
     time: 'Ce qui vaut [range]',
     keep: "Copier l'adresse",
     copied: 'Adresse copiée',
@@ -52,6 +54,7 @@ export const fr: Messages = {
       threads: '{n} fil | {n} fils',
       entries: '{n} mention | {n} mentions',
       people: '{n} personne | {n} personnes',
+      followUps: '{n} au total | {n} au total',
     },
     pastDue: '{n} en retard',
     reset: 'Revenir à la vue habituelle',
@@ -158,6 +161,10 @@ export const fr: Messages = {
       unhappiest: 'les plus mécontentes d’abord',
       name: 'par nom',
     },
+    followUpState: { open: 'ouverts', late: 'en retard', done: 'faits', any: 'ouverts et faits' },
+    followUpKinds: { all: 'Suivis et pistes', one: '{a}', some: '{a}' },
+    followUpOwner: { me: 'moi', anybody: 'tout le monde', nobody: 'personne', colleague: '{a}' },
+    followUpPlaces: { all: 'tous les lieux', one: '{a}', some: '{a}' },
     and: 'et',
     field: {
       state: 'État',
@@ -184,6 +191,10 @@ export const fr: Messages = {
       standings: 'Ce qu’elles sont pour vous',
       named: 'Nom, pseudonyme, adresse ou numéro',
       peopleOrder: 'Ordre',
+      followUpState: 'Fait ou non',
+      followUpKinds: 'Sorte',
+      followUpOwner: 'À qui',
+      followUpPlaces: 'Lieu',
     },
   },
   tide: {
@@ -217,6 +228,7 @@ export const fr: Messages = {
     dueOn: 'dû le {d}',
     noDue: 'pas de réponse attendue',
   },
+  followUps,
   inbox,
   people,
   undo: {

@@ -147,7 +147,7 @@ defineExpose({ focus })
       >
         <Link :size="16" />
       </button>
-      <el-dropdown v-if="!told" :persistent="false" trigger="click">
+      <el-dropdown v-if="!told && lens.unit !== 'followUps'" :persistent="false" trigger="click">
         <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')">
           <Download :size="16" />
         </button>

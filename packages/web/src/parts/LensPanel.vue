@@ -30,6 +30,8 @@ const many = computed(() =>
     'languages',
     'tags',
     'standings',
+    'followUpKinds',
+    'followUpPlaces',
   ].includes(field),
 )
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])

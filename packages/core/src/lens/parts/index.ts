@@ -1,6 +1,10 @@
 import { aspect } from './aspect.ts'
 import { channels } from './channels.ts'
 import { doubt } from './doubt.ts'
+import { followUpKind } from './followUpKind.ts'
+import { followUpOwner } from './followUpOwner.ts'
+import { followUpPlaces } from './followUpPlace.ts'
+import { followUpState } from './followUpState.ts'
 import { givenTo } from './givenTo.ts'
 import { group } from './group.ts'
 import { kept } from './kept.ts'
@@ -61,3 +65,6 @@ export const peopleParts = [
   range,
   peopleOrder,
 ] as const
+
+/** The parts of the lens over follow-ups. */
+export const followUpParts = [followUpState, followUpKind, followUpOwner, followUpPlaces] as const

@@ -5,7 +5,7 @@ import { lexeme, onePhrase, parseWords } from './shared.ts'
 /** What a person is called or reached by: words that must all be there, each as the start of one of theirs. */
 export const named = definePart({
   field: 'named',
-  ofPerson: true,
+  of: 'person',
   name: 'named',
   blank: '',
   print: (value) => value,
@@ -14,7 +14,7 @@ export const named = definePart({
   matches(value) {
     const wanted = searchWords(value)
     if (!wanted.length) return always
-    return (_entry, person) => foundByWords(person?.words ?? [], wanted)
+    return (_entry, subject) => foundByWords(subject?.person?.words ?? [], wanted)
   },
   sql(value, { bind }) {
     const wanted = searchWords(value)

@@ -9,11 +9,11 @@ import { zoneOfBrand } from '../../store/queries/brand/brand.ts'
 type Parts = Pick<Context, 'db' | 'now'>
 
 /** The lens an address asks for. @throws Refusal lensUnknown, naming each part that cannot be read */
-export function lensOf(query: Record<string, unknown>, of: 'said' | 'people' = 'said'): Lens {
+export function lensOf(query: Record<string, unknown>, of: 'said' | 'people' | 'followUps' = 'said'): Lens {
   const pairs = Object.entries(query).flatMap(([name, value]): [string, string][] =>
     typeof value === 'string' ? [[name, value]] : [[name, '\u0000']],
   )
-  const unit = of === 'people' ? 'people' : query.unit === 'threads' ? 'threads' : 'entries'
+  const unit = of !== 'said' ? of : query.unit === 'threads' ? 'threads' : 'entries'
   const { lens, problems } = parseLens(pairs, { ...blankLens, unit })
   if (problems.length)
     throw new Refusal('lensUnknown', {

@@ -13,6 +13,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
+import { followUpsOfPerson } from '../../store/queries/followUps/followUps.ts'
 import { membersOf } from '../../store/queries/people/joins.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
 import * as stored from '../../store/queries/people/people.ts'
@@ -81,14 +82,10 @@ async function seen({ db }: Pick<Context, 'db'>, reader: Reader, id: number, tx?
 }
 
 /** All that is known of somebody. */
-export async function personCard(
-  { db }: Pick<Context, 'db'>,
-  reader: Reader,
-  given: number,
-): Promise<PersonCard> {
+export async function personCard({ db, now }: Reading, reader: Reader, given: number): Promise<PersonCard> {
   const id = await seen({ db }, reader, given)
   const ids = await membersOf(db, [id])
-  const [person, accounts, ways, members, joins, counts, entries, proposals] = await Promise.all([
+  const [person, accounts, ways, members, joins, counts, entries, proposals, followUps] = await Promise.all([
     stored.personById(db, id),
     stored.accountsOfPerson(db, id),
     stored.waysOfPerson(db, id),
@@ -97,6 +94,7 @@ export async function personCard(
     stored.saidByPerson(db, reader, id),
     stored.entriesOfPerson(db, reader, id, entriesOnCard),
     proposalsOf({ db }, reader, id),
+    followUpsOfPerson(db, reader, { person: id, now: now() }),
   ])
   if (!person) throw new Refusal('notFound')
   return {
@@ -113,6 +111,7 @@ export async function personCard(
       .filter(({ sentiment }) => sentiment !== 'unread')
       .reverse(),
     proposals: proposals.proposals,
+    followUps,
   }
 }
 
@@ -170,7 +169,7 @@ export async function changePerson(
     await live.tell(reader.brandId, { kind: 'people' }, tx)
     return person
   })
-  return personCard({ db }, reader, id)
+  return personCard(parts, reader, id)
 }
 
 /** An address or number in the form in which it is kept. @throws Refusal invalid */

@@ -34,6 +34,7 @@ import * as chat from './0033-chat.ts'
 import * as pictures from './0034-pictures.ts'
 import * as wishes from './0035-wishes.ts'
 import * as people from './0036-people.ts'
+import * as followUps from './0037-follow-ups.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -73,4 +74,5 @@ export const migrations = [
   { name: '0034-pictures', ...pictures },
   { name: '0035-wishes', ...wishes },
   { name: '0036-people', ...people },
+  { name: '0037-follow-ups', ...followUps },
 ]

@@ -2,7 +2,7 @@
 export const inbox = {
   list: 'Threads',
   views: 'Views of the inbox',
-  view: { threads: 'Threads', people: 'People' },
+  view: { threads: 'Threads', people: 'People', followUps: 'Follow-ups' },
   change: {
     edit: {
       go: 'Edit',

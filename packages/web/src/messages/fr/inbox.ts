@@ -4,7 +4,7 @@ import type { inbox as english } from '../en/inbox.ts'
 export const inbox: typeof english = {
   list: 'Fils',
   views: 'Vues de la boîte',
-  view: { threads: 'Fils', people: 'Personnes' },
+  view: { threads: 'Fils', people: 'Personnes', followUps: 'Suivis' },
   change: {
     edit: {
       go: 'Modifier',

@@ -142,6 +142,8 @@ const reasons: Record<FieldReason, string> = {
   chatLineUnreadable: 'ceci n’est pas une ligne de conversation : {said}',
   rowPlace: "il n'y a pas de lieu de ce nom ; il y a {places}",
   noAddress: "Ceci n'est pas une adresse web.",
+  noColleague: "Ce collègue n'est pas de l'équipe de cette marque.",
+  noCurrency: 'Dites dans quelle monnaie.',
   noEmail: "Ceci n'est pas une adresse e-mail.",
   noPhone: "Ceci n'est pas un numéro de téléphone avec son pays, comme +44 7700 900142.",
   notPublic: 'Cette adresse est dans notre propre réseau ; seules les adresses publiques sont relevées.',

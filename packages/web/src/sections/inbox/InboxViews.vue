@@ -1,13 +1,36 @@
 <script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { routes } from '@murrabel/contract'
+import { call } from '../../api/call.ts'
+import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 
-/** The views of the inbox. */
-const { here } = defineProps<{ here: 'threads' | 'people' }>()
-const { t } = useTexts()
+/** The views of the inbox; beside the follow-ups, how many of mine are open. */
+const { here } = defineProps<{ here: 'threads' | 'people' | 'followUps' }>()
+const { t, number } = useTexts()
 const views = [
   { name: 'threads', to: '/inbox' },
   { name: 'people', to: '/inbox/people' },
+  { name: 'followUps', to: '/inbox/follow-ups' },
 ] as const
+const mine = ref(0)
+async function count(): Promise<void> {
+  const query: [string, string][] = [
+    ['done', 'open'],
+    ['whose', 'me'],
+    ['limit', '1'],
+  ]
+  // A count that cannot be had is not shown.
+  mine.value = await call(routes.followUps, { query }).then(
+    ({ total }) => total,
+    () => 0,
+  )
+}
+const refresh = gathered(() => void count(), 500)
+onMounted(count)
+useLive(({ kind }) => {
+  if (kind === 'followUps' || kind === 'afresh') refresh()
+})
 </script>
 
 <template>
@@ -18,7 +41,8 @@ const views = [
       :to="to"
       :class="{ here: name === here }"
       v-bind="name === here ? { 'aria-current': 'page' } : {}"
-      >{{ t(`inbox.view.${name}`) }}</RouterLink
+      >{{ t(`inbox.view.${name}`)
+      }}<template v-if="name === 'followUps' && mine"> {{ number(mine) }}</template></RouterLink
     >
   </nav>
 </template>

@@ -4,6 +4,7 @@ import type { UrgencyPart } from '@murrabel/core/inbox'
 import type { ThreadAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
+import ThreadFollowUps from '../followUps/ThreadFollowUps.vue'
 import VisitorPanel from './VisitorPanel.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
@@ -57,6 +58,7 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
       </RouterLink>
     </section>
     <VisitorPanel v-if="thread.visitor" :thread="thread" :visitor="thread.visitor" />
+    <ThreadFollowUps :thread-id="thread.id" />
     <section v-if="thread.urgency">
       <h4>{{ t('inbox.whyFirst') }}</h4>
       <dl>

@@ -7,6 +7,7 @@ import { onDemand } from '../../parts/onDemand.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 import { useBrand } from '../../stores/brand.ts'
+import FollowUpRows from '../followUps/FollowUpRows.vue'
 import ProposalNote from './ProposalNote.vue'
 import SentimentCourse from './SentimentCourse.vue'
 import { useJoining } from './useJoining.ts'
@@ -117,6 +118,10 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       @apart="joining.apart(proposal)"
       @show="(id) => emit('show', id)"
     />
+    <section v-if="person.followUps.length" class="follow-ups">
+      <h3>{{ t('followUps.list') }}</h3>
+      <FollowUpRows :follow-ups="person.followUps" :may="may" @changed="emit('changed')" />
+    </section>
     <ol class="said" :aria-label="t('people.saidList')">
       <li v-for="entry in person.entries" :key="entry.id">
         <time :datetime="entry.at" :title="exact(entry.at)">{{ day(entry.at) }}</time>

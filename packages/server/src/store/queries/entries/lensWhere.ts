@@ -26,7 +26,7 @@ export function lensWhere(lens: Lens, context: LensContext, reader: Reader): Len
     window: instantsOf(lens.range, context),
   }
   for (const { part, value } of askingParts(lens)) {
-    if (part.ofPerson) continue
+    if (part.of) continue
     const condition = part.sql(value, query)
     if (condition) where.add(condition)
   }

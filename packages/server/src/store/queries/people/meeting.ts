@@ -31,7 +31,7 @@ export const unmetPeople = (
     `SELECT p.id, p.name, p.named_by IS NOT NULL AS named,
        coalesce((
          SELECT jsonb_agg(jsonb_build_object('name', a.name, 'handle', a.handle, 'outsideId', a.outside_id, 'channel', (
-           SELECT channel FROM entries WHERE account_id = a.id ORDER BY at DESC LIMIT 1
+           SELECT channel FROM entries WHERE account_id = a.id AND direction = 'in' ORDER BY at DESC LIMIT 1
          )) ORDER BY a.id)
          FROM accounts a WHERE a.person_id = p.id
        ), '[]') AS accounts,

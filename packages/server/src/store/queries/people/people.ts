@@ -64,7 +64,7 @@ export function peoplePage(
   const bind = (value: unknown) => where.bind(value)
   const query = { bind, context, at: 'e.at', window: instantsOf(lens.range, context) }
   const asked = askingParts(lens).flatMap(({ part, value }) => {
-    const condition = part.ofPerson ? part.sql(value, query) : null
+    const condition = part.of === 'person' ? part.sql(value, query) : null
     return condition ? [condition] : []
   })
   // Few are called so: what they said is found by their accounts.

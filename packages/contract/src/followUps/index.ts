@@ -1,0 +1,3 @@
+export * from './answers.ts'
+export * from './routes.ts'
+export * from './schemas.ts'
