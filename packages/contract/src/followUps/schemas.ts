@@ -1,6 +1,6 @@
-import { date, number, object, string } from 'yup'
+import { number, object, string } from 'yup'
 import { followUpKinds, type FollowUpKind } from '@murrabel/core/lens'
-import { edition, id, line, lines } from '../shared/fields.ts'
+import { edition, id, instant, line, lines } from '../shared/fields.ts'
 
 /** What is to be done, by when and who; a lead says what it may bring and what comes next as well. */
 export const followUpSchema = object({
@@ -9,10 +9,7 @@ export const followUpSchema = object({
     .oneOf([...followUpKinds])
     .required(),
   what: line(300).required('say what is to be done'),
-  dueAt: date()
-    .min(new Date('2000-01-01'), 'this lies too far back')
-    .max(new Date('2100-01-01'), 'this lies too far ahead')
-    .required('say by when'),
+  dueAt: instant().required('say by when'),
   givenTo: id().nullable(),
   worth: number().min(0).max(9_999_999_999).nullable(),
   currency: string()

@@ -1,5 +1,5 @@
 import { array, boolean, type InferType, number, object, string } from 'yup'
-import { emailAddress, id, ids, largestId, line, lines } from '../shared/fields.ts'
+import { emailAddress, id, ids, isInstant, largestId, line, lines } from '../shared/fields.ts'
 import { limits } from '../shared/limits.ts'
 
 export const replySchema = object({
@@ -25,12 +25,6 @@ export const handOffSchema = object({
   name: line(limits.nameLength).default(''),
 })
 export type HandOffDraft = InferType<typeof handOffSchema>
-
-const isoInstant = /^\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/
-
-/** An instant as ISO 8601 writes it, in years that a calendar of ours reaches. */
-const isInstant = (text: string) =>
-  isoInstant.test(text) && Date.parse(text) >= 0 && Date.parse(text) < Date.UTC(2200, 0, 1)
 
 export const threadEventSchema = object({
   kind: string()

@@ -49,3 +49,15 @@ export const plain = (most: number) =>
 
 /** A small file as the text of a field. */
 export const fileSchema = object({ file: plain(2_000_000).required('the file is empty') })
+
+const isoInstant = /^\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/
+
+/** Whether a text is an instant as ISO 8601 writes it, in years that a calendar of ours reaches. */
+export const isInstant = (text: string): boolean =>
+  isoInstant.test(text) && Date.parse(text) >= 0 && Date.parse(text) < Date.UTC(2200, 0, 1)
+
+/** An instant as ISO 8601 writes it. */
+export const instant = () =>
+  string()
+    .max(40)
+    .test('time', 'this is no time, such as 2026-12-01T09:00', (v) => v === undefined || isInstant(v))
