@@ -93,3 +93,58 @@ test('from the thread to the person and back', async ({ page }) => {
   await expect(page).toHaveURL(/\/inbox\/people\/\d+/)
   await expect(card).toContainText('Plays on Thursdays')
 })
+
+test('a follow-up: made from a thread, in the list of mine and on the person, done with a word, undone', async ({
+  page,
+}) => {
+  await signIn(page, 'tamsin')
+  await page.goto(`${address}/inbox/people?named=ottilie`)
+  await page
+    .getByRole('article')
+    .getByRole('link', { name: /harmonium/ })
+    .click()
+  const panel = page.getByRole('complementary')
+  await panel.getByRole('button', { name: 'New follow-up' }).click()
+  const sheet = page.getByRole('dialog', { name: 'New follow-up' })
+  await sheet.getByRole('button', { name: 'Save' }).click()
+  await expect(sheet).toContainText('say what is to be done')
+  await sheet.getByLabel('What is to be done').fill('Ask the captain about Thursdays')
+  await accessible(page)
+  await sheet.getByRole('button', { name: 'Save' }).click()
+  await expect(panel.getByTestId('follow-up')).toContainText('Ask the captain about Thursdays')
+
+  await page.getByRole('link', { name: /^Follow-ups\s*1$/ }).click()
+  await settledCount(page, (n) => n === 1)
+  const row = page.getByTestId('follow-up')
+  await expect(row).toContainText('Ottilie Brackwater')
+  await accessible(page)
+  await row.getByRole('button', { name: 'Done' }).click()
+  await row.getByLabel('What came of it?').fill('she may, after six')
+  await row.getByRole('button', { name: 'It is done' }).click()
+  await settledCount(page, (n) => n === 0)
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
+  await settledCount(page, (n) => n === 1)
+
+  await row.getByRole('button', { name: 'Edit' }).click()
+  const edit = page.getByRole('dialog', { name: 'Follow-up' })
+  await edit.getByText('Lead', { exact: true }).click()
+  await edit.getByLabel('What it may bring').fill('240')
+  await edit.getByRole('button', { name: 'Save' }).click()
+  await expect(row).toContainText('€240')
+  await row.getByRole('link', { name: 'Ottilie Brackwater' }).click()
+  await expect(page.getByRole('article').getByTestId('follow-up')).toContainText('Ask the captain')
+})
+
+test('my calendar: a secret address that a calendar program reads, until it is switched off', async ({
+  page,
+}) => {
+  await signIn(page, 'tamsin')
+  await page.goto(`${address}/inbox/follow-ups`)
+  await page.getByRole('button', { name: 'Make a secret address' }).click()
+  const calendar = await page.getByLabel('Secret address').inputValue()
+  const events = await (await fetch(calendar)).text()
+  expect(events).toContain('SUMMARY:Ask the captain about Thursdays (Ottilie Brackwater)')
+  await page.getByRole('button', { name: 'Switch it off' }).click()
+  await expect(page.getByLabel('Secret address')).toHaveCount(0)
+  expect((await fetch(calendar)).status).toBe(404)
+})

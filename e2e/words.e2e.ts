@@ -80,6 +80,7 @@ test('whoever reads French meets no English', async ({ page }) => {
   for (const path of [
     '/inbox?state=any&given=anybody&time=last-90',
     '/inbox/people?time=last-90',
+    '/inbox/follow-ups?whose=anybody&done=any',
     `/watch?${watch}`,
     `/watch?${watch}&view=mentions`,
     `/watch?${watch}&view=figures`,

@@ -49,6 +49,10 @@ const shots = {
     await page.goto(`${world.address}/inbox/people?named=perrin+oakes&time=all`)
     await page.locator('article').waitFor()
   },
+  async 'follow-ups'() {
+    await page.goto(`${world.address}/inbox/follow-ups?whose=anybody`)
+    await page.locator('[data-test="follow-up"]').first().waitFor()
+  },
   async watch() {
     await openWatch('Storm Petrel')
     await page.locator('[data-test="phrase"]').first().waitFor()

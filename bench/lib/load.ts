@@ -3,27 +3,16 @@ import type { Database } from '@murrabel/server'
 import { tsvectorText } from '../../packages/server/src/services/analysis/readEntry.ts'
 import { worldTexts } from './texts.ts'
 
-const syllables = [
-  'al',
-  'ber',
-  'ca',
-  'dor',
-  'el',
-  'fin',
-  'ga',
-  'hil',
-  'is',
-  'jo',
-  'kar',
-  'lin',
-  'mo',
-  'ner',
-  'ol',
-  'pas',
-]
-/** One of many words that can be said, and are no numbers. */
-const madeWord = (n: number): string => {
-  const word = syllables[n % 16]! + syllables[(n >> 4) % 16]! + syllables[(n >> 8) % 16]!
+const consonants = 'bcdfghjklmnprstvwz'
+const vowels = 'aeiou'
+/** One of many words that can be said, no two of them much alike. */
+function madeWord(n: number): string {
+  let seed = (n + 1) * 2_654_435_761
+  let word = ''
+  for (let i = 0; i < 3; i++) {
+    seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648
+    word += consonants[(seed >> 8) % consonants.length]! + vowels[(seed >> 16) % vowels.length]!
+  }
   return word[0]!.toUpperCase() + word.slice(1)
 }
 const madeName = (i: number) => `${madeWord((i * 7919) % 700)} ${madeWord(1000 + ((i * 104_729) % 800))}`

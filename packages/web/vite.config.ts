@@ -5,7 +5,7 @@ import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import Components from 'unplugin-vue-components/vite'
 import { defineConfig } from 'vite'
 import { compression } from 'vite-plugin-compression2'
-import { pageFiles } from './vitePages.ts'
+import { noRings, pageFiles } from './vitePages.ts'
 
 const version = Date.now().toString(36)
 
@@ -19,6 +19,7 @@ export default defineConfig({
     AutoImport({ resolvers: [ElementPlusResolver({ importStyle })], dts: 'auto-imports.d.ts' }),
     Components({ resolvers: [ElementPlusResolver({ importStyle })], dirs: [], dts: 'components.d.ts' }),
     pageFiles(version),
+    noRings(),
     compression({
       algorithms: ['brotliCompress', 'gzip'],
       include: /\.(?:js|css|svg|html)$/,
@@ -42,9 +43,17 @@ export default defineConfig({
         chunkFileNames: ({ name }) => `assets/${name.split('~')[0]}-[hash].js`,
         codeSplitting: {
           groups: [
-            // What every page needs, in one file; and what several pages share, in few instead of seventy.
-            { name: 'frame', tags: ['$initial'], priority: 2 },
-            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 30_000 },
+            // What every page needs, in one file; what several pages share, of the libraries and of ours apart.
+            { name: 'frame', tags: ['$initial'], priority: 3 },
+            {
+              name: 'library',
+              test: /node_modules/,
+              minShareCount: 2,
+              entriesAware: true,
+              entriesAwareMergeThreshold: 8000,
+              priority: 2,
+            },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 8000 },
           ],
         },
       },

@@ -53,3 +53,21 @@ export function pageFiles(version: string): Plugin {
     },
   }
 }
+
+/** Refuses a build whose files import each other in a ring: which of them is run first would be left to chance. */
+export function noRings(): Plugin {
+  return {
+    name: 'no-rings',
+    generateBundle(_options, bundle) {
+      const done = new Set<string>()
+      const walk = (file: string, way: readonly string[]): void => {
+        if (way.includes(file)) this.error(`These files import each other: ${[...way, file].join(' > ')}`)
+        const chunk = bundle[file]
+        if (done.has(file) || chunk?.type !== 'chunk') return
+        for (const next of chunk.imports) walk(next, [...way, file])
+        done.add(file)
+      }
+      for (const file of Object.keys(bundle)) walk(file, [])
+    },
+  }
+}

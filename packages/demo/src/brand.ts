@@ -149,3 +149,18 @@ export const demoNotes = [
   { standing: 'troll', note: '' },
   { standing: 'customer', note: 'Regular, on top of it all' },
 ] as const
+
+/** What is to be done after the threads that press most, in hours from the start of the demo. */
+export const demoFollowUps = [
+  { kind: 'followUp', what: 'Ask the harbour office, then write again', hours: 26 },
+  {
+    kind: 'lead',
+    what: 'May come with a group',
+    hours: 50,
+    worth: 1900,
+    currency: 'GBP',
+    nextStep: 'Send the prices with lunch',
+  },
+  { kind: 'followUp', what: 'Tell them how it ended', hours: -20 },
+  { kind: 'followUp', what: 'Call before the weekend', hours: 74 },
+] as const

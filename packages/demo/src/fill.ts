@@ -1,4 +1,12 @@
-import { demoAspects, demoBrand, demoGroups, demoNotes, demoPassword, demoWatches } from './brand.ts'
+import {
+  demoAspects,
+  demoBrand,
+  demoFollowUps,
+  demoGroups,
+  demoNotes,
+  demoPassword,
+  demoWatches,
+} from './brand.ts'
 import { mailAddress } from './mails.ts'
 import { feeds } from './press.ts'
 import { demoRivals } from './rivals.ts'
@@ -173,4 +181,19 @@ if (!regulars.some(({ standing }) => standing)) {
   for (const [i, known] of demoNotes.entries())
     if (others![i]) await call('PUT', `/api/people/${others![i].id}`, known)
   if (press![0]) await call('PUT', `/api/people/${press![0].id}`, { standing: 'press' })
+}
+
+const { total: followUps } = await call<{ total: number }>('GET', '/api/follow-ups?limit=1')
+if (!followUps) {
+  const { me } = await call<{ me: { id: number } }>('GET', '/api/brand')
+  const { rows } = await call<{ rows: { threadId: number }[] }>(
+    'GET',
+    '/api/entries?unit=threads&state=open&origin=sent&order=pressing&limit=12',
+  )
+  for (const [i, { hours, ...followUp }] of demoFollowUps.entries()) {
+    const thread = rows[i * 3]?.threadId
+    const dueAt = new Date(Date.now() + hours * 3_600_000).toISOString()
+    if (thread)
+      await call('POST', `/api/threads/${thread}/follow-ups`, { ...followUp, dueAt, givenTo: me.id })
+  }
 }

@@ -1,5 +1,6 @@
 export { handleWords, meetingKeys, nameKey, nameWords, type NamedPerson } from './names.ts'
 export {
+  closestNames,
   likeNames,
   likenessOf,
   namesAlike,

@@ -73,8 +73,15 @@ function wordsAlike(a: string, b: string): number {
   return jaroWinkler(a, b)
 }
 
-/** The pair of spellings by which two people are most alike. */
-function closestNames(one: NamedPerson, other: NamedPerson): Extract<LikenessReason, { kind: 'names' }> {
+/**
+ * The pair of spellings by which two people are most alike: of a name with a name, a handle, or one with the other.
+ *
+ * @example closestNames({ name: 'Perrin Oakes', handles: [] }, { name: 'x', handles: ['p_oakes'] }).other // "p_oakes"
+ */
+export function closestNames(
+  one: NamedPerson,
+  other: NamedPerson,
+): Extract<LikenessReason, { kind: 'names' }> {
   const spellings = ({ name, handles }: NamedPerson) => [
     { text: name, words: nameWords(name) },
     ...handles.map((text) => ({ text, words: handleWords(text) })),

@@ -51,7 +51,7 @@ export const en = {
       threads: '{n} thread | {n} threads',
       entries: '{n} mention | {n} mentions',
       people: '{n} person | {n} people',
-      followUps: '{n} of them | {n} of them',
+      followUps: '{n} in all | {n} in all',
     },
     pastDue: '{n} past due',
     reset: 'Back to the default lens',

@@ -1,4 +1,13 @@
-import { findingWords, likenessOf, meetingKeys, readEmail, readPhone } from '@murrabel/core/people'
+import {
+  closestNames,
+  findingWords,
+  likeNames,
+  likenessOf,
+  meetingKeys,
+  readEmail,
+  readPhone,
+  type Likeness,
+} from '@murrabel/core/people'
 import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
@@ -10,6 +19,7 @@ import {
   commonWords,
   holdPeople,
   meetings,
+  namesOf,
   replaceProposals,
   sharedWays,
   speakers,
@@ -73,20 +83,40 @@ async function meet(
     same.map(({ one, other, kind, value }) => ({ one, other, reasons: [{ kind, value }] })),
     tx,
   )
-  const pairs = await meetings(db, { brandId, people, most: mostUnderKey }, tx)
-  const ids = [...new Set(pairs.flatMap(({ one, other }) => [one, other]))]
-  const known = await speakers(db, { people: ids, entries: entriesCompared, letters: lettersOfTopic }, tx)
-  const byId = new Map(
-    known.map((each) => [
-      each.id,
-      { ...each, topics: each.topics.filter(({ word }) => !tooCommon.has(word)) },
+  const proposals = await proposalsAmong(
+    { db, tooCommon },
+    await meetings(db, { brandId, people, most: mostUnderKey }, tx),
+    tx,
+  )
+  await replaceProposals(db, { brandId, people, proposals }, tx)
+}
+
+/** Of people who met, those who may be the same: their names are looked at first, what they said only where those are alike. */
+async function proposalsAmong(
+  { db, tooCommon }: Pick<Context, 'db'> & { tooCommon: ReadonlySet<string> },
+  met: readonly { one: number; other: number }[],
+  tx: Tx,
+): Promise<(Likeness & { one: number; other: number })[]> {
+  const idsOf = (pairs: typeof met) => [...new Set(pairs.flatMap(({ one, other }) => [one, other]))]
+  const named = new Map((await namesOf(db, idsOf(met), tx)).map((each) => [each.id, each]))
+  const alike = met.filter(
+    ({ one, other }) => closestNames(named.get(one)!, named.get(other)!).likeness >= likeNames,
+  )
+  const said = await speakers(
+    db,
+    { people: idsOf(alike), entries: entriesCompared, letters: lettersOfTopic },
+    tx,
+  )
+  const comparable = new Map(
+    said.map(({ id, places, topics }) => [
+      id,
+      { ...named.get(id)!, places, topics: topics.filter(({ word }) => !tooCommon.has(word)) },
     ]),
   )
-  const proposals = pairs.flatMap(({ one, other }) => {
-    const found = likenessOf(byId.get(one)!, byId.get(other)!)
+  return alike.flatMap(({ one, other }) => {
+    const found = likenessOf(comparable.get(one)!, comparable.get(other)!)
     return found ? [{ one, other, ...found }] : []
   })
-  await replaceProposals(db, { brandId, people, proposals }, tx)
 }
 
 /** An account's own address or number, where who writes there is known by one. */

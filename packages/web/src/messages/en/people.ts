@@ -49,7 +49,7 @@ export const people = {
   apart: '{one} and {other} are kept apart',
   unjoined: 'They are who they were before',
   members: 'Joined from {n} people',
-  joinLine: '{one} and {other}',
+  joinLine: '{one} · {other}',
   joinedBy: 'by {name} on {date}',
   certain: 'joined by itself',
   undoJoin: 'Undo',

@@ -57,7 +57,7 @@ export const people: typeof english = {
   apart: '{one} et {other} restent deux personnes',
   unjoined: 'Tout est redevenu comme avant',
   members: 'Réunie à partir de {n} personnes',
-  joinLine: '{one} et {other}',
+  joinLine: '{one} · {other}',
   joinedBy: 'par {name}, le {date}',
   certain: 'réunies d’elles-mêmes',
   undoJoin: 'Annuler',

@@ -92,7 +92,7 @@ async function drop(): Promise<void> {
       <template v-if="draft.kind === 'lead'">
         <div class="worth">
           <FormField :label="t('followUps.worth')" name="worth">
-            <el-input-number v-model="draft.worth" :min="0" :controls="false" :value-on-clear="null" />
+            <el-input v-model="draft.worth" inputmode="decimal" maxlength="13" />
           </FormField>
           <FormField :label="t('followUps.currency')" name="currency">
             <el-input v-model="draft.currency" maxlength="3" />

@@ -10,7 +10,8 @@ export interface FollowUpFields {
   due: string
   /** 0: nobody. */
   givenTo: number
-  worth: number | null
+  /** As it was typed; empty: nothing is said. */
+  worth: string
   currency: string
   nextStep: string
 }
@@ -23,7 +24,7 @@ export const newFields = (now: number, zone: string, givenTo: number): FollowUpF
   what: '',
   due: DateTime.fromMillis(now, { zone }).plus({ days: 1 }).set({ hour: 9, minute: 0 }).toFormat(local),
   givenTo,
-  worth: null,
+  worth: '',
   currency: 'EUR',
   nextStep: '',
 })
@@ -33,23 +34,24 @@ export const fieldsOf = (followUp: FollowUp, zone: string): FollowUpFields => ({
   what: followUp.what,
   due: DateTime.fromISO(followUp.dueAt, { zone }).toFormat(local),
   givenTo: followUp.givenTo ?? 0,
-  worth: followUp.worth,
+  worth: followUp.worth === null ? '' : String(followUp.worth),
   currency: followUp.currency ?? 'EUR',
   nextStep: followUp.nextStep,
 })
 
-/** What is sent; an unreadable time is sent as it is, and refused by name. */
+/** What is sent; an unreadable time or figure is sent as it is, and refused by name. */
 export function draftOf(
   { due, givenTo, worth, currency, ...fields }: FollowUpFields,
   zone: string,
 ): FollowUpDraft {
   const at = DateTime.fromISO(due, { zone })
+  const figure = worth.trim().replace(',', '.')
   return {
     ...fields,
     what: fields.what.trim(),
     dueAt: at.isValid ? at.toUTC().toISO() : due,
     givenTo: givenTo || null,
-    worth,
-    currency: worth === null ? null : currency,
+    worth: figure === '' ? null : Number.isNaN(Number(figure)) ? (figure as never) : Number(figure),
+    currency: figure === '' ? null : currency,
   }
 }

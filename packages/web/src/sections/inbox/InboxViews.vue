@@ -41,8 +41,7 @@ useLive(({ kind }) => {
       :to="to"
       :class="{ here: name === here }"
       v-bind="name === here ? { 'aria-current': 'page' } : {}"
-      >{{ t(`inbox.view.${name}`)
-      }}<template v-if="name === 'followUps' && mine"> {{ number(mine) }}</template></RouterLink
+      >{{ t(`inbox.view.${name}`) }}{{ name === 'followUps' && mine ? ` ${number(mine)}` : '' }}</RouterLink
     >
   </nav>
 </template>

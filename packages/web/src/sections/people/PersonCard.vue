@@ -86,6 +86,7 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       </template>
       <span v-if="person.language">{{ languageName(person.language) }} · </span>
       <span v-if="person.since">{{ t('people.since', { date: day(person.since) }) }}</span>
+      <span v-if="may && person.since" aria-hidden="true"> · </span>
       <button v-if="may" type="button" class="plain" @click="openWay(null)">
         {{ t('people.wayAdd') }}
       </button>

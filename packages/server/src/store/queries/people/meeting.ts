@@ -153,42 +153,50 @@ export const meetings = (
     tx,
   )
 
+/** What people are called and known by. */
+export const namesOf = (
+  db: Database,
+  people: readonly number[],
+  tx?: Tx,
+): Promise<{ id: number; name: string; handles: string[] }[]> =>
+  db.rows<{ id: number; name: string; handles: string[] }>(
+    `SELECT p.id, p.name,
+       ARRAY(SELECT handle FROM accounts a WHERE a.person_id = p.id AND handle IS NOT NULL)
+         || ARRAY(SELECT value FROM person_ways w WHERE w.person_id = p.id AND w.kind = 'email') AS handles
+     FROM people p
+     WHERE p.id = ANY($1::bigint[])`,
+    [people],
+    tx,
+  )
+
 export interface Speaker {
   id: number
-  name: string
-  handles: string[]
   places: number[]
   topics: { word: string; at: number }[]
 }
 
-/** What the core compares of people: names, places, and the words of what they said last. */
-export const speakers = async (
+/** What the core compares of people beside their names: places, and the words of what they said last. */
+export const speakers = (
   db: Database,
   { people, entries, letters }: { people: readonly number[]; entries: number; letters: number },
   tx?: Tx,
-): Promise<Speaker[]> => {
-  const rows = await db.rows<Speaker>(
-    `SELECT p.id, p.name,
-       ARRAY(SELECT handle FROM accounts a WHERE a.person_id = p.id AND handle IS NOT NULL)
-         || ARRAY(SELECT value FROM person_ways w WHERE w.person_id = p.id AND w.kind = 'email') AS handles,
-       coalesce(said.places, '{}') AS places, coalesce(said.topics, '[]') AS topics
-     FROM people p
+): Promise<Speaker[]> =>
+  db.rows<Speaker>(
+    `SELECT p.id, coalesce(said.places, '{}') AS places, coalesce(said.topics, '[]') AS topics
+     FROM unnest($1::bigint[]) AS p(id)
      LEFT JOIN LATERAL (
        SELECT array_agg(DISTINCT e.place_id) FILTER (WHERE e.place_id IS NOT NULL) AS places,
-         jsonb_agg(DISTINCT jsonb_build_object('word', w.word, 'at', (extract(epoch FROM e.at) * 1000)::bigint))
+         jsonb_agg(jsonb_build_object('word', w.word, 'at', (extract(epoch FROM e.at) * 1000)::bigint))
            FILTER (WHERE w.word IS NOT NULL) AS topics
        FROM (
          SELECT e.place_id, e.at, e.search FROM accounts a JOIN entries e ON e.account_id = a.id
          WHERE a.person_id = p.id AND e.direction = 'in' ORDER BY e.at DESC LIMIT $2
        ) e
        LEFT JOIN LATERAL unnest(tsvector_to_array(e.search)) AS w(word) ON length(w.word) >= $3
-     ) said ON true
-     WHERE p.id = ANY($1::bigint[])`,
+     ) said ON true`,
     [people, entries, letters],
     tx,
   )
-  return rows
-}
 
 /** Words that are too common to tell an occasion: those of more than a share of what was said last. */
 export const commonWords = async (
