@@ -178,8 +178,8 @@ if (!regulars.some(({ standing }) => standing)) {
   const [press, others] = [true, false].map((feed) =>
     regulars.filter(({ networks }) => networks.includes('feed') === feed),
   )
-  for (const [i, known] of demoNotes.entries())
-    if (others![i]) await call('PUT', `/api/people/${others![i].id}`, known)
+  for (const [i, note] of demoNotes.entries())
+    if (others![i]) await call('PUT', `/api/people/${others![i].id}`, note)
   if (press![0]) await call('PUT', `/api/people/${press![0].id}`, { standing: 'press' })
 }
 

@@ -81,9 +81,9 @@ watch(
 /** Beside the list there is room for somebody: the first, unless the one that is open is of the list, or was asked for. */
 watch(
   rows,
-  ([first]) => {
-    if (!first || window.innerWidth < 900) return
-    if (personId.value === null || (asked && index.value < 0)) void open(first.id, true)
+  ([top]) => {
+    if (!top || window.innerWidth < 900) return
+    if (personId.value === null || (asked && index.value < 0)) void open(top.id, true)
     asked = false
   },
   { immediate: true },
