@@ -39,7 +39,7 @@ export const fieldsOf = (followUp: FollowUp, zone: string): FollowUpFields => ({
   nextStep: followUp.nextStep,
 })
 
-/** What is sent; an unreadable time or figure is sent as it is, and refused by name. */
+/** What is sent; a time or figure that cannot be read is refused by its field. */
 export function draftOf(
   { due, givenTo, worth, currency, ...fields }: FollowUpFields,
   zone: string,
@@ -51,7 +51,7 @@ export function draftOf(
     what: fields.what.trim(),
     dueAt: at.isValid ? at.toUTC().toISO() : due,
     givenTo: givenTo || null,
-    worth: figure === '' ? null : Number.isNaN(Number(figure)) ? (figure as never) : Number(figure),
+    worth: figure === '' ? null : Number(figure),
     currency: figure === '' ? null : currency,
   }
 }
