@@ -209,7 +209,7 @@ describe('live events', () => {
     stream!.onopen!()
     expect(heard).toEqual(['entries', 'profiles', 'people', 'followUps', 'watches', 'teaching', 'alerts'])
     stream!.onopen!()
-    expect(heard).toHaveLength(5)
+    expect(heard).toHaveLength(7)
   })
   test('what changed while the page was loading is asked for; after a slow opening everybody looks again', () => {
     const clock = vi.spyOn(performance, 'now').mockReturnValue(700)

@@ -1,14 +1,15 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { beforeEach, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { problemOf } from '@murrabel/contract'
 import JudgeLine from '../src/sections/inbox/JudgeLine.vue'
 import PersonPanel from '../src/sections/inbox/PersonPanel.vue'
 import ReplyBox from '../src/sections/inbox/ReplyBox.vue'
 import ThreadEntries from '../src/sections/inbox/ThreadEntries.vue'
 import ThreadRow from '../src/sections/inbox/ThreadRow.vue'
+import { keep, useStage } from './stage.ts'
 import { entry, fakeServer, mounting, row, thread } from './support.ts'
 
-beforeEach(() => localStorage.clear())
+useStage()
 
 describe('a row of the list', () => {
   test('says when an answer is due, where, who, how it was felt', async () => {
@@ -129,7 +130,10 @@ describe('the judgement', () => {
 })
 
 test('the panel beside says why here, with parts that sum up, and what was said before', async () => {
-  const html = mount(PersonPanel, { ...(await mounting()), props: { thread: thread() } })
+  const { calls } = fakeServer({ 'GET /api/threads/9/follow-ups': [] })
+  const html = keep(mount(PersonPanel, { ...(await mounting()), props: { thread: thread() } }))
+  await flushPromises()
+  expect(calls.map(({ path }) => path)).toEqual(['/api/threads/9/follow-ups'])
   expect(html.findAll('dd').map((d) => Number(d.text()))).toEqual([40, 15, 25, 80])
   expect(html.text()).toContain('past due 2 h')
   expect(html.text()).toContain('Best bacon roll.')

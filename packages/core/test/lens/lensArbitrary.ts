@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import {
   blankLens,
+  lensParts,
   followUpKinds,
   followUpStates,
   lensKinds,
@@ -102,7 +103,8 @@ export const peopleLensArbitrary: fc.Arbitrary<Lens> = fc
     peopleOrder,
   }))
 
-const parts = Object.keys(blankLens) as (keyof Lens)[]
+// Parts of other units never ask for anything here.
+const parts = ['unit' as const, ...lensParts.entries.map(({ field }) => field)] satisfies (keyof Lens)[]
 const asks = (lens: Lens, part: keyof Lens) => JSON.stringify(lens[part]) !== JSON.stringify(blankLens[part])
 
 /** A lens that asks for one or two things, each as likely as the others. */
