@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import type { PersonCard, PersonWay } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
-import { networkName } from '../../composables/networkName.ts'
 import { onDemand } from '../../parts/onDemand.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
@@ -11,6 +10,7 @@ import FollowUpRows from '../followUps/FollowUpRows.vue'
 import ProposalNote from './ProposalNote.vue'
 import SentimentCourse from './SentimentCourse.vue'
 import { useJoining } from './useJoining.ts'
+import { useNetworks } from './useNetworks.ts'
 import { useReasons } from './useReasons.ts'
 
 const { person, may = false } = defineProps<{ person: PersonCard; may?: boolean }>()
@@ -41,14 +41,14 @@ const handles = computed(() =>
     // What they are reached by stands there already; who writes for a feed has no account.
     !handle && !url
       ? []
-      : [{ id, url, text: `${handle ? `@${handle.replace(/^@/, '')}` : name} (${networkOf(network)})` }],
+      : [{ id, url, text: `${handle ? `@${handle.replace(/^@/, '')}` : name} (${networksOf([network])})` }],
   ),
 )
-const networkOf = (network: string) => networkName({ network, profile: t('people.feed') })
+const networksOf = useNetworks()
 const answerable = computed(() => person.entries.find(({ state }) => state === 'open')?.threadId ?? null)
 const nameOf = (id: number) => person.members.find((member) => member.id === id)?.name ?? `#${id}`
 const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
-  [networkOf(network), placeId === null ? '' : brand.placeName(placeId), t(`people.state.${state}`)]
+  [networksOf([network]), placeId === null ? '' : brand.placeName(placeId), t(`people.state.${state}`)]
     .filter(Boolean)
     .join(' · ')
 </script>

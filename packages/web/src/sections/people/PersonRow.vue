@@ -2,15 +2,13 @@
 import { computed } from 'vue'
 import type { PersonRow } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
-import { networkName } from '../../composables/networkName.ts'
 import SentimentDots from './SentimentDots.vue'
+import { useNetworks } from './useNetworks.ts'
 
 const { row, selected = false } = defineProps<{ row: PersonRow; selected?: boolean }>()
 const emit = defineEmits<{ open: [] }>()
 const { t, number, day, exact } = useTexts()
-const networks = computed(() =>
-  row.networks.map((network) => networkName({ network, profile: t('people.feed') })).join(', '),
-)
+const networksOf = useNetworks()
 const known = computed(() =>
   [row.standing ? t(`watch.voices.standings.${row.standing}`) : '', row.note].filter(Boolean).join(', '),
 )
@@ -27,7 +25,7 @@ const known = computed(() =>
   >
     <span class="who">
       <b>{{ row.name }}</b>
-      <small class="soft">{{ networks }}</small>
+      <small class="soft">{{ networksOf(row.networks) }}</small>
     </span>
     <span class="said">{{ number(row.said) }}</span>
     <SentimentDots :sentiments="row.sentiments" />

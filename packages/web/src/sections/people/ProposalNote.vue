@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Proposal } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
-import { networkName } from '../../composables/networkName.ts'
+import { useNetworks } from './useNetworks.ts'
 import { useReasons } from './useReasons.ts'
 
 /** Two who may be the same: why, and what somebody says to it. */
@@ -21,11 +21,10 @@ const {
 const emit = defineEmits<{ join: []; apart: []; show: [id: number] }>()
 const { t } = useTexts()
 const why = useReasons()
-const networksOf = ({ networks }: Proposal['one']) =>
-  networks.map((network) => networkName({ network, profile: t('people.feed') })).join(', ')
+const networksOf = useNetworks()
 const called = (person: Proposal['one']) =>
   person.networks.length
-    ? t('people.onNetwork', { name: person.name, network: networksOf(person) })
+    ? t('people.onNetwork', { name: person.name, network: networksOf(person.networks) })
     : person.name
 </script>
 
@@ -53,7 +52,7 @@ const called = (person: Proposal['one']) =>
         class="plain"
         @click="emit('show', each.id)"
       >
-        {{ t('people.look', { name: each.name, network: networksOf(each) }) }}
+        {{ t('people.look', { name: each.name, network: networksOf(each.networks) }) }}
       </button>
     </p>
   </div>
