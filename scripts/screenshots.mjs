@@ -46,7 +46,7 @@ const shots = {
     await page.getByRole('textbox', { name: 'Write an answer' }).waitFor()
   },
   async people() {
-    await page.goto(`${world.address}/inbox/people?named=perrin+oakes&time=all`)
+    await page.goto(`${world.address}/inbox/people?channel=chat,pages,maps,email`)
     await page.locator('article').waitFor()
   },
   async 'follow-ups'() {

@@ -206,6 +206,11 @@ export const inbox = {
     waitingCustomer: 'wrote {n} times since our answer',
   },
   event: {
+    addFollowUp: 'follow-up made',
+    changeFollowUp: 'follow-up changed',
+    finishFollowUp: 'follow-up done',
+    reopenFollowUp: 'follow-up opened again',
+    removeFollowUp: 'follow-up removed',
     incoming: 'reopened by a new entry',
     nothingOwed: 'no reply due',
     answeredOutside: 'answered on the network',

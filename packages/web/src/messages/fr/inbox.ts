@@ -203,6 +203,11 @@ export const inbox: typeof english = {
     waitingCustomer: 'a écrit {n} fois depuis notre réponse',
   },
   event: {
+    addFollowUp: 'suivi créé',
+    changeFollowUp: 'suivi modifié',
+    finishFollowUp: 'suivi fait',
+    reopenFollowUp: 'suivi rouvert',
+    removeFollowUp: 'suivi retiré',
     incoming: 'rouvert par une nouvelle entrée',
     nothingOwed: 'rien à répondre',
     answeredOutside: 'répondu sur le réseau',
