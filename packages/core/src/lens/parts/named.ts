@@ -1,6 +1,6 @@
 import { always, definePart } from '../part.ts'
 import { foundByWords, searchWords } from '../searchWords.ts'
-import { lexeme, onePhrase, parseWords } from './shared.ts'
+import { onePhrase, parseWords, wordsCondition } from './shared.ts'
 
 /** What a person is called or reached by: words that must all be there, each as the start of one of theirs. */
 export const named = definePart({
@@ -16,9 +16,5 @@ export const named = definePart({
     if (!wanted.length) return always
     return (_entry, subject) => foundByWords(subject?.person?.words ?? [], wanted)
   },
-  sql(value, { bind }) {
-    const wanted = searchWords(value)
-    if (!wanted.length) return null
-    return `p.search @@ ${bind(wanted.map((word) => `${lexeme(word)}:*`).join(' & '))}::tsquery`
-  },
+  sql: (value, { bind }) => wordsCondition('p.search', value, bind),
 })

@@ -1,5 +1,6 @@
 import { cleanText } from '../../text/index.ts'
 import type { LensPhrase } from '../part.ts'
+import { searchWords } from '../searchWords.ts'
 import { lensLimits } from '../values.ts'
 
 /** Ids of small tables are 4-byte integers; those of accounts and stories may be larger. */
@@ -44,3 +45,14 @@ export const onePhrase = (value: string | number | null): LensPhrase => ({
 
 /** A word as a quoted lexeme of PostgreSQL. */
 export const lexeme = (word: string) => `'${word.replace(/\\/g, '\\\\').replace(/'/g, "''")}'`
+
+/** Words that must all be there, each as the start of a word, as a condition on a column of search words; null for none. */
+export function wordsCondition(
+  column: string,
+  value: string,
+  bind: (value: unknown) => string,
+): string | null {
+  const wanted = searchWords(value)
+  if (!wanted.length) return null
+  return `${column} @@ ${bind(wanted.map((word) => `${lexeme(word)}:*`).join(' & '))}::tsquery`
+}

@@ -1,6 +1,6 @@
 import { always, definePart } from '../part.ts'
 import { foundByWords, searchWords } from '../searchWords.ts'
-import { lexeme, onePhrase, parseWords } from './shared.ts'
+import { onePhrase, parseWords, wordsCondition } from './shared.ts'
 
 /** Words that must all be there, each as the start of a word. */
 export const words = definePart({
@@ -19,9 +19,5 @@ export const words = definePart({
         wanted,
       )
   },
-  sql(value, { bind }) {
-    const wanted = searchWords(value)
-    if (!wanted.length) return null
-    return `e.search @@ ${bind(wanted.map((word) => `${lexeme(word)}:*`).join(' & '))}::tsquery`
-  },
+  sql: (value, { bind }) => wordsCondition('e.search', value, bind),
 })
