@@ -36,7 +36,7 @@ export interface FeedPreview {
   sample: { title: string; at: string | null }[]
 }
 
-/** What was said at an address or in a chat before: mails (.eml, mbox), or lines of conversations (ActivityStreams 2.0). */
+/** What a file of parts holds: mails (.eml, mbox), lines of conversations (ActivityStreams 2.0), or cards of people (vCard). */
 export interface HistoryPreview {
   /** That can be read. */
   entries: number
@@ -50,11 +50,12 @@ export interface HistoryPreview {
 /** A file that is brought in: read first, then taken in in the background. */
 export interface ImportState {
   id: number
-  kind: 'reviews' | 'feed' | 'mail' | 'chat'
+  kind: 'reviews' | 'feed' | 'mail' | 'chat' | 'customers' | 'cards'
   name: string
   state: 'draft' | 'running' | 'done' | 'failed'
   /** What a draft holds. */
   reviews: ImportPreview | null
+  customers: ImportPreview | null
   feed: FeedPreview | null
   history: HistoryPreview | null
   /** How it was to be taken in when that was last tried. */

@@ -7,6 +7,10 @@ export const importsProblems = {
     422,
     'The file is no collection of conversations in ActivityStreams 2.0 (JSON). Nothing was added.',
   ),
+  cardsUnreadable: refusal(
+    422,
+    'The file holds no cards of people (vCard) that can be read. Nothing was added.',
+  ),
   historyProfileMissing: refusal(
     422,
     'Say of which e-mail address or chat these are the history. Nothing was added; connect it first if there is none.',

@@ -8,6 +8,31 @@ export type DateOrder = (typeof dateOrders)[number]
 
 const column = () => line(200).nullable().default(null)
 
+/** What a column of a table of customers can hold: who they are, and one visit of theirs. */
+export const customerColumns = [
+  'reference',
+  'name',
+  'givenName',
+  'familyName',
+  'email',
+  'phone',
+  'language',
+  'tags',
+  'note',
+  'emailConsent',
+  'phoneConsent',
+  'visit',
+  'at',
+  'route',
+  'ship',
+  'place',
+  'party',
+  'price',
+  'state',
+] as const
+export type CustomerColumn = (typeof customerColumns)[number]
+type CustomerColumns = Record<CustomerColumn, ReturnType<typeof column>>
+
 export const startImportSchema = object({
   /** Of reviews: which column holds what. */
   mapping: object({
@@ -20,6 +45,15 @@ export const startImportSchema = object({
     outsideId: column(),
     url: column(),
   }).default({}),
+  /** Of customers: which column holds what. */
+  customers: object(
+    Object.fromEntries(customerColumns.map((name) => [name, column()])) as CustomerColumns,
+  ).default({}),
+  /** Of customers: the country of telephone numbers without one, ISO 3166. */
+  country: string()
+    .matches(/^[A-Z]{2}$/, 'this is no country code, such as "GB"')
+    .nullable()
+    .default(null),
   /** Of mails and conversations: the profile they are the history of. */
   profileId: id().nullable().default(null),
   /** How dates such as 03/04/2026 are meant; needed where the column itself does not say. */
@@ -34,3 +68,4 @@ export const startImportSchema = object({
 export type StartImportDraft = InferType<typeof startImportSchema>
 
 export type ImportMapping = StartImportDraft['mapping']
+export type CustomerMapping = StartImportDraft['customers']

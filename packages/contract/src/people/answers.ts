@@ -1,5 +1,5 @@
 import type { PersonStanding, Sentiment } from '@murrabel/core/lens'
-import type { LikenessReason } from '@murrabel/core/people'
+import type { BelongingReason, LikenessReason, VisitState } from '@murrabel/core/people'
 import type { FollowUp } from '../followUps/answers.ts'
 import type { EntryRow } from '../entries/answers.ts'
 
@@ -11,12 +11,72 @@ export interface PersonRow {
   note: string
   /** Networks they wrote on, by name, as far as the reader may see. */
   networks: string[]
-  /** Entries under the lens, and when the latest was said. */
+  /** Entries under the lens, and when the latest was said; null: none was. */
   said: number
-  last: string
+  last: string | null
+  visits: VisitSummary
   /** How the latest of them felt, latest last, ten at most. */
   sentiments: Sentiment[]
   openThreads: number
+}
+
+/** Visits of somebody, as far as the reader may see them. */
+export interface VisitSummary {
+  /** That took place. */
+  done: number
+  /** The latest that is not ahead. */
+  latest: Pick<Visit, 'at' | 'state'> | null
+  /** The next that is booked. */
+  next: Pick<Visit, 'at' | 'party'> | null
+}
+
+/** One occasion on which a person used the brand, or is to. */
+export interface Visit {
+  id: number
+  edition: number
+  /** How a till or a booking system calls it. */
+  reference: string | null
+  at: string
+  route: string
+  ship: string
+  placeId: number | null
+  party: number | null
+  price: number | null
+  /** ISO 4217. */
+  currency: string | null
+  state: VisitState
+  source: VisitSource
+}
+
+export const visitStates = ['booked', 'done', 'failed', 'cancelled'] as const satisfies readonly VisitState[]
+
+/** Where a visit is known from: a file, a signed message, a call of the interface for programs, or a colleague. */
+export const visitSources = ['file', 'hook', 'call', 'hand'] as const
+export type VisitSource = (typeof visitSources)[number]
+
+/** A visit that a thread may be about, with what speaks for it. */
+export interface VisitProposal {
+  visit: Visit
+  /** How much speaks for it, 0 to 1. */
+  weight: number
+  reasons: BelongingReason[]
+}
+
+export interface ThreadVisitsAnswer {
+  /** The visit that a colleague said it is about. */
+  visit: Visit | null
+  /** While none is said: those it may be about, the best first. */
+  proposals: VisitProposal[]
+}
+
+/** What became of customers that were brought in. */
+export interface TakenCustomers {
+  /** New, changed or with a new visit. */
+  added: number
+  /** As they were. */
+  known: number
+  /** Their data was erased, and what came is older. */
+  erased: number
 }
 
 export interface PeopleAnswer {
@@ -71,6 +131,8 @@ export interface PersonCard {
   language: string | null
   standing: PersonStanding | null
   note: string
+  /** Ids of tags. */
+  tags: number[]
   accounts: { id: number; name: string; handle: string | null; network: string; url: string | null }[]
   ways: PersonWay[]
   /** Those who were joined into this one; alone, it is one. */
@@ -100,6 +162,9 @@ export interface PersonCard {
   /** How each of the latest felt, oldest first: score from -1 to 1. */
   course: { at: string; score: number; sentiment: Sentiment }[]
   proposals: Proposal[]
+  /** The latest first. */
+  visits: Visit[]
+  visitCount: number
   /** Open ones first. */
   followUps: FollowUp[]
 }

@@ -32,7 +32,7 @@ export const bodyBytes = {
   small: 20_000,
   medium: 300_000,
   large: 2_000_000,
-  file: 24_000_000,
+  file: 60_000_000,
   attachment: 25_000_000,
 } as const
 

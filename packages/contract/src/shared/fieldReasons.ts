@@ -25,6 +25,8 @@ export const fieldReasons = {
   lineUnreadable: 'Line {line} cannot be read: {said}.',
   noColumn: 'The table has no column "{name}".',
   noTextOrRating: 'Say which column holds the text or the rating.',
+  noWhoColumn:
+    'Say which column holds the customer number, the e-mail address, the phone number or the booking reference.',
   dateOrder: 'Dates such as {date} can be read in two ways. Say whether the day or the month comes first.',
   // Rows of a file
   rowSwallowed:
@@ -37,12 +39,30 @@ export const fieldReasons = {
   rowFuture: 'the date lies in the future',
   mailUnreadable: 'this is no mail that can be read: {said}',
   chatLineUnreadable: 'this is no line of a conversation: {said}',
+  rowNobody:
+    'nobody can be known again by it: there is neither a customer number, an e-mail address, a phone number nor a booking reference',
+  rowEmail: 'this is no e-mail address',
+  rowPhone: 'this is no phone number; write it with its country, such as +44 7700 900142',
+  rowPhoneCountry:
+    'the number has no country; say which country such numbers are in, or write it as +44 7700 900142',
+  rowPhoneShortened:
+    'a spreadsheet has shortened this number, and its last digits are lost; export the column as text',
+  rowVisitDate: 'a visit lies between 30 years ago and 3 years ahead',
+  rowNoDate: 'there is a visit, but no date',
+  rowParty: 'a party is a whole number from 1 to 10,000',
+  rowPrice: 'this is no price, such as 84.50',
+  rowState: 'this says neither booked, done, failed nor cancelled',
+  rowConsent: 'this says neither yes nor no',
+  rowLanguage: 'this is no language code, such as fr',
+  cardUnreadable: 'this is no card that can be read: {said}',
   rowPlace: 'there is no place of this name; there are {places}',
   // Addresses
   noAddress: 'This is not a web address.',
   noColleague: 'This colleague is not on the team of this brand.',
   noCurrency: 'Say in which currency.',
   noEmail: 'This is no e-mail address.',
+  nobodyKnown:
+    'Nobody can be known again by this: give a reference, an e-mail address, a phone number, or a visit.',
   noPhone: 'This is no telephone number with its country, such as +44 7700 900142.',
   notPublic: 'This address lies inside our own network; only public addresses are fetched.',
   feedLarge: 'The document is larger than 10 MB.',

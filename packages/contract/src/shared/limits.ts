@@ -2,9 +2,8 @@ export const limits = {
   /** A reply longer than any channel takes. */
   replyLength: 10_000,
   nameLength: 80,
-  /** Bytes of a file of reviews. */
-  importBytes: 20_000_000,
-  importRows: 100_000,
+  /** Rows of a table that is brought in. */
+  importRows: 250_000,
   importColumns: 200,
   feedBytes: 10_000_000,
   /** Entries of one export. */

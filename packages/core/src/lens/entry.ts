@@ -37,6 +37,10 @@ export interface LensPerson {
   /** The words they are found by: of their name, handles, addresses and numbers, folded. */
   words: readonly string[]
   standing: PersonStanding | null
+  /** Ids of the tags on any of those they are joined with. */
+  tags: readonly number[]
+  /** Their visits; epoch milliseconds. */
+  visits: readonly { at: number; place: number | null }[]
   /** What they said, each entry as the lens looks at it. */
   said: readonly LensEntry[]
 }

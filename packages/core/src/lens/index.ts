@@ -11,6 +11,7 @@ export {
   followUpStates,
   peopleOrders,
   personStandings,
+  visitedValues,
   type EntryKind,
   type EntryOrigin,
   type LensOrder,
@@ -19,6 +20,7 @@ export {
   type PeopleOrder,
   type PersonStanding,
   type ThreadState,
+  type Visited,
 } from './values.ts'
 export type { Sentiment } from '../sentiment/index.ts'
 export { askingParts, blankLens, isBlankBut, lensParts, type Lens, type LensField } from './lens.ts'
@@ -28,6 +30,6 @@ export { parseRange, printRange } from './parts/range.ts'
 export { weekHourOf, weekHourSql } from './parts/weekHour.ts'
 export { instantsOf, type Instants, type LensRange } from './range.ts'
 export { foundByPhrase, foundByWords, phraseWords, searchPlaces, searchWords } from './searchWords.ts'
-export { followUpPredicate, lensPredicate, peoplePredicate } from './predicate.ts'
+export { asksOfEntries, followUpPredicate, lensPredicate, peoplePredicate } from './predicate.ts'
 export type { LensContext, LensEntry, LensFollowUp, LensPerson } from './entry.ts'
 export { lensPhrases } from './sentence.ts'

@@ -1,5 +1,6 @@
 import type { LensContext, LensEntry, LensFollowUp, LensPerson } from './entry.ts'
 import { askingParts, type Lens } from './lens.ts'
+import { instantsOf } from './range.ts'
 
 /** The tests of the parts that ask about one kind of thing. */
 const testsOf = (lens: Lens, context: LensContext, of: 'person' | 'followUp' | undefined) =>
@@ -13,11 +14,26 @@ export function lensPredicate(lens: Lens, context: LensContext): (entry: LensEnt
   return (entry) => (lens.unit !== 'threads' || entry.lead) && tests.every((test) => test(entry))
 }
 
-/** A lens over people as a test on them: somebody who is asked for, and said something that is. */
+/** Parts that ask about visits as well as about what was said. */
+const sharedWithVisits: readonly string[] = ['range', 'places', 'peopleOrder']
+
+/** Whether a lens over people asks for something that only an entry can answer. */
+export const asksOfEntries = (lens: Lens): boolean =>
+  askingParts(lens).some(({ part }) => part.of === undefined && !sharedWithVisits.includes(part.field))
+
+/** A lens over people as a test on them: somebody who is asked for, and said something that is, or visited. */
 export function peoplePredicate(lens: Lens, context: LensContext): (person: LensPerson) => boolean {
   const said = lensPredicate(lens, context)
   const tests = testsOf(lens, context, 'person')
-  return (person) => person.said.some(said) && tests.every((test) => test(person.said[0]!, { person }))
+  const window = instantsOf(lens.range, context)
+  const visit = ({ at, place }: LensPerson['visits'][number]) =>
+    (!window || (at >= window.from && at < window.to)) &&
+    (!lens.places.length || (place !== null && lens.places.includes(place)))
+  const needsWords = lens.visited !== 'yes' || asksOfEntries(lens)
+  return (person) =>
+    (!needsWords || person.said.some(said)) &&
+    (lens.visited === 'any' || person.visits.some(visit) === (lens.visited === 'yes')) &&
+    tests.every((test) => test(person.said[0]!, { person }))
 }
 
 /** A lens over follow-ups as a test on them. */

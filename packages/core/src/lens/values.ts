@@ -17,6 +17,9 @@ export type PeopleOrder = (typeof peopleOrders)[number]
 /** What somebody is to the brand. */
 export const personStandings = ['press', 'partner', 'rival', 'customer', 'troll', 'colleague'] as const
 export type PersonStanding = (typeof personStandings)[number]
+/** Whether somebody had a visit; "any" leaves visits aside. */
+export const visitedValues = ['any', 'yes', 'no'] as const
+export type Visited = (typeof visitedValues)[number]
 
 export const followUpKinds = ['followUp', 'lead'] as const
 export type FollowUpKind = (typeof followUpKinds)[number]

@@ -8,5 +8,14 @@ export {
   type Likeness,
   type LikenessReason,
 } from './likeness.ts'
-export { findingWords, readEmail, readPhone } from './ways.ts'
+export { findingWords, phoneOf, readEmail, readPhone } from './ways.ts'
 export { joinsBetween, shownAs, type Join } from './groups.ts'
+export {
+  belongingOf,
+  belongings,
+  type Belonging,
+  type BelongingReason,
+  type ComparableThread,
+  type ComparableVisit,
+  type VisitState,
+} from './visits.ts'

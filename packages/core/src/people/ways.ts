@@ -59,12 +59,27 @@ const nationalNumber = (value: string): string => parsePhoneNumberFromString(val
  * @param country ISO 3166 code of the country that a number without one is in
  * @example readPhone('+44 7700 900142') // "+447700900142"
  */
-export function readPhone(text: string, country?: string): string | null {
+export const readPhone = (text: string, country?: string): string | null => {
+  const read = phoneOf(text, country)
+  return 'number' in read ? read.number : null
+}
+
+/**
+ * The same, with what is wrong with what is none: a spreadsheet has shortened it ("4.47E+11"), it lacks its country, or it is no number.
+ *
+ * @example phoneOf('07700 900142') // {"wrong":"country"}
+ */
+export function phoneOf(
+  text: string,
+  country?: string,
+): { number: string } | { wrong: 'shortened' | 'country' | 'none' } {
   const given = cleanLine(text, 80)
     .trim()
     .replace(/^00(?=[1-9])/, '+')
-  // A spreadsheet's idea of a number has lost its digits.
-  if (/\d[eE][+-]?\d/.test(given) || /\p{L}/u.test(given.replace(/(ext|x)\.?\s*\d+$/i, ''))) return null
+  if (/\d[eE][+-]?\d/.test(given)) return { wrong: 'shortened' }
+  if (/\p{L}/u.test(given.replace(/(ext|x)\.?\s*\d+$/i, ''))) return { wrong: 'none' }
   const number = parsePhoneNumberFromString(given, country as CountryCode | undefined)
-  return number?.isPossible() ? number.number : null
+  if (number?.isPossible()) return { number: number.number }
+  const digits = given.replace(/\D/g, '').length
+  return { wrong: !given.startsWith('+') && !country && digits >= 6 && digits <= 15 ? 'country' : 'none' }
 }

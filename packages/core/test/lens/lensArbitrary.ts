@@ -12,6 +12,7 @@ import {
   lensWishes,
   peopleOrders,
   personStandings,
+  visitedValues,
   type Lens,
 } from '@murrabel/core/lens'
 
@@ -64,6 +65,8 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   order: fc.constantFrom(...lensOrders),
   named: fc.constant(''),
   standings: fc.constant([]),
+  personTags: fc.constant([]),
+  visited: fc.constant('any' as const),
   peopleOrder: fc.constant('said' as const),
   followUpState: fc.constant('any' as const),
   followUpKinds: fc.constant([]),
@@ -90,9 +93,11 @@ export const peopleLensArbitrary: fc.Arbitrary<Lens> = fc
     said: lensArbitrary,
     named: fc.constantFrom('', '', 'oakes', 'per oak', 'perrin@orrin', "o'b"),
     standings: rarely(fc.subarray([...personStandings], { minLength: 1, maxLength: 3 })),
+    personTags: rarely(fc.subarray([1, 2, 3], { minLength: 1 })),
+    visited: fc.constantFrom(...visitedValues),
     peopleOrder: fc.constantFrom(...peopleOrders),
   })
-  .map(({ said, named, standings, peopleOrder }) => ({
+  .map(({ said, named, standings, personTags, visited, peopleOrder }) => ({
     ...blankLens,
     unit: 'people' as const,
     ...Object.fromEntries(
@@ -100,6 +105,8 @@ export const peopleLensArbitrary: fc.Arbitrary<Lens> = fc
     ),
     named,
     standings: standings ?? [],
+    personTags: personTags ?? [],
+    visited,
     peopleOrder,
   }))
 

@@ -35,8 +35,14 @@ export function orderOf(text: string): DateOrder | 'either' | null {
  * @returns epoch milliseconds; null for what is no date, or none that an entry can have
  */
 export function readDate(text: string, zone: string, order: DateOrder = 'dayFirst'): number | null {
+  const at = readAnyDate(text, zone, order)
+  return at !== null && at >= earliest ? at : null
+}
+
+/** The same of any year, such as that of a birthday. */
+export function readAnyDate(text: string, zone: string, order: DateOrder): number | null {
   const date = parsed(text.trim(), zone, order)
-  return date?.isValid && date.toMillis() >= earliest ? date.toMillis() : null
+  return date?.isValid ? date.toMillis() : null
 }
 
 function parsed(text: string, zone: string, order: DateOrder): DateTime | null {

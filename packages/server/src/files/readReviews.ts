@@ -5,14 +5,13 @@ import {
   type ImportMapping,
   type ImportPreview,
   type RowProblem,
-  fieldProblem,
   type FieldReason,
   type ReasonValues,
 } from '@murrabel/contract'
 import type { CollectedItem } from '../connectors/index.ts'
-import { Refusal } from '../problem.ts'
-import { orderOf, readDate } from './readDate.ts'
-import { readTable, type Table, type TableRow } from './readTable.ts'
+import { readDate } from './readDate.ts'
+import { readTable, type TableRow } from './readTable.ts'
+import { columnsOf, datesOf, invalid, previewTable } from './tableColumns.ts'
 
 const guesses: Record<keyof ImportMapping, RegExp> = {
   text: /^(?:text|review|comment|body|words|content|avis|message)/i,
@@ -26,45 +25,7 @@ const guesses: Record<keyof ImportMapping, RegExp> = {
 }
 
 /** What a table holds, before it is brought in. */
-export function previewReviews(csv: string): ImportPreview {
-  const table = readTable(csv)
-  const { header, rows, separator } = table
-  const taken = new Set<string>()
-  const mapping: Record<string, string | null> = {}
-  for (const [field, pattern] of Object.entries(guesses)) {
-    const found = header.find((h) => pattern.test(h) && !taken.has(h)) ?? null
-    if (found) taken.add(found)
-    mapping[field] = found
-  }
-  return {
-    columns: header.map((name, i) => ({
-      name: cleanLine(name, 200),
-      sample: rows.slice(0, 3).map((r) => cleanLine(r.cells[i] ?? '', 120)),
-    })),
-    rows: rows.length,
-    separator,
-    mapping,
-    dates: datesOf(table, mapping.at ?? null),
-    swallowed: rows
-      .filter((row) => row.swallowed)
-      .map(({ line, to }) => ({ line, to }))
-      .slice(0, 50),
-  }
-}
-
-/** What a column of dates says of the order of day and month; it answers for all of its rows. */
-function datesOf({ header, rows }: Table, column: string | null): ImportPreview['dates'] {
-  const at = column === null ? -1 : header.indexOf(column)
-  const cells = at < 0 ? [] : rows.map((row) => (row.cells[at] ?? '').trim())
-  const orders = cells.map(orderOf)
-  const told = new Set(orders.filter((order) => order === 'dayFirst' || order === 'monthFirst'))
-  const either = cells.filter((_, i) => orders[i] === 'either')
-  return {
-    ambiguous: either.length,
-    order: told.size === 1 ? [...told][0]! : null,
-    sample: [...new Set(either)].slice(0, 3),
-  }
-}
+export const previewReviews = (csv: string): ImportPreview => previewTable(csv, guesses)
 
 export interface ReadReview extends CollectedItem {
   place: string | null
@@ -95,7 +56,7 @@ export interface ReviewQuestion {
  */
 export function readReviews(csv: string, question: ReviewQuestion): ReadReviews {
   const table = readTable(csv)
-  const columns = columnsOf(table.header, question.mapping)
+  const columns = reviewColumns(table.header, question.mapping)
   const dates = datesOf(table, question.mapping.at ?? null)
   const order = question.dateOrder ?? dates.order
   if (dates.ambiguous && !order) throw invalid('dateOrder', 'dateOrder', { date: dates.sample[0] ?? '' })
@@ -111,15 +72,11 @@ export function readReviews(csv: string, question: ReviewQuestion): ReadReviews 
   return result
 }
 
-const invalid = (field: string, reason: FieldReason, values?: ReasonValues) =>
-  new Refusal('invalid', { fields: [fieldProblem(field, reason, { values })] })
-
-function columnsOf(header: readonly string[], mapping: ImportMapping): Record<keyof ImportMapping, number> {
-  const columns = {} as Record<keyof ImportMapping, number>
-  for (const [field, name] of Object.entries(mapping) as [keyof ImportMapping, string | null][]) {
-    columns[field] = name ? header.indexOf(name) : -1
-    if (name && columns[field] < 0) throw invalid(`mapping.${field}`, 'noColumn', { name })
-  }
+function reviewColumns(
+  header: readonly string[],
+  mapping: ImportMapping,
+): Record<keyof ImportMapping, number> {
+  const columns = columnsOf(header, mapping, 'mapping')
   if (columns.text < 0 && columns.rating < 0) throw invalid('mapping.text', 'noTextOrRating')
   return columns
 }

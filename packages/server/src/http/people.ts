@@ -1,11 +1,23 @@
 import type { Express } from 'express'
-import { pairSchema, personSchema, routes, waySchema } from '@murrabel/contract'
+import {
+  belongsSchema,
+  customersSchema,
+  newPersonSchema,
+  pairSchema,
+  personSchema,
+  routes,
+  visitSchema,
+  waySchema,
+} from '@murrabel/contract'
 import type { Context } from '../context.ts'
 import { handle } from './handle.ts'
 import { sendPages } from './sendPages.ts'
 import {
+  addPerson,
+  addVisit,
   addWay,
   changePerson,
+  changeVisit,
   changeWay,
   exportPeople,
   joinPeople,
@@ -14,13 +26,21 @@ import {
   peopleCsv,
   personCard,
   proposals,
+  removeVisit,
   removeWay,
+  sayVisit,
+  takeFromProgram,
+  threadVisits,
   undoJoin,
   vcardsOf,
 } from '../services/people/index.ts'
 
 export function peopleRoutes(app: Express, context: Context): void {
   handle(app, routes.people, { act: ({ reader, req }) => listPeople(context, reader, req.query) })
+  handle(app, routes.addPerson, {
+    schema: newPersonSchema,
+    act: ({ reader, body }) => addPerson(context, reader, body),
+  })
   handle(app, routes.exportPeople, {
     act: ({ reader, req, res }) =>
       sendPages(res, exportPeople(context, reader, req.query), {
@@ -63,6 +83,27 @@ export function peopleRoutes(app: Express, context: Context): void {
   handle(app, routes.changeWay, {
     schema: waySchema,
     act: ({ reader, id, body }) => changeWay(context, reader, { id: id(), way: id('way') }, body),
+  })
+  handle(app, routes.addVisit, {
+    schema: visitSchema,
+    act: ({ reader, id, body }) => addVisit(context, reader, id(), body),
+  })
+  handle(app, routes.changeVisit, {
+    schema: visitSchema,
+    act: ({ reader, id, body }) => changeVisit(context, reader, { id: id(), visit: id('visit') }, body),
+  })
+  handle(app, routes.removeVisit, {
+    act: ({ reader, id }) => removeVisit(context, reader, { id: id(), visit: id('visit') }),
+  })
+  handle(app, routes.threadVisits, { act: ({ reader, id }) => threadVisits(context, reader, id()) })
+  handle(app, routes.sayVisit, {
+    schema: belongsSchema,
+    act: ({ reader, id, body }) => sayVisit(context, reader, { id: id(), visit: id('visit') }, body.belongs),
+  })
+  handle(app, routes.takeCustomers, {
+    schema: customersSchema,
+    act: ({ reader, body }) =>
+      takeFromProgram(context, { brandId: reader.brandId, by: reader, source: 'call' }, body),
   })
   handle(app, routes.removeWay, {
     act: ({ reader, id }) => removeWay(context, reader, { id: id(), way: id('way') }),

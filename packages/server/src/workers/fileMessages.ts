@@ -2,6 +2,7 @@ import type { FeedPreview, HistoryPreview, ImportPreview, RowProblem } from '@mu
 import type { SniffedFile } from '../attachments/picture.ts'
 import type { CollectedItem, ConnectorProfile, ParsedFeed, ReadMail } from '../connectors/index.ts'
 import type { ListedFeed } from '../files/readOpml.ts'
+import type { CustomerQuestion, ReadCustomer } from '../files/readCustomers.ts'
 import type { ReadReview, ReviewQuestion } from '../files/readReviews.ts'
 
 /** What is asked about outside documents: they are read beside the server's thread, however large or broken they are. */
@@ -13,6 +14,7 @@ export type FileQuestion =
   | { kind: 'sniff'; bytes: Uint8Array }
   /** Of a file that lies in the database. */
   | { kind: 'preview'; importId: number }
+  | ({ kind: 'customers'; importId: number; from: number; count: number } & CustomersQuestion)
   | ({ kind: 'rows'; importId: number; from: number; count: number } & RowsQuestion)
 
 /** How the rows of a file are to be read. */
@@ -22,12 +24,32 @@ export type RowsQuestion =
   | { of: 'chat' }
   | { of: 'feed'; name: string; now: number }
 
+/** How customers of a file are to be read. */
+export type CustomersQuestion =
+  { of: 'customers'; question: CustomerQuestion } | { of: 'cards'; country: string | null }
+
+export interface CustomersPage {
+  items: ReadCustomer[]
+  /** Of the whole file. */
+  total: number
+  problems: RowProblem[]
+  refused: number
+}
+
 export interface RowsPage {
   items: (CollectedItem & Pick<ReadReview, 'place'>)[]
   /** Of the whole file. */
   total: number
   problems: RowProblem[]
   refused: number
+}
+
+/** What a file holds, of the kind that it is. */
+export interface ImportPreviews {
+  reviews: ImportPreview | null
+  customers: ImportPreview | null
+  feed: FeedPreview | null
+  history: HistoryPreview | null
 }
 
 export type FileAnswer<Q extends FileQuestion> = Q extends { kind: 'feed' }
@@ -39,5 +61,7 @@ export type FileAnswer<Q extends FileQuestion> = Q extends { kind: 'feed' }
       : Q extends { kind: 'sniff' }
         ? SniffedFile
         : Q extends { kind: 'preview' }
-          ? { reviews: ImportPreview | null; feed: FeedPreview | null; history: HistoryPreview | null }
-          : RowsPage
+          ? ImportPreviews
+          : Q extends { kind: 'customers' }
+            ? CustomersPage
+            : RowsPage

@@ -7,10 +7,19 @@ import { FeedError, itemOfEntry, parseFeed, readMail, type ConnectorProfile } fr
 import { Refusal } from '../problem.ts'
 import { previewReviews, readReviews } from '../files/readReviews.ts'
 import { checkMailFile, itemsOfMails, type MailFile } from '../files/readMbox.ts'
+import { previewCards, readCards } from '../files/readCards.ts'
 import { readChats } from '../files/readChats.ts'
+import { previewCustomers, readCustomers, type ReadCustomers } from '../files/readCustomers.ts'
 import { readOpml } from '../files/readOpml.ts'
 import { importDocument } from '../store/queries/imports/imports.ts'
-import type { FileQuestion, RowsPage, RowsQuestion } from './fileMessages.ts'
+import type {
+  CustomersPage,
+  CustomersQuestion,
+  FileQuestion,
+  ImportPreviews,
+  RowsPage,
+  RowsQuestion,
+} from './fileMessages.ts'
 
 /** Reads outside documents beside the server's own thread. What is refused goes back as a value. */
 const pool = new pg.Pool({ connectionString: String(workerData), max: 1 })
@@ -97,6 +106,52 @@ function readArticles(document: string, { name, now }: { name: string; now: numb
   }
 }
 
+/** The customers of the file that is being brought in, read once as well. */
+let lastCustomers: { key: string; file: ReadCustomers } | null = null
+
+async function customerRows(
+  importId: number,
+  { from, count }: { from: number; count: number },
+  asked: CustomersQuestion,
+): Promise<CustomersPage> {
+  const key = JSON.stringify([importId, asked])
+  if (lastCustomers?.key !== key) {
+    const { document } = await documentOf(importId)
+    const file =
+      asked.of === 'cards' ? readCards(document, asked.country) : readCustomers(document, asked.question)
+    lastCustomers = { key, file }
+  }
+  const { items, problems } = lastCustomers.file
+  const page = items.slice(from, from + count)
+  // A large file is not kept once it is through.
+  if (!page.length) lastCustomers = null
+  return {
+    items: page,
+    total: items.length,
+    problems: problems.slice(0, problemsKept),
+    refused: problems.length,
+  }
+}
+
+async function previewOf(importId: number): Promise<ImportPreviews> {
+  const { kind, document } = await documentOf(importId)
+  const none: ImportPreviews = { reviews: null, customers: null, feed: null, history: null }
+  switch (kind) {
+    case 'mail':
+      return { ...none, history: (await checkMailFile(bytesOf(document))).preview }
+    case 'chat':
+      return { ...none, history: readChats(document).preview }
+    case 'cards':
+      return { ...none, history: previewCards(document) }
+    case 'customers':
+      return { ...none, customers: previewCustomers(document) }
+    case 'reviews':
+      return { ...none, reviews: previewReviews(document) }
+    default:
+      return { ...none, feed: previewFeed(document) }
+  }
+}
+
 const bytesOf = (document: string) => Buffer.from(document, 'base64')
 
 /** Looked through once for all pages; its mails are read page by page, since their files are large. */
@@ -135,14 +190,11 @@ async function answerOf(question: FileQuestion): Promise<unknown> {
       return sniffFile(question.bytes)
     case 'opml':
       return readOpml(question.document)
-    case 'preview': {
-      const { kind, document } = await documentOf(question.importId)
-      const none = { reviews: null, feed: null, history: null }
-      if (kind === 'mail') return { ...none, history: (await checkMailFile(bytesOf(document))).preview }
-      if (kind === 'chat') return { ...none, history: readChats(document).preview }
-      return kind === 'reviews'
-        ? { ...none, reviews: previewReviews(document) }
-        : { ...none, feed: previewFeed(document) }
+    case 'preview':
+      return previewOf(question.importId)
+    case 'customers': {
+      const { importId, from, count, kind: _kind, ...asked } = question
+      return customerRows(importId, { from, count }, asked)
     }
     case 'rows': {
       const { importId, from, count, kind: _kind, ...asked } = question

@@ -6,7 +6,15 @@ import { peopleLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import type { Reader } from '../../src/access/reader.ts'
 import { parsePeopleKey, peoplePage, printPeopleKey } from '../../src/store/queries/people/people.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
-import { context, readers, seededPeople, seedLensEntries, type SeededEntry } from '../support/lensEntries.ts'
+import {
+  context,
+  now,
+  readers,
+  seededPeople,
+  seededVisits,
+  seedLensEntries,
+  type SeededEntry,
+} from '../support/lensEntries.ts'
 
 let database: TestDatabase
 let db: Database
@@ -33,10 +41,17 @@ function expected(lens: Lens, reader: Reader): number[] {
   const groups = [...new Set(seededPeople.map(({ shownAs }) => shownAs))]
   return groups.filter((id) => {
     const members = seededPeople.filter(({ shownAs }) => shownAs === id)
+    const tags = members.flatMap((member) => [...member.tags])
+    const visits = seededVisits
+      .filter(({ person }) => members.some(({ id: member }) => member === person))
+      .map(({ place, days }) => ({ place, at: now - days * 86_400_000 }))
+      .filter(({ place }) => !reader.placeIds || (place !== null && reader.placeIds.includes(place)))
     const said = entries.filter(
       (e) => e.voice !== null && members.some((member) => member.id === e.voice) && allowed(e, reader),
     )
-    return members.some(({ words, standing }) => matches({ words, standing, said }))
+    // Whoever sees only some profiles sees visits of those alone who wrote there.
+    if (lens.visited === 'yes' && reader.profileIds && !said.length) return false
+    return members.some(({ words, standing }) => matches({ words, standing, tags, visits, said }))
   })
 }
 
@@ -65,7 +80,7 @@ test('the predicate in memory and the SQL choose the same people, page after pag
         for (const row of rows) expect(row.total).toBe(rows.length)
         const orders = {
           said: rows.map(({ said }) => -said),
-          latest: rows.map(({ last }) => -last.getTime()),
+          latest: rows.map(({ latest }) => -latest.getTime()),
           unhappiest: [],
           name: rows.map(({ name }) => name),
         }[lens.peopleOrder]

@@ -33,7 +33,7 @@ const texts = [
   'LATE herons',
 ]
 
-/** The people behind the accounts of the same ids; the last two are one. */
+/** The people behind the accounts of the same ids; 3 and 4 are one. */
 export const seededPeople = [
   {
     id: 1,
@@ -41,10 +41,24 @@ export const seededPeople = [
     name: 'Perrin Oakes',
     words: ['perrin', 'oakes', 'perrin@orrin.example'],
     standing: 'customer',
+    tags: [1],
   },
-  { id: 2, shownAs: 2, name: 'Hester Quill', words: ['hester', 'quill'], standing: null },
-  { id: 3, shownAs: 3, name: "Sal O'Brien", words: ["o'brien", 'sal'], standing: 'press' },
-  { id: 4, shownAs: 3, name: 'sal_oakes', words: ['sal', 'oakes'], standing: 'rival' },
+  { id: 2, shownAs: 2, name: 'Hester Quill', words: ['hester', 'quill'], standing: null, tags: [] },
+  { id: 3, shownAs: 3, name: "Sal O'Brien", words: ["o'brien", 'sal'], standing: 'press', tags: [2] },
+  { id: 4, shownAs: 3, name: 'sal_oakes', words: ['sal', 'oakes'], standing: 'rival', tags: [3] },
+  // A customer who never wrote.
+  { id: 5, shownAs: 5, name: 'Bastian Oakes', words: ['bastian', 'oakes'], standing: null, tags: [1, 2] },
+] as const
+
+/** Visits of each of them: ids of people, places, and days before now. */
+export const seededVisits = [
+  { person: 1, place: 1, days: 1 },
+  { person: 1, place: null, days: 9 },
+  { person: 1, place: 2, days: 50 },
+  { person: 3, place: 3, days: 20 },
+  { person: 4, place: 1, days: -5 },
+  { person: 5, place: 2, days: 3 },
+  { person: 5, place: 3, days: 3 },
 ] as const
 
 export type SeededEntry = LensEntry & { id: number; profile: number }
@@ -77,6 +91,15 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
   await db.rows(
     `INSERT INTO tags (id, brand_id, name) OVERRIDING SYSTEM VALUE SELECT n, 1, 't' || n FROM generate_series(1, 3) n`,
   )
+  for (const { id, tags } of seededPeople)
+    for (const tag of tags)
+      await db.rows('INSERT INTO person_tags (person_id, tag_id) VALUES ($1, $2)', [id, tag])
+  for (const { person, place, days } of seededVisits)
+    await db.rows(
+      `INSERT INTO visits (brand_id, person_id, shown_as, at, place_id, state, source, told_at)
+       SELECT 1, id, shown_as, $2, $3, 'done', 'file', now() FROM people WHERE id = $1`,
+      [person, new Date(now - days * 86_400_000), place],
+    )
   const channels = ['pages', 'maps', 'news', 'import']
   for (let p = 1; p <= 8; p++)
     await db.rows(

@@ -10,6 +10,7 @@ import {
   followUpStates,
   peopleOrders,
   personStandings,
+  visitedValues,
   type Lens,
   type LensField,
 } from '@murrabel/core/lens'
@@ -65,6 +66,7 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
       case 'languages':
         return commonLanguages.map((value) => ({ value, label: languageName(value) }))
       case 'tags':
+      case 'personTags':
         return brand.tags.map(({ id, name }) => ({ value: id, label: name }))
       case 'order':
         return lensOrders
@@ -88,6 +90,8 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
         return brand.places.map(({ id, name }) => ({ value: id, label: name }))
       case 'standings':
         return personStandings.map((value) => ({ value, label: t(`watch.voices.standings.${value}`) }))
+      case 'visited':
+        return visitedValues.map((value) => ({ value, label: t(`lens.visited.${value}`) }))
       case 'peopleOrder':
         return peopleOrders.map((value) => ({ value, label: t(`lens.peopleOrder.${value}`) }))
       case 'range':

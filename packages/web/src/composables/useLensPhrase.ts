@@ -33,6 +33,7 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
     followUpPlaces: (v) => brand.placeName(Number(v)) || `#${v}`,
     standings: (v) => called('watch.voices.standings', v),
     tags: (v) => brand.nameOfTag(Number(v)) || `#${v}`,
+    personTags: (v) => brand.nameOfTag(Number(v)) || `#${v}`,
   }
 
   return function phrase({ field, message, values }: LensPhrase & { field: LensField }): string {

@@ -38,7 +38,7 @@ export const en = {
     entries:
       'What is said about [watch] on [channels] in [languages]: [kinds] from [places], [sentiments], [words][more], [range], [order]',
     people:
-      'People [standings] [named] who wrote on [channels] from [places], [sentiments], [words], [range], [peopleOrder]',
+      'People [standings] [named] [visited], on [channels], from [places], [sentiments], [words], [range], [peopleOrder]',
     followUps: '[followUpState] [followUpKinds] of [followUpOwner], about [followUpPlaces]',
     time: 'Period: [range]',
     keep: 'Copy the link to this lens',
@@ -147,6 +147,8 @@ export const en = {
     },
     standings: { all: 'of any standing', one: 'known as {a}', some: 'known as {a}' },
     named: { all: 'with any name', one: 'called “{a}”' },
+    visited: { any: 'who wrote', yes: 'who visited', no: 'who wrote and did not visit' },
+    personTags: { all: 'with any tag', one: 'tagged {a}', some: 'tagged {a}' },
     peopleOrder: {
       said: 'most said first',
       latest: 'latest first',
@@ -182,6 +184,8 @@ export const en = {
       order: 'Order',
       standings: 'What they are to you',
       named: 'Name, handle, address or number',
+      visited: 'Wrote or visited',
+      personTags: 'Tags of people',
       peopleOrder: 'Order',
       followUpState: 'Done or not',
       followUpKinds: 'Kind',

@@ -41,7 +41,7 @@ export const fr: Messages = {
     entries:
       'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
     people:
-      'Les personnes [standings] [named] qui ont écrit sur [channels], de [places], [sentiments], [words], [range], [peopleOrder]',
+      'Les personnes [standings] [named] [visited], sur [channels], de [places], [sentiments], [words], [range], [peopleOrder]',
     followUps: '[followUpKinds] : [followUpState], pour [followUpOwner], à propos de [followUpPlaces]',
     time: 'Ce qui vaut [range]',
     keep: "Copier l'adresse",
@@ -155,6 +155,8 @@ export const fr: Messages = {
     },
     standings: { all: 'de toute qualité', one: 'connues comme {a}', some: 'connues comme {a}' },
     named: { all: 'portant tout nom', one: 'nommées « {a} »' },
+    visited: { any: 'qui ont écrit', yes: 'qui sont venues', no: 'qui ont écrit sans être venues' },
+    personTags: { all: 'avec toute étiquette', one: 'étiquetées {a}', some: 'étiquetées {a}' },
     peopleOrder: {
       said: 'les plus bavardes d’abord',
       latest: 'les plus récentes d’abord',
@@ -190,6 +192,8 @@ export const fr: Messages = {
       order: 'Ordre',
       standings: 'Ce qu’elles sont pour vous',
       named: 'Nom, pseudonyme, adresse ou numéro',
+      visited: 'Ont écrit ou sont venues',
+      personTags: 'Étiquettes des personnes',
       peopleOrder: 'Ordre',
       followUpState: 'Fait ou non',
       followUpKinds: 'Sorte',

@@ -29,6 +29,7 @@ const many = computed(() =>
     'wishes',
     'languages',
     'tags',
+    'personTags',
     'standings',
     'followUpKinds',
     'followUpPlaces',

@@ -14,6 +14,7 @@ import { order } from './order.ts'
 import { named } from './named.ts'
 import { origins } from './origins.ts'
 import { peopleOrder } from './peopleOrder.ts'
+import { personTags } from './personTags.ts'
 import { phrase } from './phrase.ts'
 import { places } from './places.ts'
 import { range } from './range.ts'
@@ -22,6 +23,7 @@ import { standings } from './standings.ts'
 import { state } from './state.ts'
 import { story } from './story.ts'
 import { tags } from './tags.ts'
+import { visited } from './visited.ts'
 import { voice } from './voice.ts'
 import { watch } from './watch.ts'
 import { weekHour } from './weekHour.ts'
@@ -58,6 +60,8 @@ export const entryParts = [
 export const peopleParts = [
   standings,
   named,
+  personTags,
+  visited,
   channels,
   words,
   places,

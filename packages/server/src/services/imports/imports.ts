@@ -24,6 +24,7 @@ const answerOf = ({ settings, at, ...row }: ImportRow): ImportState => ({
   at: at.toISOString(),
   // A file that is in is told by its result.
   reviews: row.state === 'draft' ? (settings.reviews ?? null) : null,
+  customers: row.state === 'draft' ? (settings.customers ?? null) : null,
   feed: row.state === 'draft' ? (settings.feed ?? null) : null,
   history: row.state === 'draft' ? (settings.history ?? null) : null,
   asked: settings.ask ?? null,
@@ -46,8 +47,11 @@ export async function importState(
   return answerOf(row)
 }
 
+const importKinds = ['reviews', 'feed', 'mail', 'chat', 'customers', 'cards'] as const
+const isImportKind = (kind: unknown): kind is ImportState['kind'] => importKinds.some((each) => each === kind)
+
 /** Characters of a file; a text in the database takes a gigabyte, a person's patience less. */
-const longestDocument = 25_000_000
+const longestDocument = 60_000_000
 
 /** Keeps a file and reads what it holds; nothing is brought in yet. A file that cannot be read is not kept. */
 export async function draftImport(
@@ -58,8 +62,8 @@ export async function draftImport(
 ): Promise<ImportState> {
   const { db, fileWorker } = context
   const kind = query.kind
-  if (kind !== 'reviews' && kind !== 'feed' && kind !== 'mail' && kind !== 'chat')
-    throw wrongPart('kind', 'Say whether it holds reviews, a feed, mails or conversations.')
+  if (!isImportKind(kind))
+    throw wrongPart('kind', 'Say whether it holds reviews, a feed, mails, conversations, customers or cards.')
   const name = typeof query.name === 'string' ? cleanLine(query.name, 80) : ''
   if (!name) throw wrongPart('name', 'Give the import a name.')
   const text = cleanText(document, longestDocument)
@@ -96,7 +100,8 @@ export async function startImport(
     const row = await lockImport(db, { id, brandId: reader.brandId }, tx)
     if (!row) throw new Refusal('notFound')
     if (row.state !== 'draft' || !row.kept) throw new Refusal('importRunning')
-    if (row.reviews) checkColumns(row.reviews, draft)
+    if (row.reviews) checkColumns(row.reviews, 'mapping', draft.mapping)
+    if (row.customers) checkColumns(row.customers, 'customers', draft.customers)
     const of = historyOf(row.kind)
     if (of) await checkHistoryProfile(context, reader, draft, of)
     await setImportRunning(db, { id, settings: { ask: draft } }, tx)
@@ -122,10 +127,14 @@ async function checkHistoryProfile(
   if (profile?.channel !== channel) throw new Refusal('historyProfileMissing')
 }
 
-function checkColumns({ columns: known }: ImportPreview, { mapping }: StartImportDraft): void {
+function checkColumns(
+  { columns: known }: ImportPreview,
+  of: string,
+  mapping: Readonly<Record<string, string | null>>,
+): void {
   const fields = Object.entries(mapping)
     .filter(([, name]) => name !== null && !known.some((column) => column.name === name))
-    .map(([field, name]) => fieldProblem(`mapping.${field}`, 'noColumn', { values: { name: name ?? '' } }))
+    .map(([field, name]) => fieldProblem(`${of}.${field}`, 'noColumn', { values: { name: name ?? '' } }))
   if (fields.length) throw new Refusal('invalid', { fields })
 }
 

@@ -22,6 +22,7 @@ import { connectorProfile } from '../connections/index.ts'
 import { ingest } from '../intake/index.ts'
 import { record } from '../log/index.ts'
 import { historyOf } from './imports.ts'
+import { bringInCustomers } from './runCustomers.ts'
 
 /** Rows stored in one transaction. */
 const batch = 500
@@ -42,7 +43,8 @@ export async function runImport(context: Context, piece: Piece): Promise<WorkOut
   const task = await importTask(db, piece.id)
   if (!task) return 'done'
   try {
-    await bringIn(context, piece, task)
+    if (task.kind !== 'customers' && task.kind !== 'cards') await bringIn(context, piece, task)
+    else if ((await bringInCustomers(context, piece, task)) === 'in') await finish(context, task)
   } catch (error) {
     const final = error instanceof Refusal || piece.attempts >= workRules.import.tries
     if (!final) throw error
@@ -172,6 +174,8 @@ const recordedAs = {
   feed: 'importFeed',
   mail: 'importMail',
   chat: 'importChat',
+  customers: 'importCustomers',
+  cards: 'importCards',
 } as const
 
 /** The file itself is needed no longer. */

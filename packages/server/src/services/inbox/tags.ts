@@ -29,6 +29,22 @@ export const listTags = ({ db }: Pick<Context, 'db'>, reader: Reader, tx?: Tx): 
 /** Tags of a brand at most: more are no help in finding anything. */
 const tagLimit = 500
 
+/** Tags by their names, those that are new among them. @throws Refusal invalid when there would be too many */
+export async function namedTags(
+  { db }: Pick<Context, 'db'>,
+  { brandId, names, field }: { brandId: number; names: readonly string[]; field: string },
+  tx: Tx,
+): Promise<{ tags: TagAnswer[]; ids: number[] }> {
+  await createTags(db, { brandId, names }, tx)
+  const tags = await tagsOfBrand(db, brandId, tx)
+  if (tags.length > tagLimit)
+    throw new Refusal('invalid', {
+      fields: [fieldProblem(field, 'manyTags', { values: { most: tagLimit } })],
+    })
+  const lower = new Set(names.map((name) => name.toLowerCase()))
+  return { tags, ids: tags.filter(({ name }) => lower.has(name.toLowerCase())).map(({ id }) => id) }
+}
+
 /**
  * Puts tags on threads and takes others off, for one or many; a name that is new becomes a tag. Threads the reader may
  * not see are left out. Answers what changed on each, so that exactly that can be taken back.
@@ -42,14 +58,11 @@ export async function tagThreads(
     const ids = await lockThreads(db, reader, threads, tx)
     if (!ids.length) throw new Refusal('notFound')
     await checkTags({ db }, reader, remove, tx)
-    await createTags(db, { brandId: reader.brandId, names: add }, tx)
-    const tags = await listTags({ db }, reader, tx)
-    if (tags.length > tagLimit)
-      throw new Refusal('invalid', {
-        fields: [fieldProblem('add', 'manyTags', { values: { most: tagLimit } })],
-      })
-    const lower = new Set(add.map((name) => name.toLowerCase()))
-    const named = tags.filter(({ name }) => lower.has(name.toLowerCase())).map(({ id }) => id)
+    const { tags, ids: named } = await namedTags(
+      { db },
+      { brandId: reader.brandId, names: add, field: 'add' },
+      tx,
+    )
     const { brandId, colleagueId } = reader
     const added = await addThreadTags(db, { threads: ids, tags: named, colleagueId }, tx)
     const removed = await removeThreadTags(db, { threads: ids, tags: remove, brandId }, tx)

@@ -69,7 +69,7 @@ export function peopleCsv(people: readonly ExportedPerson[], { header }: { heade
       language ?? '',
       standing ?? '',
       said,
-      person.last.toISOString(),
+      person.last?.toISOString() ?? '',
       note,
     ].map(safeCell)
   })

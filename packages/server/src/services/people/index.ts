@@ -1,4 +1,15 @@
+export { knownAgain, takeCustomers, takeFromProgram, type Customer } from './customers.ts'
 export { exportPeople, peopleCsv, vcardsOf } from './exportPeople.ts'
 export { joinPeople, keepApart, undoJoin } from './joins.ts'
 export { askAllToMeet, askToMeet, meetPeople } from './meet.ts'
-export { addWay, changePerson, changeWay, listPeople, personCard, proposals, removeWay } from './people.ts'
+export {
+  addPerson,
+  addWay,
+  changePerson,
+  changeWay,
+  listPeople,
+  personCard,
+  proposals,
+  removeWay,
+} from './people.ts'
+export { addVisit, changeVisit, removeVisit, sayVisit, threadVisits } from './visits.ts'

@@ -1,6 +1,7 @@
 import { readEmail, readPhone } from '@murrabel/core/people'
 import {
   fieldProblem,
+  type NewPersonDraft,
   type PeopleAnswer,
   type PersonCard,
   type PersonDraft,
@@ -16,15 +17,20 @@ import type { Tx } from '../../store/database.ts'
 import { followUpsOfPerson } from '../../store/queries/followUps/followUps.ts'
 import { membersOf } from '../../store/queries/people/joins.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
+import * as customers from '../../store/queries/people/customers.ts'
 import * as stored from '../../store/queries/people/people.ts'
+import { visitsOfPerson, visitSummaries } from '../../store/queries/people/visits.ts'
+import { removeUnusedTags } from '../../store/queries/inbox/tags.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
+import { namedTags } from '../inbox/index.ts'
 import { record } from '../log/index.ts'
 import { askToMeet } from './meet.ts'
 
 const pageSize = 50
 const entriesOnCard = 60
 const proposalsShown = 20
+const visitsOnCard = 60
 
 type Reading = Pick<Context, 'db' | 'now'>
 type Writing = Reading & Pick<Context, 'due' | 'live'>
@@ -52,19 +58,17 @@ export async function listPeople(
     })
   const rows = await stored.peoplePage(parts.db, { lens, context, reader }, { limit: pageSize + 1, after })
   const shown = rows.slice(0, pageSize)
-  const beside = new Map(
-    (
-      await stored.peopleBeside(
-        parts.db,
-        { lens, context, reader },
-        shown.map(({ id }) => id),
-      )
-    ).map((each) => [each.id, each]),
-  )
+  const ids = shown.map(({ id }) => id)
+  const [known, visits] = await Promise.all([
+    stored.peopleBeside(parts.db, { lens, context, reader }, ids),
+    visitSummaries(parts.db, reader, { people: ids, now: new Date(parts.now()) }),
+  ])
+  const beside = new Map(known.map((each) => [each.id, each]))
   return {
-    rows: shown.map(({ key: _key, total: _total, last, ...row }) => ({
+    rows: shown.map(({ key: _key, total: _total, last, latest: _latest, ...row }) => ({
       ...row,
-      last: last.toISOString(),
+      last: last?.toISOString() ?? null,
+      visits: visits.get(row.id) ?? { done: 0, latest: null, next: null },
       networks: beside.get(row.id)?.networks ?? [],
       sentiments: beside.get(row.id)?.sentiments ?? [],
       openThreads: beside.get(row.id)?.openThreads ?? 0,
@@ -85,20 +89,24 @@ async function seen({ db }: Pick<Context, 'db'>, reader: Reader, id: number, tx?
 export async function personCard({ db, now }: Reading, reader: Reader, given: number): Promise<PersonCard> {
   const id = await seen({ db }, reader, given)
   const ids = await membersOf(db, [id])
-  const [person, accounts, ways, members, joins, counts, entries, proposals, followUps] = await Promise.all([
-    stored.personById(db, id),
-    stored.accountsOfPerson(db, id),
-    stored.waysOfPerson(db, id),
-    stored.membersOfPerson(db, ids),
-    stored.joinsOfPeople(db, ids),
-    stored.saidByPerson(db, reader, id),
-    stored.entriesOfPerson(db, reader, id, entriesOnCard),
-    proposalsOf({ db }, reader, id),
-    followUpsOfPerson(db, reader, { person: id, now: now() }),
-  ])
+  const [person, accounts, ways, members, joins, counts, entries, proposals, followUps, tags, visits] =
+    await Promise.all([
+      stored.personById(db, id),
+      stored.accountsOfPerson(db, id),
+      stored.waysOfPerson(db, id),
+      stored.membersOfPerson(db, ids),
+      stored.joinsOfPeople(db, ids),
+      stored.saidByPerson(db, reader, id),
+      stored.entriesOfPerson(db, reader, id, entriesOnCard),
+      proposalsOf({ db }, reader, id),
+      followUpsOfPerson(db, reader, { person: id, now: now() }),
+      customers.tagsOfPerson(db, id),
+      visitsOfPerson(db, reader, { person: id, limit: visitsOnCard }),
+    ])
   if (!person) throw new Refusal('notFound')
   return {
     ...person,
+    tags,
     accounts,
     ways,
     members,
@@ -112,6 +120,7 @@ export async function personCard({ db, now }: Reading, reader: Reader, given: nu
       .reverse(),
     proposals: proposals.proposals,
     followUps,
+    ...visits,
   }
 }
 
@@ -142,7 +151,7 @@ export async function changePerson(
   parts: Writing,
   reader: Reader,
   given: number,
-  { edition, ...draft }: PersonDraft,
+  { edition, tags, ...draft }: PersonDraft,
 ): Promise<PersonCard> {
   const { db, due, live } = parts
   const id = await db.inTransaction(async (tx) => {
@@ -164,7 +173,13 @@ export async function changePerson(
       },
       tx,
     )
-    await record(db, reader, { kind: 'changePerson', on: ['person', person], detail: { before, draft } }, tx)
+    if (tags) await setTags({ db }, reader, { person, names: tags }, tx)
+    await record(
+      db,
+      reader,
+      { kind: 'changePerson', on: ['person', person], detail: { before, draft, tags } },
+      tx,
+    )
     await askToMeet({ due }, reader.brandId, tx)
     await live.tell(reader.brandId, { kind: 'people' }, tx)
     return person
@@ -172,12 +187,60 @@ export async function changePerson(
   return personCard(parts, reader, id)
 }
 
+/** Exactly these tags; one that nobody bears any more is gone. */
+async function setTags(
+  { db }: Pick<Context, 'db'>,
+  reader: Reader,
+  { person, names }: { person: number; names: readonly string[] },
+  tx: Tx,
+): Promise<void> {
+  const { brandId } = reader
+  const before = await customers.tagsOfPerson(db, person, tx)
+  const { ids } = await namedTags({ db }, { brandId, names, field: 'tags' }, tx)
+  const gone = before.filter((id) => !ids.includes(id))
+  const added = ids.filter((id) => !before.includes(id))
+  await customers.putPersonTags(
+    db,
+    added.map((tag) => ({ person, tag })),
+    tx,
+  )
+  await customers.removePersonTags(db, { person, tags: gone }, tx)
+  await removeUnusedTags(db, { brandId, ids: gone }, tx)
+}
+
+/** Somebody whom no channel has brought, noted by hand. */
+export async function addPerson(
+  parts: Writing,
+  reader: Reader,
+  { name, email, phone, note = '' }: NewPersonDraft,
+): Promise<PersonCard> {
+  const { db, due, live } = parts
+  const ways = [
+    ...(email ? [{ kind: 'email', value: readWay({ kind: 'email', value: email }, 'email') } as const] : []),
+    ...(phone ? [{ kind: 'phone', value: readWay({ kind: 'phone', value: phone }, 'phone') } as const] : []),
+  ]
+  const id = await db.inTransaction(async (tx) => {
+    await holdPeople(db, reader.brandId, tx)
+    const { brandId, colleagueId } = reader
+    const person = await customers.insertPerson(db, { brandId, name, namedBy: colleagueId, note }, tx)
+    for (const way of ways)
+      await stored.insertWay(
+        db,
+        { brandId, personId: person, ...way, consent: null, consentAt: null, consentHow: '' },
+        tx,
+      )
+    await changed({ db, due, live }, reader, { person, kind: 'addPerson', detail: { name, ways } }, tx)
+    return person
+  })
+  return personCard(parts, reader, id)
+}
+
 /** An address or number in the form in which it is kept. @throws Refusal invalid */
-function readWay({ kind, value }: WayDraft): string {
+function readWay({ kind, value }: Pick<WayDraft, 'kind' | 'value'>, field = 'value'): string {
   const read = kind === 'email' ? readEmail(value) : readPhone(value)
   if (read === null)
     throw new Refusal('invalid', {
-      fields: [fieldProblem('value', kind === 'email' ? 'noEmail' : 'noPhone', { value })],
+      fields: [fieldProblem(field, kind === 'email' ? 'noEmail' : 'noPhone', { value })],
     })
   return read
 }

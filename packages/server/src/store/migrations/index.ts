@@ -35,6 +35,7 @@ import * as pictures from './0034-pictures.ts'
 import * as wishes from './0035-wishes.ts'
 import * as people from './0036-people.ts'
 import * as followUps from './0037-follow-ups.ts'
+import * as visits from './0038-visits.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -75,4 +76,5 @@ export const migrations = [
   { name: '0035-wishes', ...wishes },
   { name: '0036-people', ...people },
   { name: '0037-follow-ups', ...followUps },
+  { name: '0038-visits', ...visits },
 ]

@@ -23,10 +23,14 @@ export interface ImportTask {
 
 const columns = `id, kind, name, state, settings, done, total, added, known, refused, problems, error, changed_at AS at`
 
-export interface ImportRow extends Omit<ImportState, 'at' | 'reviews' | 'feed' | 'history' | 'asked'> {
+export interface ImportRow extends Omit<
+  ImportState,
+  'at' | 'reviews' | 'customers' | 'feed' | 'history' | 'asked'
+> {
   at: Date
   settings: {
     reviews?: ImportPreview | null
+    customers?: ImportPreview | null
     feed?: FeedPreview | null
     history?: HistoryPreview | null
     ask?: StartImportDraft
@@ -206,15 +210,21 @@ export const removeImport = async (db: Database, id: number): Promise<void> => {
   )
 }
 
+interface LockedImport {
+  state: string
+  kept: boolean
+  kind: ImportState['kind']
+  reviews: ImportPreview | null
+  customers: ImportPreview | null
+}
+
 export const lockImport = (
   db: Database,
   { id, brandId }: { id: number; brandId: number },
   tx?: Tx,
-): Promise<
-  { state: string; kept: boolean; kind: ImportState['kind']; reviews: ImportPreview | null } | undefined
-> =>
-  db.one<{ state: string; kept: boolean; kind: ImportState['kind']; reviews: ImportPreview | null }>(
-    `SELECT state, document IS NOT NULL AS kept, settings->'reviews' AS reviews, kind
+): Promise<LockedImport | undefined> =>
+  db.one<LockedImport>(
+    `SELECT state, document IS NOT NULL AS kept, settings->'reviews' AS reviews, settings->'customers' AS customers, kind
      FROM imports
      WHERE id = $1 AND brand_id = $2
      FOR UPDATE`,

@@ -96,7 +96,7 @@ export const removeThreadTags = (
     tx,
   )
 
-/** A tag that no thread bears any more is gone. */
+/** A tag that no thread and nobody bears any more is gone. */
 export async function removeUnusedTags(
   db: Database,
   { brandId, ids }: { brandId: number; ids: readonly number[] },
@@ -105,7 +105,8 @@ export async function removeUnusedTags(
   await db.rows(
     `DELETE FROM tags g
      WHERE brand_id = $1 AND id = ANY($2::int[])
-       AND NOT EXISTS (SELECT 1 FROM thread_tags t WHERE t.tag_id = g.id)`,
+       AND NOT EXISTS (SELECT 1 FROM thread_tags t WHERE t.tag_id = g.id)
+       AND NOT EXISTS (SELECT 1 FROM person_tags t WHERE t.tag_id = g.id)`,
     [brandId, ids],
     tx,
   )

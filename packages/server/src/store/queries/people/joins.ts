@@ -82,6 +82,12 @@ export const setShownAs = async (
     columns,
     tx,
   )
+  await db.rows(
+    `UPDATE visits v SET shown_as = n.shown
+     FROM unnest($1::bigint[], $2::bigint[]) AS n(id, shown) WHERE v.person_id = n.id AND v.shown_as <> n.shown`,
+    columns,
+    tx,
+  )
 }
 
 export const keepApart = async (

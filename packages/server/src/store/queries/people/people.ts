@@ -1,6 +1,8 @@
 import {
   askingParts,
+  asksOfEntries,
   instantsOf,
+  type Instants,
   type Lens,
   type LensContext,
   type PersonStanding,
@@ -9,7 +11,7 @@ import type { PersonCard, PersonMember, PersonRow, PersonWay, Proposal, WayKind 
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
 import { lensWhere } from '../entries/lensWhere.ts'
-import { addAccess, Where } from '../shared/where.ts'
+import { accessOf, addAccess, Where } from '../shared/where.ts'
 import type { JoinReason } from './joins.ts'
 
 /** Where a page ends: the key of the order, then the id. */
@@ -17,8 +19,8 @@ export type PeopleKey = readonly (string | number)[]
 
 /** What each order goes by, ascending; the id comes last. */
 const orders: Record<Lens['peopleOrder'], readonly string[]> = {
-  said: ['-said', '-extract(epoch FROM last)'],
-  latest: ['-extract(epoch FROM last)'],
+  said: ['-said', '-extract(epoch FROM latest)'],
+  latest: ['-extract(epoch FROM latest)'],
   unhappiest: ['-unhappy', '-said'],
   name: ['name'],
 }
@@ -49,12 +51,54 @@ export interface PeopleRow {
   standing: PersonStanding | null
   note: string
   said: number
-  last: Date
+  /** When they said the latest of it; null: they visited only. */
+  last: Date | null
+  /** When they said or visited the latest of it. */
+  latest: Date
   key: PeopleKey
   total: number
 }
 
-/** Those who said something under the lens, and how much. */
+/** How those who spoke meet those who visited. */
+const presence = (lens: Lens): string => {
+  if (lens.visited === 'yes') return `visited ${asksOfEntries(lens) ? '' : 'LEFT '}JOIN said USING (id)`
+  return 'said LEFT JOIN visited USING (id)'
+}
+
+type Bind = (value: unknown) => string
+
+/** Somebody wrote what the reader may see. */
+const wroteToReader = (bind: Bind, reader: Reader, shownAs: string): string =>
+  `EXISTS (
+     SELECT 1 FROM accounts a JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
+     WHERE a.shown_as = ${shownAs} AND ${accessOf(bind, reader, 'e')}
+   )`
+
+/** Visits at the lens's time and places, as far as the reader may know of them, one row a person. */
+function visitorsSql(
+  bind: Bind,
+  {
+    lens,
+    reader,
+    asked,
+    window,
+  }: { lens: Lens; reader: Reader; asked: string | null; window: Instants | null },
+): string {
+  if (lens.visited === 'any') return 'SELECT NULL::bigint AS id, NULL::timestamptz AS visited WHERE false'
+  const conditions = [`v.brand_id = ${bind(reader.brandId)}`]
+  if (window)
+    conditions.push(
+      `v.at >= ${bind(new Date(window.from))}::timestamptz AND v.at < ${bind(new Date(window.to))}::timestamptz`,
+    )
+  if (lens.places.length) conditions.push(`v.place_id = ANY(${bind(lens.places)}::int[])`)
+  if (reader.placeIds) conditions.push(`v.place_id = ANY(${bind(reader.placeIds)}::int[])`)
+  if (asked) conditions.push(`v.shown_as = ANY(ARRAY(${asked}))`)
+  // Whoever sees only some profiles sees visits of those alone who wrote there.
+  if (reader.profileIds && lens.visited === 'yes') conditions.push(wroteToReader(bind, reader, 'v.shown_as'))
+  return `SELECT v.shown_as AS id, max(v.at) AS visited FROM visits v WHERE ${conditions.join(' AND ')} GROUP BY 1`
+}
+
+/** Those who said something under the lens, and how much; with visits asked for, those who visited. */
 export function peoplePage(
   db: Database,
   { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
@@ -68,9 +112,15 @@ export function peoplePage(
     return condition ? [condition] : []
   })
   // Few are called so: what they said is found by their accounts.
-  if (asked.length)
-    where.add(`e.account_id = ANY(ARRAY(SELECT a.id FROM people p JOIN accounts a ON a.person_id = p.id
-      WHERE p.shown_as IN (SELECT p.shown_as FROM people p WHERE p.brand_id = ${bind(reader.brandId)} AND ${asked.join(' AND ')})))`)
+  const called = asked.length
+    ? `SELECT p.shown_as FROM people p WHERE p.brand_id = ${bind(reader.brandId)} AND ${asked.join(' AND ')}`
+    : null
+  if (called)
+    where.add(
+      `e.account_id = ANY(ARRAY(SELECT a.id FROM people p JOIN accounts a ON a.person_id = p.id WHERE p.shown_as IN (${called})))`,
+    )
+  const said = where.toString()
+  const visitors = visitorsSql(bind, { lens, reader, asked: called, window: query.window })
   const order = orders[lens.peopleOrder]
   const types = lens.peopleOrder === 'name' ? ['text'] : order.map(() => 'numeric')
   const beyond = after
@@ -83,16 +133,18 @@ export function peoplePage(
          SELECT e.account_id, count(*) AS n, max(e.at) AS last,
            count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive') AS unhappy
          FROM ${from}
-         WHERE e.account_id IS NOT NULL AND ${where.toString()}
+         WHERE e.account_id IS NOT NULL AND ${said}
          GROUP BY 1
        ) s
        JOIN accounts a ON a.id = s.account_id
        GROUP BY 1
-     ), them AS (
-       SELECT p.id, p.name COLLATE "C" AS name, p.standing, p.note, said.said, said.last, said.unhappy
-       FROM said JOIN people p ON p.id = said.id
+     ), visited AS (${visitors}), them AS (
+       SELECT id, p.name COLLATE "C" AS name, p.standing, p.note, coalesce(said.said, 0) AS said, said.last,
+         greatest(said.last, visited.visited) AS latest, coalesce(said.unhappy, 0) AS unhappy
+       FROM ${presence(lens)} JOIN people p USING (id)
+       WHERE ${lens.visited === 'no' ? 'visited.id IS NULL' : 'true'}
      )
-     SELECT id, name, standing, note, said, last, jsonb_build_array(${[...order, 'id'].join(', ')}) AS key,
+     SELECT id, name, standing, note, said, last, latest, jsonb_build_array(${[...order, 'id'].join(', ')}) AS key,
        (SELECT count(*) FROM them)::int AS total
      FROM them ${beyond}
      ORDER BY ${order.join(', ')}, id LIMIT ${bind(limit)}`,
@@ -149,7 +201,7 @@ export interface ExportedPerson {
   standing: PersonStanding | null
   note: string
   said: number
-  last: Date
+  last: Date | null
   emails: string[]
   phones: string[]
   accounts: { network: string; handle: string | null; url: string | null }[]
@@ -170,7 +222,10 @@ export const exportedPeople = (db: Database, people: readonly number[]) =>
     [people],
   )
 
-/** Whether the reader may know of somebody: they said something that the reader may see, or the reader may see all. */
+/**
+ * Whom ids show, of those whom the reader may know of: who said something that the reader may see, or visited a place of theirs;
+ * whoever may see all knows of everybody.
+ */
 export async function visiblePeople(
   db: Database,
   reader: Reader,
@@ -178,16 +233,18 @@ export async function visiblePeople(
   tx?: Tx,
 ): Promise<Map<number, number>> {
   const where = new Where()
-  addAccess(where, reader, 'e')
-  const ids = where.bind(people)
-  const all = !reader.placeIds && !reader.profileIds
+  const bind: Bind = (value) => where.bind(value)
+  where.add(`p.id = ANY(${bind(people)}::bigint[])`)
+  where.add(`p.brand_id = ${bind(reader.brandId)}`)
+  if (reader.placeIds || reader.profileIds) {
+    const visited =
+      reader.placeIds && !reader.profileIds
+        ? `EXISTS (SELECT 1 FROM visits v WHERE v.shown_as = p.shown_as AND v.place_id = ANY(${bind(reader.placeIds)}::int[]))`
+        : 'false'
+    where.add(`(${wroteToReader(bind, reader, 'p.shown_as')} OR ${visited})`)
+  }
   const rows = await db.rows<{ id: number; shownAs: number }>(
-    `SELECT p.id, p.shown_as AS "shownAs" FROM people p
-     WHERE p.id = ANY(${ids}::bigint[]) AND p.brand_id = ${where.bind(reader.brandId)}
-       AND (${where.bind(all)}::bool OR EXISTS (
-         SELECT 1 FROM accounts a JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
-         WHERE a.shown_as = p.shown_as AND ${where.toString()}
-       ))`,
+    `SELECT p.id, p.shown_as AS "shownAs" FROM people p WHERE ${where.toString()}`,
     where.values,
     tx,
   )

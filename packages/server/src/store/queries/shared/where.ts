@@ -21,11 +21,15 @@ export class Where {
 }
 
 /** What the reader may see, on a table or alias that has brand, place and profile. */
-export function addAccess(where: Where, reader: Reader, alias: string): void {
-  where.add(`${alias}.brand_id = ${where.bind(reader.brandId)}`)
-  if (reader.placeIds) where.add(`${alias}.place_id = ANY(${where.bind(reader.placeIds)}::int[])`)
-  if (reader.profileIds) where.add(`${alias}.profile_id = ANY(${where.bind(reader.profileIds)}::int[])`)
-}
+export const accessOf = (bind: (value: unknown) => string, reader: Reader, alias: string): string =>
+  [
+    `${alias}.brand_id = ${bind(reader.brandId)}`,
+    ...(reader.placeIds ? [`${alias}.place_id = ANY(${bind(reader.placeIds)}::int[])`] : []),
+    ...(reader.profileIds ? [`${alias}.profile_id = ANY(${bind(reader.profileIds)}::int[])`] : []),
+  ].join(' AND ')
+
+export const addAccess = (where: Where, reader: Reader, alias: string): void =>
+  where.add(accessOf((value) => where.bind(value), reader, alias))
 
 /** The same of one thing in hand. */
 export const mayAccess = (

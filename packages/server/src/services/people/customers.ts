@@ -1,0 +1,281 @@
+import { createHash } from 'node:crypto'
+import { readEmail, readPhone } from '@murrabel/core/people'
+import { foldAccents, foldCase } from '@murrabel/core/text'
+import {
+  fieldProblem,
+  type CustomerDraft,
+  type CustomersDraft,
+  type FieldProblem,
+  type TakenCustomers,
+  type VisitSource,
+  type WayKind,
+} from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import type { Database, Tx } from '../../store/database.ts'
+import { placeNames } from '../../store/queries/brand/brand.ts'
+import {
+  insertPeople,
+  peopleByRefs,
+  putPersonTags,
+  putWays,
+  updatePeople,
+} from '../../store/queries/people/customers.ts'
+import { holdPeople } from '../../store/queries/people/meeting.ts'
+import { nameless, putVisits, type StoredVisit } from '../../store/queries/people/visits.ts'
+import { namedTags } from '../inbox/index.ts'
+import { record } from '../log/index.ts'
+import { askToMeet } from './meet.ts'
+
+/** A customer as a file, a till or a booking system tells of them, read and cleaned. */
+export interface Customer {
+  /** How the other system calls them. */
+  reference: string | null
+  /** Empty: not told. */
+  name: string
+  emails: string[]
+  /** As E.164. */
+  phones: string[]
+  language: string | null
+  tags: string[]
+  note: string
+  consents: { kind: WayKind; given: boolean; at: Date | null; how: string }[]
+  visit: StoredVisit | null
+}
+
+interface Telling {
+  brandId: number
+  source: VisitSource
+  /** When it was so there. */
+  toldAt: Date
+}
+
+/** By what somebody is known again: a number of theirs, else an address or phone together with their name, since families share them. */
+function refOf({ reference, emails, phones, name, visit }: Customer): string {
+  const called = foldAccents(foldCase(name))
+  if (reference) return `number:${reference}`
+  if (emails[0]) return `email:${emails[0]}|${called}`
+  if (phones[0]) return `phone:${phones[0]}|${called}`
+  return `visit:${visit?.reference ?? ''}`
+}
+
+/** Whether somebody can be known again when they are told of once more. */
+export const knownAgain = ({ reference, emails, phones, visit }: Omit<Customer, 'name'>): boolean =>
+  Boolean(reference ?? emails[0] ?? phones[0] ?? visit?.reference)
+
+/** A visit without a reference is known again by what it is. */
+const visitRef = (ref: string, { reference, at, route }: StoredVisit): string =>
+  reference ??
+  nameless +
+    createHash('sha256')
+      .update(JSON.stringify([ref, at, route]))
+      .digest('hex')
+      .slice(0, 32)
+
+/**
+ * Takes customers and their visits in: new ones are noted, known ones changed where something else is told. The same twice changes
+ * nothing, and what is told late of a visit changes nothing either. Whoever shares an address with somebody is joined when people
+ * are read (`meetPeople`).
+ */
+export async function takeCustomers(
+  db: Database,
+  { brandId, source, toldAt }: Telling,
+  customers: readonly Customer[],
+  tx: Tx,
+): Promise<TakenCustomers> {
+  await holdPeople(db, brandId, tx)
+  const told = customers.map((customer) => ({ customer, ref: refOf(customer) }))
+  const known = await peopleByRefs(db, { brandId, refs: told.map(({ ref }) => ref) }, tx)
+  const fresh = await noteFresh(
+    db,
+    brandId,
+    told.filter(({ ref }) => !known.has(ref)),
+    tx,
+  )
+  const people = new Map([...known, ...fresh])
+  const each = told.map(({ customer, ref }) => ({ customer, ref, person: people.get(ref)! }))
+  const changed = new Set([
+    ...fresh.values(),
+    ...(await updatePeople(
+      db,
+      lastOf(each, ({ person }) => String(person)).map(({ customer, person }) => ({
+        id: person,
+        ...customer,
+      })),
+      tx,
+    )),
+    ...(await putWays(db, { brandId, toldAt, ways: lastOf(waysOf(each), wayKey) }, tx)),
+    ...(await tagPeople(db, brandId, each, tx)),
+  ])
+  const visits = each.flatMap(({ customer: { visit }, ref, person }) =>
+    visit ? [{ ...visit, personId: person, reference: visitRef(ref, visit) }] : [],
+  )
+  const changedVisits = await putVisits(
+    db,
+    { brandId, toldAt, source, visits: lastOf(visits, ({ reference }) => reference) },
+    tx,
+  )
+  const added = each.filter(
+    ({ person, ref, customer: { visit } }) =>
+      changed.has(person) || (visit !== null && changedVisits.has(visitRef(ref, visit))),
+  ).length
+  return { added, known: customers.length - added, erased: 0 }
+}
+
+/** Of several under one key the last. */
+const lastOf = <Item>(items: readonly Item[], key: (item: Item) => string): Item[] => [
+  ...new Map(items.map((item) => [key(item), item])).values(),
+]
+
+async function noteFresh(
+  db: Database,
+  brandId: number,
+  told: readonly { customer: Customer; ref: string }[],
+  tx: Tx,
+): Promise<Map<string, number>> {
+  const people = lastOf(told, ({ ref }) => ref).map(
+    ({ ref, customer: { name, emails, phones, reference } }) => ({
+      ref,
+      name: name || (emails[0] ?? phones[0] ?? reference ?? ref),
+    }),
+  )
+  return people.length ? insertPeople(db, { brandId, people }, tx) : new Map<string, number>()
+}
+
+const wayKey = ({ person, kind, value }: { person: number; kind: string; value: string }) =>
+  `${person} ${kind} ${value}`
+
+const waysOf = (each: readonly { customer: Customer; person: number }[]) =>
+  each.flatMap(({ customer: { emails, phones, consents }, person }) => {
+    const way = (kind: WayKind) => (value: string) => {
+      const said = consents.find((consent) => consent.kind === kind)
+      return {
+        person,
+        kind,
+        value,
+        consent: said?.given ?? null,
+        consentAt: said?.at ?? null,
+        consentHow: said?.how ?? '',
+      }
+    }
+    return [...emails.map(way('email')), ...phones.map(way('phone'))]
+  })
+
+async function tagPeople(
+  db: Database,
+  brandId: number,
+  each: readonly { customer: Customer; person: number }[],
+  tx: Tx,
+): Promise<number[]> {
+  const names = [...new Set(each.flatMap(({ customer }) => customer.tags))]
+  if (!names.length) return []
+  const { tags } = await namedTags({ db }, { brandId, names, field: 'tags' }, tx)
+  const idOf = new Map(tags.map(({ id, name }) => [name.toLowerCase(), id]))
+  const pairs = each.flatMap(({ customer, person }) =>
+    customer.tags.map((name) => ({ person, tag: idOf.get(name.toLowerCase())! })),
+  )
+  return putPersonTags(
+    db,
+    lastOf(pairs, ({ person, tag }) => `${person} ${tag}`),
+    tx,
+  )
+}
+
+/** Customers as a program tells of them. All or none: a customer that cannot be read names its field, and nothing is taken. */
+export function takeFromProgram(
+  parts: Pick<Context, 'db' | 'due' | 'live' | 'now'>,
+  { brandId, by, source }: { brandId: number; by: Reader | null; source: 'hook' | 'call' },
+  { at, customers }: CustomersDraft,
+): Promise<TakenCustomers> {
+  const { db, due, live, now } = parts
+  return db.inTransaction(async (tx) => {
+    const places = await placeNames(db, brandId)
+    const read = readCustomers(customers, { places, source })
+    // Nothing is told before it is so.
+    const toldAt = new Date(Math.min(at === undefined ? now() : Date.parse(at), now()))
+    const taken = await takeCustomers(db, { brandId, source, toldAt }, read, tx)
+    if (taken.added) {
+      await record(
+        db,
+        by ?? { brandId, actor: 'network' },
+        { kind: 'takeCustomers', on: ['brand', brandId], detail: { ...taken, source } },
+        tx,
+      )
+      await askToMeet({ due }, brandId, tx)
+      await live.tell(brandId, { kind: 'people' }, tx)
+    }
+    return taken
+  })
+}
+
+function readCustomers(
+  drafts: readonly CustomerDraft[],
+  parts: { places: readonly { id: number; name: string }[]; source: 'hook' | 'call' },
+): Customer[] {
+  const fields: FieldProblem[] = []
+  const customers = drafts.map((draft, i) => readCustomer(draft, { ...parts, at: `customers[${i}]`, fields }))
+  if (fields.length) throw new Refusal('invalid', { fields })
+  return customers
+}
+
+function readCustomer(
+  { reference, name = '', email, phone, language, tags = [], note = '', consent = {}, visit }: CustomerDraft,
+  {
+    places,
+    source,
+    at,
+    fields,
+  }: {
+    places: readonly { id: number; name: string }[]
+    source: 'hook' | 'call'
+    at: string
+    fields: FieldProblem[]
+  },
+): Customer {
+  const emails = email ? [readEmail(email)] : []
+  const phones = phone ? [readPhone(phone)] : []
+  if (emails.includes(null)) fields.push(fieldProblem(`${at}.email`, 'noEmail', { value: email }))
+  if (phones.includes(null)) fields.push(fieldProblem(`${at}.phone`, 'noPhone', { value: phone }))
+  const place = visit?.place
+    ? places.find((each) => each.name.toLowerCase() === visit.place!.toLowerCase())
+    : null
+  if (place === undefined)
+    fields.push(
+      fieldProblem(`${at}.visit.place`, 'rowPlace', {
+        values: { places: places.map((each) => each.name).join(', ') },
+        value: visit?.place,
+      }),
+    )
+  const customer: Customer = {
+    reference: reference || null,
+    name,
+    emails: emails.filter((each) => each !== null),
+    phones: phones.filter((each) => each !== null),
+    language: language ?? null,
+    tags,
+    note,
+    consents: (['email', 'phone'] as const).flatMap((kind) => {
+      const said = consent[kind]
+      return said
+        ? [{ kind, given: said.given, at: said.at ? new Date(said.at) : null, how: said.how ?? '' }]
+        : []
+    }),
+    visit: visit
+      ? {
+          reference: visit.reference,
+          at: new Date(visit.at).toISOString(),
+          route: visit.route ?? '',
+          ship: visit.ship ?? '',
+          placeId: place?.id ?? null,
+          party: visit.party ?? null,
+          price: visit.price ?? null,
+          currency: visit.currency ?? null,
+          state: visit.state ?? 'booked',
+          source,
+        }
+      : null,
+  }
+  if (!knownAgain(customer)) fields.push(fieldProblem(at, 'nobodyKnown'))
+  return customer
+}
