@@ -5,6 +5,7 @@ import { chatProblems } from './chat/problems.ts'
 import { entriesProblems } from './entries/problems.ts'
 import { importsProblems } from './imports/problems.ts'
 import { inboxProblems } from './inbox/problems.ts'
+import { keysProblems } from './keys/problems.ts'
 import { peopleProblems } from './people/problems.ts'
 import { profilesProblems } from './profiles/problems.ts'
 import { sharedProblems } from './shared/problems.ts'
@@ -17,6 +18,7 @@ export const errorCatalogue = {
   ...brandProblems,
   ...entriesProblems,
   ...inboxProblems,
+  ...keysProblems,
   ...peopleProblems,
   ...watchesProblems,
   ...alertsProblems,

@@ -6,6 +6,7 @@ import { entriesRoutes } from './entries/routes.ts'
 import { followUpsRoutes } from './followUps/routes.ts'
 import { importsRoutes } from './imports/routes.ts'
 import { inboxRoutes } from './inbox/routes.ts'
+import { keysRoutes } from './keys/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { profilesRoutes } from './profiles/routes.ts'
 import { teachingRoutes } from './teaching/routes.ts'
@@ -22,6 +23,7 @@ export const routes = {
   ...alertsRoutes,
   ...profilesRoutes,
   ...followUpsRoutes,
+  ...keysRoutes,
   ...importsRoutes,
   ...attachmentsRoutes,
   ...chatRoutes,

@@ -111,6 +111,17 @@ if (!before.some((p) => p.network === 'chat')) {
   )
   await call('POST', `/api/imports/${draft.id}/start`, { profileId: chat.profileId })
 }
+/** Customers of the booking system come as the table that it writes. */
+const imports = await call<{ kind: string }[]>('GET', '/api/imports')
+if (!imports.some(({ kind }) => kind === 'customers')) {
+  const table = await (await fetch(`${siteAddress}/keeper/customers.csv`)).text()
+  const { id, customers } = await call<{ id: number; customers: { mapping: object } }>(
+    'POST',
+    '/api/imports?kind=customers&name=Bookings+of+the+year.csv',
+    table,
+  )
+  await call('POST', `/api/imports/${id}/start`, { customers: customers.mapping })
+}
 for (const { id, title } of feeds) {
   const feed = `${pressAddress}/${id}/feed`
   if (!before.some((p) => p.url === feed))
@@ -161,7 +172,7 @@ interface Health {
 }
 for (;;) {
   const { work } = (await (await fetch(`${address}/health`)).json()) as Health
-  const reading = ['analyse', 'watchHistory', 'reread', 'meet']
+  const reading = ['import', 'analyse', 'watchHistory', 'reread', 'meet']
   if (!work.some(({ kind, due, running }) => reading.includes(kind) && due + running > 0)) break
   tell('Reading what was collected')
   await pause()

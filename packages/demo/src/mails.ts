@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { instants } from './calendar.ts'
 import { answeredBy, answerTime } from './lanternpage.ts'
+import type { Writer } from './bookings.ts'
 import { People, type Somebody } from './people.ts'
 import { decksByLanguage, pick, seeded, type Random } from './random.ts'
 import { mailManners, mailTalks, quoteLine, type MailTalk } from './sentences/mails.ts'
@@ -35,27 +36,34 @@ interface Written {
   ref: string
 }
 
-/** Mail over the year: each conversation is about one thing, from its first line to its last. */
-export function mails({ seed, end, scale }: { seed: number; end: number; scale: number }): MailLine[] {
+/** Mail over the year, each conversation about one thing from its first line to its last; and who wrote it. */
+export function mails({ seed, end, scale }: { seed: number; end: number; scale: number }): {
+  lines: MailLine[]
+  writers: Writer[]
+} {
   const random = seeded(seed + 47)
   const people = new People(random, 'mail')
   const decks = decksByLanguage(random, mailTalks)
   const all: Written[] = []
+  const writers = new Map<string, Writer>()
   instants(random, { end, count: Math.round(460 * scale) }).forEach((at, i) => {
     const language = pick(random, ['en', 'en', 'en', 'en', 'en', 'fr', 'fr', 'de', 'es'] as const)
     const who = people.somebody({ again: 0.1, language })
     all.push(...conversation(random, { talk: decks.get(language)!.deal(), who, at, end, number: i }))
+    const email = addressOf(who)
+    if (!writers.has(email)) writers.set(email, { name: who.name, email, phone: '', language, at })
   })
   all.push(...byMachines(random, all))
   const uids = { mails: 0, sent: 0 }
-  return all
+  const lines = all
     .filter(({ at }) => at <= end)
     .sort((a, b) => a.at - b.at)
-    .map((mail) => {
+    .map((mail): MailLine => {
       const folder = mail.ours ? 'sent' : 'mails'
       const source = Buffer.from(sourceOf(random, mail)).toString('base64')
       return { op: 'box', address: mailAddress, folder, uid: ++uids[folder], at: mail.at, source }
     })
+  return { lines, writers: [...writers.values()] }
 }
 
 function conversation(
@@ -70,8 +78,7 @@ function conversation(
 ): Written[] {
   const slots = slotsOf(random)
   const fill = (text: string) => text.replace(/\{(\w+)\}/g, (_, name: string) => slots[name] ?? '')
-  const address = `${who.handle.replace(/[^a-z0-9.]/gi, '').toLowerCase() || 'guest'}@post.example`
-  const customer = `${who.name} <${address}>`
+  const customer = `${who.name} <${addressOf(who)}>`
   const written: Written[] = []
   let at = start
   for (const line of talk.lines) {
@@ -101,6 +108,9 @@ function conversation(
   }
   return written
 }
+
+const addressOf = ({ handle }: Somebody) =>
+  `${handle.replace(/[^a-z0-9.]/gi, '').toLowerCase() || 'guest'}@post.example`
 
 const greeting = (random: Random, language: MailTalk['language']) => pick(random, mailManners[language].hello)
 const signature = (random: Random, language: MailTalk['language'], { name }: Somebody) =>

@@ -46,6 +46,7 @@ export const router = createRouter({
     { path: '/set-up', redirect: '/set-up/profiles' },
     { path: '/set-up/profiles', component: () => import('./sections/profiles/ProfilesPage.vue') },
     { path: '/set-up/import', component: () => import('./sections/imports/ImportPage.vue') },
+    { path: '/set-up/keys', component: () => import('./sections/keys/KeysPage.vue') },
     { path: '/:path(.*)*', component: () => import('./sections/NotFoundPage.vue') },
   ],
 })

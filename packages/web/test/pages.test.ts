@@ -363,6 +363,7 @@ describe('importing', () => {
     kind: 'reviews',
     name: 'old.csv',
     state: 'draft',
+    customers: null,
     reviews: {
       columns: [
         { name: 'Stars', sample: ['5'] },

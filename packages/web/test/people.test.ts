@@ -97,6 +97,9 @@ const card = (more: Partial<PersonCard> = {}): PersonCard => ({
   ],
   proposals: [],
   followUps: [],
+  tags: [],
+  visits: [],
+  visitCount: 0,
   ...more,
 })
 const people: PeopleAnswer = {
@@ -111,6 +114,7 @@ const people: PeopleAnswer = {
       last: '2026-11-22T10:00:00Z',
       sentiments: ['positive', 'negative'],
       openThreads: 1,
+      visits: { done: 3, latest: { at: '2026-11-22T09:20:00Z', state: 'done' }, next: null },
     },
   ],
   total: 1,

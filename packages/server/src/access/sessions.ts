@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Database, Tx } from '../store/database.ts'
 import type { Reader } from './reader.ts'
+import { readerByKey } from '../store/queries/keys/keys.ts'
 import {
   insertSession,
   readerBySession,
@@ -36,6 +37,10 @@ export async function readerOfMember(
   const found = await readerByMembership(db, { colleagueId, brandId }, tx)
   return found ?? null
 }
+
+/** For whom a program with this key acts; null for none. */
+export const readerOfKey = async (db: Database, token: string): Promise<Reader | null> =>
+  (await readerByKey(db, hashOf(token))) ?? null
 
 export async function closeSession(db: Database, token: string, tx?: Tx): Promise<void> {
   await removeSession(db, hashOf(token), tx)

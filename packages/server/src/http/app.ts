@@ -10,12 +10,13 @@ import { chatBox, chatRoutes, visitorRoutes } from './chat.ts'
 import { entryRoutes } from './entries.ts'
 import { calendarRoutes, followUpRoutes } from './followUps.ts'
 import { importRoutes } from './imports.ts'
+import { doorRoutes, keyRoutes } from './keys.ts'
 import { liveRoutes } from './live.ts'
 import { faultRoutes } from './faults.ts'
 import { healthRoutes } from './health.ts'
 import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
-import { readSession, sameOrigin, sessionRoutes } from './brand.ts'
+import { readKey, readSession, sameOrigin, sessionRoutes } from './brand.ts'
 import { peopleRoutes } from './people.ts'
 import { threadRoutes } from './inbox.ts'
 import { teachingRoutes } from './teaching.ts'
@@ -36,11 +37,13 @@ export function createApp(context: Context): Express {
   keepNothing(app)
   if (webFolder) tellVersion(app, webFolder)
   compressAnswers(app)
+  doorRoutes(app, context)
   hookRoutes(app, context)
   if (webFolder) chatBox(app, webFolder)
   visitorRoutes(app, context)
   feedRoutes(app, context)
   calendarRoutes(app, context)
+  app.use(readKey(context))
   app.use(sameOrigin(context))
   app.use(readSession(context))
   for (const routes of sections) routes(app, context)
@@ -63,6 +66,7 @@ const sections = [
   teachingRoutes,
   alertRoutes,
   profileRoutes,
+  keyRoutes,
   importRoutes,
   attachmentRoutes,
   chatRoutes,

@@ -1,11 +1,11 @@
 import { parse } from 'cookie'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import { routes, signInSchema, type SignIn } from '@murrabel/contract'
-import { closeSession, hashOf, readerOf, sessionDays } from '../access/sessions.ts'
+import { closeSession, hashOf, readerOf, readerOfKey, sessionDays } from '../access/sessions.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
 import { handle } from './handle.ts'
-import { checked } from './problems.ts'
+import { checked } from '../checked.ts'
 import { brandAnswer, signIn, welcome } from '../services/brand/index.ts'
 
 const cookieName = 'murrabel_session'
@@ -22,16 +22,32 @@ export const sessionHash = (token: string): string => hashOf(token).toString('he
 /** Puts who asks into `res.locals.reader`. */
 export function readSession({ db }: Context) {
   return async (req: Request, res: Response, next: NextFunction): Promise<void> => {
-    const token = tokenOf(req)
+    const token = res.locals.reader ? null : tokenOf(req)
     if (token) res.locals.reader = (await readerOf(db, token)) ?? undefined
+    next()
+  }
+}
+
+/**
+ * A program asks with a key instead of a session: `Authorization: Bearer …`. No page of somebody else's can send that for a
+ * colleague, so that it need not come from ours.
+ */
+export function readKey({ db }: Context) {
+  return async (req: Request, res: Response, next: NextFunction): Promise<void> => {
+    const given = /^Bearer +(\S{20,200})$/i.exec(req.get('authorization') ?? '')?.[1]
+    if (given) {
+      const reader = await readerOfKey(db, given)
+      if (!reader) throw new Refusal('keyWrong')
+      res.locals.reader = reader
+    }
     next()
   }
 }
 
 /** Changes must come from our own pages: the browser names the origin with every one of them. */
 export function sameOrigin({ config }: Context) {
-  return (req: Request, _res: Response, next: NextFunction): void => {
-    if (['GET', 'HEAD', 'OPTIONS'].includes(req.method)) return next()
+  return (req: Request, res: Response, next: NextFunction): void => {
+    if (res.locals.reader || ['GET', 'HEAD', 'OPTIONS'].includes(req.method)) return next()
     const origin = req.get('origin')
     const own =
       origin === config.publicAddress || (origin === undefined && req.get('sec-fetch-site') === 'same-origin')

@@ -34,7 +34,7 @@ import {
 import { tellWriting } from '../services/inbox/index.ts'
 import { handle } from './handle.ts'
 import { mayTell, streamTo } from './visitorStream.ts'
-import { checked } from './problems.ts'
+import { checked } from '../checked.ts'
 
 /** What the team does with chats. */
 export function chatRoutes(app: Express, context: Context): void {

@@ -4,7 +4,7 @@ import { bodyBytes, largestId, rights, type Access, type Route } from '@murrabel
 import { may, type Reader } from '../access/reader.ts'
 import { isTooDeep } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
-import { checked } from './problems.ts'
+import { checked } from '../checked.ts'
 
 export interface Call<Body> {
   req: Request
@@ -52,10 +52,12 @@ function admit({ right, scope }: Access): RequestHandler {
   return (_req, res, next) => {
     const reader = res.locals.reader as Reader | undefined
     if (!reader) throw new Refusal('notSignedIn')
-    if (!may(reader, right, scope))
+    if (!may(reader, right, scope)) {
+      if (reader.keyRights) throw new Refusal('keyNotAllowed')
       throw new Refusal(
         (rights[right] as readonly string[]).includes(reader.role) ? 'limitedAccess' : 'notAllowed',
       )
+    }
     next()
   }
 }

@@ -1,33 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import type { NextFunction, Request, Response } from 'express'
-import { ValidationError, type AnySchema } from 'yup'
 import type { Logger } from 'pino'
-import {
-  boundProblems,
-  fieldProblemsOf,
-  knownPart,
-  problemOf,
-  type ErrorCode,
-  type Problem,
-} from '@murrabel/contract'
+import { problemOf, type ErrorCode, type Problem } from '@murrabel/contract'
 import { TooDeepError } from '../connectors/index.ts'
 import { Refusal } from '../problem.ts'
 
 export function sendProblem(res: Response, problem: Problem): void {
   res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem))
-}
-
-/** Checks a body against its schema. @throws Refusal invalid with every field that is wrong */
-export async function checked<T>(schema: AnySchema, body: unknown): Promise<T> {
-  const given = body ?? {}
-  const problems = boundProblems(schema, given)
-  if (problems.length) throw new Refusal('invalid', { fields: problems })
-  try {
-    return (await schema.validate(knownPart(schema, given), { abortEarly: false, stripUnknown: true })) as T
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error
-    throw new Refusal('invalid', { fields: fieldProblemsOf(error) }, { cause: error })
-  }
 }
 
 /** The last middleware: turns what was thrown into problem details; faults are logged under the number that is told. */

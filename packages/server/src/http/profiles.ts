@@ -4,6 +4,7 @@ import { may, type Reader } from '../access/reader.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
 import { handle } from './handle.ts'
+import { headersOf } from './headers.ts'
 import { receiveHook, listApart, tryApartAgain } from '../services/intake/index.ts'
 import { callbackPath, finishOAuth, startOAuth } from '../services/connections/index.ts'
 import {
@@ -85,15 +86,10 @@ export function profileRoutes(app: Express, context: Context): void {
 /** Webhooks come from networks, not from our pages: they are known by their signature. */
 export function hookRoutes(app: Express, context: Context): void {
   app.post('/hooks/:token', express.text({ type: () => true, limit: '1mb' }), async (req, res) => {
-    const headers = Object.fromEntries(
-      Object.entries(req.headers).flatMap(([name, value]) =>
-        typeof value === 'string' ? [[name, value]] : [],
-      ),
-    )
     await receiveHook(context, {
       token: String(req.params.token),
       body: typeof req.body === 'string' ? req.body : '',
-      headers,
+      headers: headersOf(req),
     })
     res.status(204).end()
   })

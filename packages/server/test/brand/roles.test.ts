@@ -45,7 +45,12 @@ const names = Object.keys(routes).filter(
 
 const ask = (call: Caller, name: RouteName, of: Things) => {
   const kind = thingOf[name]
-  const path = pathOf(routes[name].path, { id: kind ? of[kind] : 1, event: of.event, way: of.way })
+  const path = pathOf(routes[name].path, {
+    id: kind ? of[kind] : 1,
+    event: of.event,
+    way: of.way,
+    visit: of.visit,
+  })
   return call<Problem>(
     routes[name].method,
     path + (name === 'importDocument' ? '?kind=feed&name=x' : ''),
@@ -64,6 +69,10 @@ const stateOf = async (brandId: number) => {
     'alerts',
     'outside_actions',
     'accounts',
+    'people',
+    'person_ways',
+    'visits',
+    'follow_ups',
     'tags',
     'profiles',
     'public_profiles',
@@ -133,7 +142,11 @@ describe.each(Object.keys(people) as Who[])('a %s', (who) => {
     for (const name of names) {
       const { right, scope } = routes[name].access
       const kind = thingOf[name]
-      if (!kind || !['thread', 'entry', 'action', 'profile', 'alert', 'account'].includes(kind)) continue
+      if (
+        !kind ||
+        !['thread', 'entry', 'action', 'profile', 'alert', 'account', 'person', 'followUp'].includes(kind)
+      )
+        continue
       if (!mayDo(me, right, scope)) continue
       const { status, body } = await ask(calls.get(who)!, name, things.hidden)
       expect([name, status, body.code]).toEqual([name, 404, 'notFound'])

@@ -36,6 +36,7 @@ const pathWith = (name: RouteName, id: string | number = '') =>
     id: id || (thingOf[name] ? own[thingOf[name]] : 1),
     event: id || own.event,
     way: id || own.way,
+    visit: id || own.visit,
   })
 
 /** The same body with one leaf after the other replaced. */

@@ -23,6 +23,10 @@ export interface Things {
   person: number
   join: number
   way: number
+  visit: number
+  key: number
+  door: number
+  place: number | null
   followUp: number
   import: number
   attachment: number
@@ -42,7 +46,7 @@ export interface TwoBrands {
 }
 
 /** What stands in the path of each route. */
-export const thingOf: Partial<Record<RouteName, keyof Things>> = {
+export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>> = {
   correct: 'entry',
   thread: 'thread',
   reply: 'thread',
@@ -70,6 +74,14 @@ export const thingOf: Partial<Record<RouteName, keyof Things>> = {
   changeVoice: 'account',
   person: 'person',
   changePerson: 'person',
+  removeKey: 'key',
+  renewDoor: 'door',
+  removeDoor: 'door',
+  addVisit: 'person',
+  changeVisit: 'person',
+  removeVisit: 'person',
+  threadVisits: 'thread',
+  sayVisit: 'thread',
   addWay: 'person',
   changeWay: 'person',
   removeWay: 'person',
@@ -182,6 +194,20 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       `INSERT INTO person_ways (brand_id, person_id, kind, value) VALUES ($1, $2, 'email', $3)`,
       [brandId, person, `${word}@customers.example`],
     )
+    const visit = await one(
+      `INSERT INTO visits (brand_id, person_id, shown_as, outside_id, at, place_id, state, source, told_at)
+       VALUES ($1, $2, $2, $3, now(), $4, 'done', 'file', now())`,
+      [brandId, person, word, profile.placeId],
+    )
+    const accessKey = await one(
+      `INSERT INTO access_keys (brand_id, colleague_id, name, token_hash, ending, rights, ends_at)
+       VALUES ($1, $2, $3, sha256($4::bytea), 'abcd', '{look}', now() + interval '1 day')`,
+      [brandId, by, word, word],
+    )
+    const door = await one(
+      `INSERT INTO customer_doors (brand_id, name, token, secret_sealed) VALUES ($1, $2, $2, '')`,
+      [brandId, word],
+    )
     const followUp = await one(
       `INSERT INTO follow_ups (brand_id, thread_id, person_id, kind, what, due_at) VALUES ($1, $2, $3, 'followUp', $4, now())`,
       [brandId, thread, person, `Call ${word}`],
@@ -277,6 +303,10 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       person,
       join,
       way,
+      visit,
+      key: accessKey,
+      door,
+      place: profile.placeId,
       followUp,
       import: importId,
       tag,

@@ -3,6 +3,7 @@ import { SwitchBoard } from '../shared/faults.ts'
 import { escapeHtml } from '../shared/html.ts'
 import { Journal } from '../shared/journal.ts'
 import { listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
+import { customersCsv, type Booking } from './bookings.ts'
 import { sitePages, type SitePage } from './sitePages.ts'
 
 /** What was said in the chat the site had before, and what its keeper puts at the end of every page. */
@@ -18,6 +19,7 @@ export type FerrysiteRecord =
       text: string
       at: string
     }
+  | Booking
 
 export interface Ferrysite extends Running {
   /** Puts a snippet of HTML before the end of every page. */
@@ -25,18 +27,20 @@ export interface Ferrysite extends Running {
 }
 
 /**
- * The ferry company's own site: a few pages, a place where its keeper pastes what is to stand on each of them, and the
- * conversations of an earlier chat as ActivityStreams 2.0.
+ * The ferry company's own site: a few pages, a place where its keeper pastes what is to stand on each of them, the
+ * conversations of an earlier chat as ActivityStreams 2.0, and the customers of its booking system as a table.
  */
 export async function startFerrysite({
   port = 0,
   journalFile = null,
 }: StandinOptions = {}): Promise<Ferrysite> {
   const journal = new Journal<FerrysiteRecord>(journalFile)
+  const bookings: Booking[] = []
   const lines: Extract<FerrysiteRecord, { op: 'line' }>[] = []
   let snippet = ''
   const apply = (record: FerrysiteRecord) => {
     if (record.op === 'snippet') snippet = record.html
+    else if (record.op === 'booking') bookings.push(record)
     else lines.push(record)
   }
   for (const record of journal.read()) apply(record)
@@ -73,6 +77,9 @@ export async function startFerrysite({
         orderedItems: lines.map((line) => noteOf(line, address)),
       }),
     )
+  })
+  app.get('/keeper/customers.csv', board.middleware, (_req, res) => {
+    res.type('text/csv').send(customersCsv(bookings))
   })
   const running = await listen(app, port, (at) => (address = at))
   return { ...running, embed }

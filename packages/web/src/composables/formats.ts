@@ -16,6 +16,10 @@ export const dateFormat = madeOnce(
 export const numberFormat = madeOnce(
   (locale, options?: Intl.NumberFormatOptions) => new Intl.NumberFormat(locale, options),
 )
+export const moneyFormat = madeOnce(
+  (locale, currency?: string) =>
+    new Intl.NumberFormat(locale, { style: 'currency', currency, trailingZeroDisplay: 'stripIfInteger' }),
+)
 export const percentFormat = madeOnce(
   (locale) => new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 }),
 )

@@ -1,5 +1,5 @@
 import { useI18n } from 'vue-i18n'
-import { dateFormat, languageNames, listFormat, numberFormat, percentFormat } from './formats.ts'
+import { dateFormat, languageNames, listFormat, moneyFormat, numberFormat, percentFormat } from './formats.ts'
 import { regionOf, useDates } from './useDates.ts'
 import { useT } from './useT.ts'
 
@@ -12,6 +12,9 @@ export function useTexts() {
   const list = (items: readonly string[]) =>
     listFormat(regionOf(locale.value), { type: 'conjunction' }).format(items)
   const number = (value: number) => numberFormat(locale.value).format(value)
+  /** A sum; without a currency the figure alone. Whole sums have no cents. */
+  const money = (value: number, currency: string | null) =>
+    currency === null ? number(value) : moneyFormat(locale.value, currency).format(value)
   /** A share of 0 to 1: "72%". */
   const percent = (share: number) => percentFormat(locale.value).format(share)
   /** A language in the reader's own: "fr" is "French". */
@@ -29,5 +32,5 @@ export function useTexts() {
       minute: '2-digit',
     }).format(monday + hour * 3_600_000)
   }
-  return { ...useDates(), languageName, weekHour, t, called, tm, locale, list, number, percent }
+  return { ...useDates(), languageName, weekHour, t, called, tm, locale, list, number, money, percent }
 }

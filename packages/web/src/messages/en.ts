@@ -1,12 +1,20 @@
 import { alerts } from './en/alerts.ts'
 import { followUps } from './en/followUps.ts'
 import { inbox } from './en/inbox.ts'
+import { keysAndHooks } from './en/keys.ts'
 import { people } from './en/people.ts'
 import { watch } from './en/watches.ts'
 
 /** All texts of the interface, English. Other languages have the same keys. */
 export const en = {
-  sections: { inbox: 'Inbox', watch: 'Watch', setUp: 'Set up', profiles: 'Profiles', import: 'Import' },
+  sections: {
+    inbox: 'Inbox',
+    watch: 'Watch',
+    setUp: 'Set up',
+    profiles: 'Profiles',
+    import: 'Import',
+    keys: 'Keys and hooks',
+  },
   band: {
     places: '{n} place | {n} places',
     profiles: '{n} profile | {n} profiles',
@@ -38,7 +46,7 @@ export const en = {
     entries:
       'What is said about [watch] on [channels] in [languages]: [kinds] from [places], [sentiments], [words][more], [range], [order]',
     people:
-      'People [standings] [named] [visited], on [channels], from [places], [sentiments], [words], [range], [peopleOrder]',
+      'People [standings] [named] [visited], on [channels], from [places], [sentiments], [words][more], [range], [peopleOrder]',
     followUps: '[followUpState] [followUpKinds] of [followUpOwner], about [followUpPlaces]',
     time: 'Period: [range]',
     keep: 'Copy the link to this lens',
@@ -373,10 +381,37 @@ export const en = {
       },
     },
   },
+  keysAndHooks,
   import: {
     title: 'Import',
-    intro: 'Import reviews or articles from a file. Importing the same file twice adds nothing.',
+    intro:
+      'Import reviews, customers, articles or earlier mails from a file. Importing the same file twice adds nothing.',
     reviews: 'Reviews from a table (CSV)',
+    customers: 'Customers and their visits from a table (CSV)',
+    cards: 'Customers from cards (vCard)',
+    customer: {
+      reference: 'Customer number',
+      name: 'Name',
+      givenName: 'First name',
+      familyName: 'Family name',
+      email: 'E-mail address',
+      phone: 'Phone number',
+      language: 'Language',
+      tags: 'Tags',
+      note: 'Note',
+      emailConsent: 'May be written to by e-mail',
+      phoneConsent: 'May be written to by text',
+      visit: 'Booking reference',
+      at: 'Date of the visit',
+      route: 'Route, stay or purchase',
+      ship: 'Ship',
+      place: 'Place',
+      party: 'People',
+      price: 'Price',
+      state: 'How it stands',
+    },
+    country: 'Phone numbers without a country are in',
+    noCountry: 'no country: refuse them',
     feed: 'Articles from a feed file (RSS, Atom, JSON Feed)',
     choose: 'Choose a file',
     rows: '{n} row, separated by {s} | {n} rows, separated by {s}',
@@ -400,6 +435,7 @@ export const en = {
     entriesOf: {
       mail: '{n} mail can be read | {n} mails can be read',
       chat: '{n} line can be read | {n} lines can be read',
+      cards: '{n} card can be read | {n} cards can be read',
     },
     mailsBetween: ', from {first} to {last}.',
     mailsUnreadable:

@@ -2,13 +2,21 @@ import type { Messages } from './en.ts'
 import { alerts } from './fr/alerts.ts'
 import { followUps } from './fr/followUps.ts'
 import { inbox } from './fr/inbox.ts'
+import { keysAndHooks } from './fr/keys.ts'
 import { people } from './fr/people.ts'
 import { watch } from './fr/watches.ts'
 import { fieldProblems, problems } from './fr/problems.ts'
 
 /** All texts of the interface, French; what the server refuses is told in French as well. */
 export const fr: Messages = {
-  sections: { inbox: 'Boîte', watch: 'Veille', setUp: 'Réglages', profiles: 'Profils', import: 'Import' },
+  sections: {
+    inbox: 'Boîte',
+    watch: 'Veille',
+    setUp: 'Réglages',
+    profiles: 'Profils',
+    import: 'Import',
+    keys: 'Clés et messages',
+  },
   band: {
     places: '{n} lieu | {n} lieux',
     profiles: '{n} profil | {n} profils',
@@ -41,7 +49,7 @@ export const fr: Messages = {
     entries:
       'Ce qui se dit de [watch] sur [channels], en [languages] : [kinds], de [places], [sentiments], [words][more], [range], [order]',
     people:
-      'Les personnes [standings] [named] [visited], sur [channels], de [places], [sentiments], [words], [range], [peopleOrder]',
+      'Les personnes [standings] [named] [visited], sur [channels], de [places], [sentiments], [words][more], [range], [peopleOrder]',
     followUps: '[followUpKinds] : [followUpState], pour [followUpOwner], à propos de [followUpPlaces]',
     time: 'Ce qui vaut [range]',
     keep: "Copier l'adresse",
@@ -412,11 +420,37 @@ export const fr: Messages = {
       },
     },
   },
+  keysAndHooks,
   import: {
     title: 'Import',
     intro:
-      "Faites entrer des avis ou des articles d'un fichier. Le même fichier une seconde fois n'ajoute rien.",
+      "Faites entrer des avis, des clients, des articles ou des courriels d'un fichier. Le même fichier une seconde fois n'ajoute rien.",
     reviews: "Avis d'un tableau (CSV)",
+    customers: 'Clients et leurs visites d’un tableau (CSV)',
+    cards: 'Clients de cartes (vCard)',
+    customer: {
+      reference: 'Numéro de client',
+      name: 'Nom complet',
+      givenName: 'Prénom',
+      familyName: 'Nom de famille',
+      email: 'Adresse e-mail',
+      phone: 'Numéro de téléphone',
+      language: 'Langue',
+      tags: 'Étiquettes',
+      note: 'Remarque',
+      emailConsent: 'Peut recevoir des e-mails',
+      phoneConsent: 'Peut recevoir des SMS',
+      visit: 'Référence de réservation',
+      at: 'Date de la visite',
+      route: 'Trajet, séjour ou achat',
+      ship: 'Navire',
+      place: 'Lieu',
+      party: 'Personnes',
+      price: 'Prix',
+      state: 'Où elle en est',
+    },
+    country: 'Les numéros sans pays sont de ce pays',
+    noCountry: 'aucun : les refuser',
     feed: "Articles d'un fichier de fil (RSS, Atom, JSON Feed)",
     choose: 'Choisir un fichier',
     rows: '{n} ligne, séparée par des {s} | {n} lignes, séparées par des {s}',
@@ -441,6 +475,7 @@ export const fr: Messages = {
     entriesOf: {
       mail: '{n} courriel lisible | {n} courriels lisibles',
       chat: '{n} ligne lisible | {n} lignes lisibles',
+      cards: '{n} carte lisible | {n} cartes lisibles',
     },
     mailsBetween: ', du {first} au {last}.',
     mailsUnreadable:

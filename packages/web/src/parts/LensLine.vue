@@ -138,6 +138,7 @@ defineExpose({ focus })
           >, <b class="past">{{ t('lens.pastDue', { n: number(count.pastDue) }) }}</b></template
         ></span
       >
+      <slot />
       <button
         type="button"
         class="plain icon"

@@ -11,6 +11,7 @@ const { t } = useT()
       <h4>{{ t('sections.setUp') }}</h4>
       <RouterLink to="/set-up/profiles">{{ t('sections.profiles') }}</RouterLink>
       <RouterLink to="/set-up/import">{{ t('sections.import') }}</RouterLink>
+      <RouterLink to="/set-up/keys">{{ t('sections.keys') }}</RouterLink>
     </nav>
     <section>
       <h1>{{ title }}</h1>

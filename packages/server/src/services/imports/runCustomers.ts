@@ -35,7 +35,7 @@ export async function bringInCustomers(
   await setImportSize(db, { id: task.id, total, refused, problems, done: from })
   while (rows.items.length) {
     piece.signal.throwIfAborted()
-    const customers = rows.items.map(customerOf(places))
+    const customers = rows.items.map(customerOf(places, task.name))
     const done = from + rows.items.length
     await db.inTransaction(async (tx) => {
       const { added, known } = await takeCustomers(
@@ -76,10 +76,10 @@ function questionOf(
 }
 
 const customerOf =
-  (places: readonly Place[]) =>
+  (places: readonly Place[], how: string) =>
   ({ consents, visit, ...read }: ReadCustomer): Customer => ({
     ...read,
-    consents: consents.map((consent) => ({ ...consent, at: null, how: '' })),
+    consents: consents.map((consent) => ({ ...consent, at: null, how })),
     visit: visit && {
       reference: visit.reference,
       at: new Date(visit.at).toISOString(),

@@ -69,6 +69,8 @@ export async function listPeople(
       ...row,
       last: last?.toISOString() ?? null,
       visits: visits.get(row.id) ?? { done: 0, latest: null, next: null },
+      standing: beside.get(row.id)?.standing ?? null,
+      note: beside.get(row.id)?.note ?? '',
       networks: beside.get(row.id)?.networks ?? [],
       sentiments: beside.get(row.id)?.sentiments ?? [],
       openThreads: beside.get(row.id)?.openThreads ?? 0,
@@ -112,7 +114,9 @@ export async function personCard({ db, now }: Reading, reader: Reader, given: nu
     members,
     joins: joins.map((each) => ({ ...each, at: each.at.toISOString() })),
     ...counts,
-    since: counts.since?.toISOString() ?? null,
+    since:
+      [counts.since?.toISOString(), visits.visits.at(-1)?.at].filter((at) => at !== undefined).sort()[0] ??
+      null,
     entries: entries.map(({ score: _score, ...entry }) => entry),
     course: entries
       .map(({ at, score, sentiment }) => ({ at, score, sentiment }))

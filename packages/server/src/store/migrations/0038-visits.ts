@@ -50,11 +50,14 @@ CREATE TABLE thread_visits (
 );
 CREATE UNIQUE INDEX thread_visits_one ON thread_visits (thread_id) WHERE belongs;
 CREATE INDEX thread_visits_visit ON thread_visits (visit_id);
+-- What several who were joined are called together; null: each by their own name.
+ALTER TABLE people ADD called text;
 ALTER TABLE imports DROP CONSTRAINT imports_kind_check,
   ADD CHECK (kind IN ('reviews', 'feed', 'mail', 'chat', 'customers', 'cards'));
 `
 export const down = `
 DELETE FROM imports WHERE kind IN ('customers', 'cards');
 ALTER TABLE imports DROP CONSTRAINT imports_kind_check, ADD CHECK (kind IN ('reviews', 'feed', 'mail', 'chat'));
+ALTER TABLE people DROP called;
 DROP TABLE thread_visits, person_tags, person_refs, visits;
 `

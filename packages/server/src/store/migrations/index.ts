@@ -36,6 +36,7 @@ import * as wishes from './0035-wishes.ts'
 import * as people from './0036-people.ts'
 import * as followUps from './0037-follow-ups.ts'
 import * as visits from './0038-visits.ts'
+import * as keys from './0039-keys.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -77,4 +78,5 @@ export const migrations = [
   { name: '0036-people', ...people },
   { name: '0037-follow-ups', ...followUps },
   { name: '0038-visits', ...visits },
+  { name: '0039-keys', ...keys },
 ]

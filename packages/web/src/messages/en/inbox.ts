@@ -206,6 +206,7 @@ export const inbox = {
     waitingCustomer: 'wrote {n} times since our answer',
   },
   event: {
+    sayVisit: 'visit named',
     addFollowUp: 'follow-up made',
     changeFollowUp: 'follow-up changed',
     finishFollowUp: 'follow-up done',

@@ -203,6 +203,7 @@ export const inbox: typeof english = {
     waitingCustomer: 'a écrit {n} fois depuis notre réponse',
   },
   event: {
+    sayVisit: 'visite nommée',
     addFollowUp: 'suivi créé',
     changeFollowUp: 'suivi modifié',
     finishFollowUp: 'suivi fait',

@@ -76,6 +76,12 @@ export const problems: Record<ErrorCode, string> = {
   running: 'Ceci est déjà en cours. Attendez que ce soit fini.',
   chatFileUnreadable:
     'Le fichier n’est pas une collection de conversations en ActivityStreams 2.0 (JSON). Rien n’a été ajouté.',
+  cardsUnreadable: 'Le fichier ne contient pas de cartes de personnes (vCard) lisibles. Rien n’a été ajouté.',
+  visitKnown: 'Il y a déjà une visite de cette référence. Rien n’a changé.',
+  keyWrong: 'Cette clé est fausse, a été retirée ou est échue. Rien n’a été fait.',
+  keyNotAllowed: 'Cette clé n’a pas été faite pour cela. Rien n’a été fait ; créez-en une qui le peut.',
+  keyEnds: 'Une clé dure entre un jour et un an. Rien n’a été créé.',
+  tooManyKeys: 'Il y en a autant que possible. Retirez-en une d’abord ; rien n’a été créé.',
   historyProfileMissing:
     'Dites de quelle adresse c’est l’historique. Rien n’a été ajouté ; reliez d’abord l’adresse s’il n’y en a pas.',
   attachmentGone:
@@ -140,8 +146,28 @@ const reasons: Record<FieldReason, string> = {
   rowFuture: 'la date est dans le futur',
   mailUnreadable: 'ce n’est pas un courriel lisible : {said}',
   chatLineUnreadable: 'ceci n’est pas une ligne de conversation : {said}',
+  rowNobody:
+    'on ne saura pas de qui il s’agit : ni numéro de client, ni adresse, ni téléphone, ni référence de réservation',
+  rowEmail: 'ce n’est pas une adresse e-mail',
+  rowPhone: 'ce n’est pas un numéro de téléphone ; écrivez-le avec son pays, comme +44 7700 900142',
+  rowPhoneCountry:
+    'le numéro est sans pays ; dites de quel pays sont ces numéros, ou écrivez-le comme +44 7700 900142',
+  rowPhoneShortened:
+    'un tableur a abrégé ce numéro, et ses derniers chiffres sont perdus ; exportez la colonne comme texte',
+  rowVisitDate: 'une visite a lieu entre il y a 30 ans et dans 3 ans',
+  rowNoDate: 'il y a une visite, mais pas de date',
+  rowParty: 'un groupe est un nombre entier de 1 à 10 000',
+  rowPrice: 'ce n’est pas un prix, comme 84,50',
+  rowState: 'ceci ne dit ni réservée, ni faite, ni manquée, ni annulée',
+  rowConsent: 'ceci ne dit ni oui ni non',
+  rowLanguage: 'ce n’est pas un code de langue, comme fr',
+  cardUnreadable: 'ceci n’est pas une carte lisible : {said}',
   rowPlace: "il n'y a pas de lieu de ce nom ; il y a {places}",
   noAddress: "Ceci n'est pas une adresse web.",
+  nobodyKnown:
+    'On ne saura pas de qui il s’agit : donnez une référence, une adresse e-mail, un numéro de téléphone ou une visite.',
+  noWhoColumn:
+    'Dites quelle colonne contient le numéro de client, l’adresse e-mail, le téléphone ou la référence de réservation.',
   noColleague: "Ce collègue n'est pas de l'équipe de cette marque.",
   noCurrency: 'Dites dans quelle monnaie.',
   noEmail: "Ceci n'est pas une adresse e-mail.",

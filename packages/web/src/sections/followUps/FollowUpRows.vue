@@ -19,7 +19,7 @@ const {
 }>()
 const emit = defineEmits<{ changed: [] }>()
 const FollowUpSheet = onDemand(() => import('./FollowUpSheet.vue'))
-const { t, when, exact, locale } = useTexts()
+const { t, when, exact, money } = useTexts()
 const brand = useBrand()
 const { finish, reopen } = useFollowUps(() => emit('changed'))
 const editing = ref<FollowUp | null>(null)
@@ -41,11 +41,7 @@ const dueText = ({ doneAt, doneBy, dueAt, late }: FollowUp): string =>
     ? t('followUps.doneBy', { name: doneBy ?? '', t: when(doneAt) })
     : t(late ? 'followUps.late' : 'followUps.due', { t: when(dueAt) })
 const worthText = ({ worth, currency }: FollowUp): string =>
-  worth === null || !currency
-    ? ''
-    : new Intl.NumberFormat(locale.value, { style: 'currency', currency, maximumFractionDigits: 0 }).format(
-        worth,
-      )
+  worth === null || !currency ? '' : money(worth, currency)
 const owner = ({ givenTo }: FollowUp) =>
   givenTo === null ? t('followUps.nobody') : brand.colleagueName(givenTo)
 </script>

@@ -5,14 +5,15 @@ import { call, CallProblem } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 
-/** What a file of mails or conversations holds, and of which address or chat it is the history. */
+/** What a file of mails, conversations or cards holds, and of which address or chat it is the history; cards are nobody's. */
 const profileId = defineModel<number | null>({ required: true })
-const { of } = defineProps<{ history: HistoryPreview; of: 'mail' | 'chat' }>()
+const { of } = defineProps<{ history: HistoryPreview; of: 'mail' | 'chat' | null }>()
 const channel = { mail: 'email', chat: 'chat' } as const
 const { t, number, day } = useTexts()
 const profiles = ref<ProfileAnswer[] | null>(null)
 const problem = ref<CallProblem | null>(null)
 async function load(): Promise<void> {
+  if (of === null) return
   try {
     profiles.value = (await call(routes.profiles)).filter((each) => each.channel === channel[of])
     if (profiles.value.length === 1) profileId.value ??= profiles.value[0]!.id
@@ -26,7 +27,7 @@ onMounted(load)
 
 <template>
   <p>
-    {{ t(`import.entriesOf.${of}`, { n: number(history.entries) }, history.entries) }}
+    {{ t(`import.entriesOf.${of ?? 'cards'}`, { n: number(history.entries) }, history.entries) }}
     <template v-if="history.first && history.last">{{
       t('import.mailsBetween', { first: day(history.first), last: day(history.last) })
     }}</template>
@@ -40,7 +41,7 @@ onMounted(load)
     </li>
   </ul>
   <ProblemNote v-if="problem" :problem="problem" @again="load" />
-  <p v-if="profiles && !profiles.length" class="wrong">
+  <p v-if="of && profiles && !profiles.length" class="wrong">
     {{ t(`import.noProfile.${of}`) }} <RouterLink to="/set-up/profiles">{{ t('profiles.title') }}</RouterLink>
   </p>
   <label v-else-if="profiles" class="of">

@@ -1,32 +1,53 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { dateOrders, type DateOrder, type ImportState, type StartImportDraft } from '@murrabel/contract'
+import {
+  customerColumns,
+  type DateOrder,
+  type ImportPreview,
+  type ImportState,
+  type StartImportDraft,
+} from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
-import FileRows from './FileRows.vue'
+import ColumnsDraft from './ColumnsDraft.vue'
 import HistoryDraft from './HistoryDraft.vue'
 import ImportProblems from './ImportProblems.vue'
+import PhoneCountry from './PhoneCountry.vue'
 
 /** What a chosen file holds, and how it is to be taken. */
 const { state, busy } = defineProps<{ state: ImportState; busy: boolean }>()
 const emit = defineEmits<{ start: [draft: StartImportDraft] }>()
-const { t, called, number, when } = useTexts()
-const fieldNames = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url'] as const
-const mapping = ref(
-  state.asked?.mapping ??
-    (Object.fromEntries(
-      fieldNames.map((name) => [name, state.reviews?.mapping[name] ?? null]),
-    ) as StartImportDraft['mapping']),
-)
+const { t, number, when } = useTexts()
+const reviewFields = ['text', 'rating', 'at', 'author', 'title', 'place', 'outsideId', 'url'] as const
+/** What was asked when it was last tried, else what the headings look like. */
+const mappingOf = <Field extends string>(
+  names: readonly Field[],
+  asked: Record<Field, string | null> | undefined,
+  table: ImportPreview | null,
+) =>
+  Object.fromEntries(
+    names.map((name) => [name, asked?.[name] ?? (asked ? null : (table?.mapping[name] ?? null))]),
+  ) as Record<Field, string | null>
+const mapping = ref(mappingOf(reviewFields, state.asked?.mapping, state.reviews))
+const customers = ref(mappingOf(customerColumns, state.asked?.customers, state.customers))
+const country = ref<string | null>(state.asked?.country ?? null)
 const profileId = ref<number | null>(state.asked?.profileId ?? null)
 const dateOrder = ref<DateOrder | undefined>(state.asked?.dateOrder ?? undefined)
-const dates = computed(() => state.reviews?.dates)
+const table = computed(() => state.reviews ?? state.customers)
 /** The column itself does not say which of day and month comes first. */
-const asksOrder = computed(() => Boolean(dates.value?.ambiguous && !dates.value.order && mapping.value.at))
+const asksOrder = computed(() => {
+  const dates = table.value?.dates
+  const at = state.reviews ? mapping.value.at : customers.value.at
+  return Boolean(dates?.ambiguous && !dates.order && at)
+})
+/** Mails and conversations are the history of a profile; cards are nobody's. */
+const ofProfile = computed(() => (state.kind === 'mail' || state.kind === 'chat' ? state.kind : null))
 /** Some rows stand in the way: nothing was taken, and the good ones can be. */
 const sentBack = computed(() => state.refused > 0)
 const send = (anyway: boolean) =>
   emit('start', {
     mapping: mapping.value,
+    customers: customers.value,
+    country: country.value,
     profileId: profileId.value,
     dateOrder: dateOrder.value ?? null,
     anyway,
@@ -36,48 +57,26 @@ const send = (anyway: boolean) =>
 <template>
   <form class="mapping" @submit.prevent="send(false)">
     <p v-if="state.error" class="wrong" role="alert">{{ state.error }}</p>
-    <template v-if="state.reviews">
-      <p>
-        {{
-          t(
-            'import.rows',
-            { n: number(state.reviews.rows), s: called('import.separator', state.reviews.separator) },
-            state.reviews.rows,
-          )
-        }}
-      </p>
-      <p v-for="gap in state.reviews.swallowed.slice(0, 5)" :key="gap.line" class="wrong">
-        {{ t('import.swallowed', { line: number(gap.line), to: number(gap.to) }) }}
-      </p>
-      <h4>{{ t('import.mapping') }}</h4>
-      <div class="fields">
-        <label v-for="name in fieldNames" :key="name" :data-field="name">
-          <span>{{ t(`import.field.${name}`) }}</span>
-          <el-select v-model="mapping[name]" clearable :placeholder="t('import.skip')" :value-on-clear="null">
-            <el-option
-              v-for="column in state.reviews.columns"
-              :key="column.name"
-              :value="column.name"
-              :label="column.name"
-            />
-          </el-select>
-        </label>
-      </div>
-      <fieldset v-if="asksOrder" class="order" data-test="date-order">
-        <legend>{{ t('import.dateOrder', { date: dates?.sample[0] ?? '' }) }}</legend>
-        <el-radio-group v-model="dateOrder">
-          <el-radio v-for="each in dateOrders" :key="each" :value="each">{{
-            t(`import.order.${each}`)
-          }}</el-radio>
-        </el-radio-group>
-      </fieldset>
-      <div class="sample">
-        <FileRows
-          :head="state.reviews.columns.map(({ name }) => name)"
-          :rows="[0, 1, 2].map((i) => state.reviews!.columns.map(({ sample }) => sample[i]))"
-        />
-      </div>
-    </template>
+    <ColumnsDraft
+      v-if="state.reviews"
+      v-model:mapping="mapping"
+      v-model:date-order="dateOrder"
+      :table="state.reviews"
+      :names="reviewFields"
+      :label="(name) => t(`import.field.${name}`)"
+      :asks-order="asksOrder"
+    />
+    <ColumnsDraft
+      v-if="state.customers"
+      v-model:mapping="customers"
+      v-model:date-order="dateOrder"
+      :table="state.customers"
+      :names="customerColumns"
+      :label="(name) => t(`import.customer.${name}`)"
+      :asks-order="asksOrder"
+    >
+      <PhoneCountry v-if="customers.phone" v-model="country" />
+    </ColumnsDraft>
     <template v-if="state.feed">
       <p>
         {{
@@ -102,12 +101,8 @@ const send = (anyway: boolean) =>
         </li>
       </ul>
     </template>
-    <HistoryDraft
-      v-if="state.history && (state.kind === 'mail' || state.kind === 'chat')"
-      v-model="profileId"
-      :history="state.history"
-      :of="state.kind"
-    />
+    <HistoryDraft v-if="state.history" v-model="profileId" :history="state.history" :of="ofProfile" />
+    <PhoneCountry v-if="state.kind === 'cards'" v-model="country" />
     <template v-if="sentBack">
       <p class="wrong" role="alert" data-test="sent-back">
         {{ t('import.sentBack', { n: number(state.refused) }, state.refused) }}
@@ -119,13 +114,13 @@ const send = (anyway: boolean) =>
         type="submit"
         class="button"
         :class="{ primary: !sentBack }"
-        :disabled="busy || (asksOrder && !dateOrder) || (state.history !== null && profileId === null)"
+        :disabled="busy || (asksOrder && !dateOrder) || (ofProfile !== null && profileId === null)"
       >
         {{
           busy
             ? t('import.working')
-            : state.reviews
-              ? t('import.go', { n: number(state.reviews.rows) }, state.reviews.rows)
+            : table
+              ? t('import.go', { n: number(table.rows) }, table.rows)
               : state.history
                 ? t('import.goHistory', { n: number(state.history.entries) }, state.history.entries)
                 : t('import.goFeed')
@@ -141,25 +136,6 @@ const send = (anyway: boolean) =>
 <style scoped>
 .mapping {
   margin-top: 18px;
-}
-h4 {
-  margin: 14px 0 6px;
-}
-.fields {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 10px 16px;
-  max-width: 900px;
-}
-.fields span {
-  display: block;
-  font-size: 13px;
-}
-.order {
-  border: 0;
-  border-left: 3px solid var(--flare);
-  margin: 16px 0;
-  padding: 4px 14px;
 }
 .sample {
   overflow-x: auto;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { routes, type ImportState, type StartImportDraft } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useBusy } from '../../composables/useBusy.ts'
@@ -15,7 +16,9 @@ import SetUpFrame from '../../parts/SetUpFrame.vue'
 const { busy, problem, run: guard } = useBusy()
 const { t, number } = useTexts()
 const brand = useBrand()
-const kind = ref<ImportState['kind']>('reviews')
+const kinds = ['reviews', 'customers', 'cards', 'feed', 'mail', 'chat'] as const
+const asked = useRoute().query.kind
+const kind = ref<ImportState['kind']>(kinds.find((each) => each === asked) ?? 'reviews')
 const state = ref<ImportState | null>(null)
 const earlier = ref<ImportState[]>([])
 const may = computed(() => brand.mayCall('importDocument'))
@@ -31,6 +34,8 @@ async function readText(blob: File): Promise<string> {
 }
 const accepted = {
   reviews: '.csv,.tsv,.txt,text/csv',
+  customers: '.csv,.tsv,.txt,text/csv',
+  cards: '.vcf,.vcard,text/vcard',
   feed: '.xml,.rss,.atom,.json',
   mail: '.eml,.mbox,message/rfc822,application/mbox',
   chat: '.json,application/activity+json,application/json',
@@ -95,10 +100,7 @@ const share = computed(() =>
     <p v-if="!may" class="soft">{{ t('import.noRight') }}</p>
     <template v-else>
       <el-radio-group v-model="kind" class="kind" @change="restart">
-        <el-radio value="reviews">{{ t('import.reviews') }}</el-radio>
-        <el-radio value="feed">{{ t('import.feed') }}</el-radio>
-        <el-radio value="mail">{{ t('import.mail') }}</el-radio>
-        <el-radio value="chat">{{ t('import.chat') }}</el-radio>
+        <el-radio v-for="each in kinds" :key="each" :value="each">{{ t(`import.${each}`) }}</el-radio>
       </el-radio-group>
       <label class="button file"
         >{{ t('import.choose')

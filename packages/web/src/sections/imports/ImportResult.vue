@@ -7,20 +7,17 @@ import ImportProblems from './ImportProblems.vue'
 /** What became of a file. */
 const { state } = defineProps<{ state: ImportState }>()
 const { t, number } = useTexts()
-const link = computed(() =>
-  state.kind !== 'feed'
-    ? {
-        path: '/inbox',
-        query: {
-          state: 'any',
-          given: 'anybody',
-          channel: { reviews: 'import', mail: 'email', chat: 'chat' }[state.kind],
-          time: 'all',
-          order: 'newest',
-        },
-      }
-    : { path: '/watch', query: { channel: 'news', time: 'all' } },
-)
+const link = computed(() => {
+  if (state.kind === 'feed') return { path: '/watch', query: { channel: 'news', time: 'all' } }
+  // Cards tell of no visits: their people are found when they write.
+  if (state.kind === 'cards') return null
+  if (state.kind === 'customers') return { path: '/inbox/people', query: { visited: 'yes', time: 'all' } }
+  const channel = { reviews: 'import', mail: 'email', chat: 'chat' }[state.kind]
+  return {
+    path: '/inbox',
+    query: { state: 'any', given: 'anybody', channel, time: 'all', order: 'newest' },
+  }
+})
 </script>
 
 <template>
@@ -33,7 +30,7 @@ const link = computed(() =>
           refused: number(state.refused),
         })
       }}
-      <RouterLink v-if="state.added" :to="link">{{ t('import.see') }}</RouterLink>
+      <RouterLink v-if="state.added && link" :to="link">{{ t('import.see') }}</RouterLink>
     </p>
     <ImportProblems
       v-if="state.problems.length"

@@ -5,6 +5,7 @@ import type { ThreadAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import ThreadFollowUps from '../followUps/ThreadFollowUps.vue'
+import ThreadVisit from '../people/ThreadVisit.vue'
 import VisitorPanel from './VisitorPanel.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
 
@@ -58,6 +59,7 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
       </RouterLink>
     </section>
     <VisitorPanel v-if="thread.visitor" :thread="thread" :visitor="thread.visitor" />
+    <ThreadVisit :thread-id="thread.id" />
     <ThreadFollowUps :thread-id="thread.id" />
     <section v-if="thread.urgency">
       <h4>{{ t('inbox.whyFirst') }}</h4>

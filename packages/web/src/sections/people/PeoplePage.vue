@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { blankLens, type Lens } from '@murrabel/core/lens'
 import { routes } from '@murrabel/contract'
@@ -12,6 +12,7 @@ import { useTide } from '../../composables/useTide.ts'
 import EmptyPlace from '../../parts/EmptyPlace.vue'
 import LensLine from '../../parts/LensLine.vue'
 import LensProblem from '../../parts/LensProblem.vue'
+import { onDemand } from '../../parts/onDemand.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import RowShapes from '../../parts/RowShapes.vue'
 import TideLine from '../../parts/TideLine.vue'
@@ -25,6 +26,7 @@ import { useJoining } from './useJoining.ts'
 import { usePeople } from './usePeople.ts'
 import { usePerson } from './usePerson.ts'
 
+const NewPersonSheet = onDemand(() => import('./NewPersonSheet.vue'))
 const route = useRoute()
 const router = useRouter()
 const brand = useBrand()
@@ -44,6 +46,7 @@ const always = computed<[string, string][]>(() => [])
 const proposals = useAsked(routes.proposals, always)
 const first = computed(() => proposals.answer.value?.proposals[0] ?? null)
 const may = computed(() => brand.may('answer'))
+const adding = ref(false)
 const lensLine = useTemplateRef<InstanceType<typeof LensLine>>('lensLine')
 const count = computed(() => (total.value === null ? null : { count: total.value, pastDue: 0, notSent: 0 }))
 
@@ -91,7 +94,15 @@ watch(
 </script>
 
 <template>
-  <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset" />
+  <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset">
+    <button v-if="brand.mayCall('addPerson')" type="button" class="plain" @click="adding = true">
+      {{ t('people.new') }}
+    </button>
+    <RouterLink v-if="brand.mayCall('importDocument')" to="/set-up/import?kind=customers">{{
+      t('people.bringIn')
+    }}</RouterLink>
+  </LensLine>
+  <NewPersonSheet v-model="adding" @added="(id) => changed(id)" />
   <TideLine
     :lens="said"
     :tide="tide.tide.value"
@@ -112,13 +123,13 @@ watch(
         <span>{{ t('people.column.who') }}</span>
         <span class="right">{{ t('people.column.said') }}</span>
         <span>{{ t('people.column.felt') }}</span>
-        <span>{{ t('people.column.last') }}</span>
+        <span>{{ t('people.column.visits') }}</span>
         <span>{{ t('people.column.known') }}</span>
       </div>
       <VirtualList
         v-if="rows.length"
         :rows="rows"
-        :estimate="55"
+        :estimate="58"
         :label="t('people.list')"
         :selected="person?.id ?? personId"
         :total="total ?? rows.length"
@@ -128,7 +139,7 @@ watch(
           ><PersonRow class="people-grid" :row="row" :selected="row.id === person?.id" @open="open(row.id)"
         /></template>
       </VirtualList>
-      <RowShapes v-else-if="people.loading.value" :height="55" />
+      <RowShapes v-else-if="people.loading.value" :height="58" />
       <EmptyPlace
         v-else-if="!people.problem.value"
         :title="t('people.emptyTitle')"
@@ -188,7 +199,7 @@ watch(
 }
 .people-grid {
   display: grid;
-  grid-template-columns: minmax(0, 1.5fr) 44px 124px 104px minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1.3fr) 40px 124px minmax(0, 1.2fr) minmax(0, 0.8fr);
   column-gap: 18px;
 }
 .head {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { PersonCard, PersonWay } from '@murrabel/contract'
+import { Ellipsis, Footprints } from '@lucide/vue'
+import type { PersonCard, PersonWay, Visit } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import { onDemand } from '../../parts/onDemand.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
@@ -12,10 +13,12 @@ import SentimentCourse from './SentimentCourse.vue'
 import { useJoining } from './useJoining.ts'
 import { useNetworks } from './useNetworks.ts'
 import { useReasons } from './useReasons.ts'
+import VisitRow from './VisitRow.vue'
 
 const { person, may = false } = defineProps<{ person: PersonCard; may?: boolean }>()
 const emit = defineEmits<{ changed: [person?: number]; show: [id: number] }>()
 const PersonSheet = onDemand(() => import('./PersonSheet.vue'))
+const VisitSheet = onDemand(() => import('./VisitSheet.vue'))
 const WaySheet = onDemand(() => import('./WaySheet.vue'))
 const { t, number, day, exact, languageName } = useTexts()
 const brand = useBrand()
@@ -28,6 +31,24 @@ function openWay(one: PersonWay | null): void {
   way.value = one
   wayOpen.value = true
 }
+
+const visitOpen = ref(false)
+const visit = ref<Visit | null>(null)
+function openVisit(one: Visit | null): void {
+  visit.value = one
+  visitOpen.value = true
+}
+/** What they said and when they came, newest first; while older entries are not shown, older visits are not either. */
+const course = computed(() => {
+  const oldest = person.said > person.entries.length ? (person.entries.at(-1)?.at ?? '') : ''
+  return [
+    ...person.entries.map((entry) => ({ at: entry.at, key: `entry-${entry.id}`, entry, visit: null })),
+    ...person.visits
+      .filter(({ at }) => at >= oldest)
+      .map((one) => ({ at: one.at, key: `visit-${one.id}`, entry: null, visit: one })),
+  ].sort((a, b) => (a.at < b.at ? 1 : -1))
+})
+const visitsDone = computed(() => person.visits.filter(({ state }) => state === 'done').length)
 
 const consentText = ({ consent, consentAt, consentHow, kind }: PersonWay): string => {
   if (consent === null) return ''
@@ -67,9 +88,18 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
         }"
         >{{ t('people.answer') }}</RouterLink
       >
-      <button v-if="may" type="button" class="button" @click="editing = true">
-        {{ t('people.editShort') }}
-      </button>
+      <el-dropdown v-if="may" :persistent="false" trigger="click">
+        <button type="button" class="button icon" :aria-label="t('people.more')" :title="t('people.more')">
+          <Ellipsis :size="16" />
+        </button>
+        <template #dropdown>
+          <el-dropdown-menu>
+            <el-dropdown-item @click="editing = true">{{ t('people.edit') }}</el-dropdown-item>
+            <el-dropdown-item @click="openWay(null)">{{ t('people.wayAdd') }}</el-dropdown-item>
+            <el-dropdown-item @click="openVisit(null)">{{ t('people.visit.add') }}</el-dropdown-item>
+          </el-dropdown-menu>
+        </template>
+      </el-dropdown>
     </header>
     <p class="soft ways">
       <template v-for="each in person.ways" :key="each.id">
@@ -86,19 +116,28 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       </template>
       <span v-if="person.language">{{ languageName(person.language) }} · </span>
       <span v-if="person.since">{{ t('people.since', { date: day(person.since) }) }}</span>
-      <span v-if="may && person.since" aria-hidden="true"> · </span>
-      <button v-if="may" type="button" class="plain" @click="openWay(null)">
-        {{ t('people.wayAdd') }}
-      </button>
     </p>
     <p v-for="text in consents" :key="text" class="soft">{{ text }}</p>
     <p v-if="person.standing || person.note" class="known">
       <b v-if="person.standing">{{ t(`watch.voices.standings.${person.standing}`) }}</b>
       <span v-if="person.note" class="words">{{ person.note }}</span>
     </p>
+    <p v-if="person.tags.length" class="tags">
+      <RouterLink
+        v-for="tag in person.tags"
+        :key="tag"
+        class="tag"
+        :title="t('people.tagTitle')"
+        :to="{ path: '/inbox/people', query: { taggedAs: tag, time: 'all' } }"
+        >{{ brand.nameOfTag(tag) || `#${tag}` }}</RouterLink
+      >
+    </p>
     <p class="counts">
       <span
         ><b>{{ number(person.said) }}</b> {{ t('people.saidCount') }}</span
+      >
+      <span v-if="person.visitCount"
+        ><b>{{ number(visitsDone) }}</b> {{ t('people.visit.countOf', visitsDone) }}</span
       >
       <span v-if="person.openThreads"
         ><b>{{ number(person.openThreads) }}</b> {{ t('people.openCount', person.openThreads)
@@ -124,10 +163,12 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       <FollowUpRows :follow-ups="person.followUps" :may="may" @changed="emit('changed')" />
     </section>
     <ol class="said" :aria-label="t('people.saidList')">
-      <li v-for="entry in person.entries" :key="entry.id">
-        <time :datetime="entry.at" :title="exact(entry.at)">{{ day(entry.at) }}</time>
-        <SentimentMark :sentiment="entry.sentiment" />
-        <div>
+      <li v-for="{ at, key, entry, visit: came } in course" :key="key">
+        <time :datetime="at" :title="exact(at)">{{ day(at) }}</time>
+        <SentimentMark v-if="entry" :sentiment="entry.sentiment" />
+        <Footprints v-else :size="14" class="came" />
+        <VisitRow v-if="came" :visit="came" :may="may" @edit="openVisit(came)" />
+        <div v-else-if="entry">
           <RatingSteps v-if="entry.rating !== null" :rating="entry.rating" />
           <RouterLink
             class="text words"
@@ -162,6 +203,7 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       </ul>
     </section>
     <PersonSheet v-model="editing" :person="person" @changed="emit('changed')" />
+    <VisitSheet v-model="visitOpen" :person="person.id" :visit="visit" @changed="emit('changed')" />
     <WaySheet v-model="wayOpen" :person="person.id" :way="way" @changed="emit('changed')" />
   </article>
 </template>
@@ -181,6 +223,29 @@ h2 {
   font-weight: 600;
   min-width: 0;
   overflow-wrap: anywhere;
+}
+header .icon {
+  padding: 0 9px;
+  min-height: 32px;
+  display: inline-grid;
+  place-items: center;
+}
+.came {
+  color: var(--ink-soft);
+}
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+}
+.tag {
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  padding: 1px 8px;
+  min-height: 24px;
+  font-size: 13px;
+  color: var(--ink);
 }
 header .button {
   text-decoration: none;

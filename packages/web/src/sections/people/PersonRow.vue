@@ -4,11 +4,13 @@ import type { PersonRow } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
 import SentimentDots from './SentimentDots.vue'
 import { useNetworks } from './useNetworks.ts'
+import { useVisitTexts } from './useVisitTexts.ts'
 
 const { row, selected = false } = defineProps<{ row: PersonRow; selected?: boolean }>()
 const emit = defineEmits<{ open: [] }>()
 const { t, number, day, exact } = useTexts()
 const networksOf = useNetworks()
+const { summary } = useVisitTexts()
 const known = computed(() =>
   [row.standing ? t(`watch.voices.standings.${row.standing}`) : '', row.note].filter(Boolean).join(', '),
 )
@@ -28,13 +30,18 @@ const known = computed(() =>
       <small class="soft">{{ networksOf(row.networks) }}</small>
     </span>
     <span class="said">{{ number(row.said) }}</span>
-    <SentimentDots :sentiments="row.sentiments" />
-    <time class="last" :datetime="row.last" :title="exact(row.last)">
-      {{ day(row.last) }}
-      <small v-if="row.openThreads" class="open">{{
-        t('people.openThreads', { n: row.openThreads }, row.openThreads)
-      }}</small>
-    </time>
+    <span class="felt">
+      <SentimentDots :sentiments="row.sentiments" />
+      <small v-if="row.last" class="soft">
+        <time :datetime="row.last" :title="exact(row.last)">{{ day(row.last) }}</time>
+        <span v-if="row.openThreads" class="open">
+          · {{ t('people.openThreads', { n: row.openThreads }, row.openThreads) }}</span
+        >
+      </small>
+    </span>
+    <span class="visits" :class="{ soft: !row.visits.latest && !row.visits.next }">{{
+      summary(row.visits)
+    }}</span>
     <span class="known soft" :title="known">{{ known }}</span>
   </button>
 </template>
@@ -76,8 +83,11 @@ small {
   text-align: right;
   font-variant-numeric: tabular-nums;
 }
-.open {
+.felt small {
   display: block;
+  margin-top: 3px;
+}
+.open {
   color: var(--flare-text);
 }
 .known {

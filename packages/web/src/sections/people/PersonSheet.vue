@@ -7,6 +7,7 @@ import { useSheetDraft } from '../../composables/useSheetDraft.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
+import { useBrand } from '../../stores/brand.ts'
 
 /** What colleagues know of somebody. */
 const shown = defineModel<boolean>({ required: true })
@@ -14,12 +15,21 @@ const { person } = defineProps<{ person: PersonCard }>()
 const emit = defineEmits<{ changed: [] }>()
 const { busy, problem, fields, run, check, forget } = useBusy()
 const { t, languageName } = useTexts()
+const brand = useBrand()
+const tagsOf = () => person.tags.map((id) => brand.nameOfTag(id)).filter(Boolean)
 /** The list knows no null: an empty text is none. */
-const draft = reactive<{ name: string; language: string; standing: Standing | ''; note: string }>({
+const draft = reactive<{
+  name: string
+  language: string
+  standing: Standing | ''
+  note: string
+  tags: string[]
+}>({
   name: '',
   language: '',
   standing: '',
   note: '',
+  tags: [],
 })
 const languages = ['en', 'fr', 'de', 'es', 'it', 'nl', 'pt']
 watch(
@@ -31,6 +41,7 @@ watch(
       language: person.language ?? '',
       standing: person.standing ?? '',
       note: person.note,
+      tags: tagsOf(),
     })
     forget()
   },
@@ -48,6 +59,7 @@ async function save(): Promise<void> {
     language: draft.language || null,
     standing: draft.standing || null,
     note: draft.note,
+    tags: draft.tags,
     edition: person.edition,
   }
   if (!check(personSchema, body)) return
@@ -59,6 +71,8 @@ async function save(): Promise<void> {
       body: name === person.name ? rest : { ...rest, name },
     })
     shown.value = false
+    // New tags have names now.
+    if (body.tags.join('\n') !== tagsOf().join('\n')) await brand.load()
     emit('changed')
   })
 }
@@ -87,6 +101,21 @@ async function save(): Promise<void> {
           <el-option value="" :label="t('people.languageUnknown')" />
           <el-option v-for="each in languages" :key="each" :value="each" :label="languageName(each)" />
         </el-select>
+      </FormField>
+      <FormField :label="t('people.tags')" name="tags">
+        <el-select
+          v-model="draft.tags"
+          multiple
+          filterable
+          allow-create
+          default-first-option
+          :multiple-limit="20"
+          :placeholder="t('people.tagsNone')"
+          :no-data-text="t('people.tagsNone')"
+        >
+          <el-option v-for="{ id, name } in brand.tags" :key="id" :value="name" :label="name" />
+        </el-select>
+        <p class="soft hint">{{ t('people.tagsHint') }}</p>
       </FormField>
       <FormField :label="t('people.note')" name="note">
         <el-input v-model="draft.note" type="textarea" :rows="5" maxlength="2000" />

@@ -52,7 +52,7 @@ const called = (person: Proposal['one']) =>
         class="plain"
         @click="emit('show', each.id)"
       >
-        {{ t('people.look', { name: each.name, network: networksOf(each.networks) }) }}
+        {{ t('people.look', { who: called(each) }) }}
       </button>
     </p>
   </div>

@@ -1,6 +1,7 @@
 import { askingParts, type FollowUpKind, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { FollowUp } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
+import { called } from '../people/called.ts'
 import type { Database, Tx } from '../../database.ts'
 import { leadId } from '../shared/leadId.ts'
 import { addAccess, Where } from '../shared/where.ts'
@@ -12,7 +13,7 @@ type Stored = Omit<FollowUp, 'dueAt' | 'madeAt' | 'doneAt' | 'late' | 'worth'> &
   worth: string | null
 }
 
-const columns = `f.id, f.edition, f.thread_id AS "threadId", CASE WHEN shown.id IS NULL THEN NULL ELSE jsonb_build_object('id', shown.id, 'name', shown.name) END AS person,
+const columns = `f.id, f.edition, f.thread_id AS "threadId", CASE WHEN shown.id IS NULL THEN NULL ELSE jsonb_build_object('id', shown.id, 'name', ${called('shown')}) END AS person,
   t.place_id AS "placeId", p.channel, f.kind, f.what, f.worth, f.currency, f.next_step AS "nextStep", f.due_at AS "dueAt", f.given_to AS "givenTo",
   maker.name AS "madeBy", f.made_at AS "madeAt", f.done_at AS "doneAt", doer.name AS "doneBy", f.outcome`
 const tables = `follow_ups f

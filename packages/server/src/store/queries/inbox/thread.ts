@@ -13,6 +13,7 @@ import {
   answeringProfile,
   answeringStatus,
 } from '../shared/answering.ts'
+import { called } from '../people/called.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
 export interface ThreadRow {
@@ -236,7 +237,7 @@ export const watchesOfEntry = (db: Database, id: number): Promise<ThreadAnswer['
 /** Who is behind an account: their id and name, and the account's own handle. */
 export const personBehind = (db: Database, account: number) =>
   db.one<{ id: number; name: string; handle: string | null }>(
-    `SELECT p.id, p.name, a.handle
+    `SELECT p.id, ${called('p')} AS name, a.handle
      FROM accounts a
      JOIN people p ON p.id = a.shown_as
      WHERE a.id = $1`,

@@ -1,5 +1,6 @@
 import type { LikenessReason } from '@murrabel/core/people'
 import type { Database, Tx } from '../../database.ts'
+import { callTogether } from './called.ts'
 
 /** Why two are one: an address or number they share, or what a colleague saw when they joined them. */
 export type JoinReason = { kind: 'email' | 'phone'; value: string } | LikenessReason
@@ -86,6 +87,11 @@ export const setShownAs = async (
     `UPDATE visits v SET shown_as = n.shown
      FROM unnest($1::bigint[], $2::bigint[]) AS n(id, shown) WHERE v.person_id = n.id AND v.shown_as <> n.shown`,
     columns,
+    tx,
+  )
+  await callTogether(
+    db,
+    shown.map(({ id }) => id),
     tx,
   )
 }

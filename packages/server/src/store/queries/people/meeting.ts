@@ -1,5 +1,6 @@
 import type { LikenessReason } from '@murrabel/core/people'
 import type { Database, Tx } from '../../database.ts'
+import { callTogether } from './called.ts'
 
 /** One change of who is who at a time. */
 export const holdPeople = async (db: Database, brandId: number, tx: Tx): Promise<void> => {
@@ -86,6 +87,11 @@ export async function storeMet(
     `INSERT INTO person_keys (brand_id, key, person_id) SELECT $1, * FROM unnest($2::text[], $3::bigint[])
      ON CONFLICT DO NOTHING`,
     [brandId, keys.map(({ key }) => key), keys.map(({ personId }) => personId)],
+    tx,
+  )
+  await callTogether(
+    db,
+    met.map((m) => m.personId),
     tx,
   )
   const ways = met.flatMap(({ personId, ways: own }) => own.map((way) => ({ ...way, personId })))

@@ -10,9 +10,19 @@ import {
 import type { PersonCard, PersonMember, PersonRow, PersonWay, Proposal, WayKind } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
+import { called } from './called.ts'
 import { lensWhere } from '../entries/lensWhere.ts'
 import { accessOf, addAccess, Where } from '../shared/where.ts'
 import type { JoinReason } from './joins.ts'
+
+/** What is known of somebody and, where nothing is, of those who are joined with them. */
+const knownOf = (alias: string) =>
+  ['language', 'standing', 'note']
+    .map(
+      (column) =>
+        `coalesce(nullif(${alias}.${column}, ''), (SELECT ${column} FROM people m WHERE m.shown_as = ${alias}.id AND m.${column} <> '' ORDER BY m.id LIMIT 1)${column === 'note' ? ", ''" : ''}) AS ${column}`,
+    )
+    .join(', ')
 
 /** Where a page ends: the key of the order, then the id. */
 export type PeopleKey = readonly (string | number)[]
@@ -48,8 +58,6 @@ export function parsePeopleKey(text: string, order: Lens['peopleOrder']): People
 export interface PeopleRow {
   id: number
   name: string
-  standing: PersonStanding | null
-  note: string
   said: number
   /** When they said the latest of it; null: they visited only. */
   last: Date | null
@@ -112,15 +120,15 @@ export function peoplePage(
     return condition ? [condition] : []
   })
   // Few are called so: what they said is found by their accounts.
-  const called = asked.length
+  const chosen = asked.length
     ? `SELECT p.shown_as FROM people p WHERE p.brand_id = ${bind(reader.brandId)} AND ${asked.join(' AND ')}`
     : null
-  if (called)
+  if (chosen)
     where.add(
-      `e.account_id = ANY(ARRAY(SELECT a.id FROM people p JOIN accounts a ON a.person_id = p.id WHERE p.shown_as IN (${called})))`,
+      `e.account_id = ANY(ARRAY(SELECT a.id FROM people p JOIN accounts a ON a.person_id = p.id WHERE p.shown_as IN (${chosen})))`,
     )
   const said = where.toString()
-  const visitors = visitorsSql(bind, { lens, reader, asked: called, window: query.window })
+  const visitors = visitorsSql(bind, { lens, reader, asked: chosen, window: query.window })
   const order = orders[lens.peopleOrder]
   const types = lens.peopleOrder === 'name' ? ['text'] : order.map(() => 'numeric')
   const beyond = after
@@ -139,12 +147,12 @@ export function peoplePage(
        JOIN accounts a ON a.id = s.account_id
        GROUP BY 1
      ), visited AS (${visitors}), them AS (
-       SELECT id, p.name COLLATE "C" AS name, p.standing, p.note, coalesce(said.said, 0) AS said, said.last,
+       SELECT id, ${called('p')} COLLATE "C" AS name, coalesce(said.said, 0) AS said, said.last,
          greatest(said.last, visited.visited) AS latest, coalesce(said.unhappy, 0) AS unhappy
        FROM ${presence(lens)} JOIN people p USING (id)
        WHERE ${lens.visited === 'no' ? 'visited.id IS NULL' : 'true'}
      )
-     SELECT id, name, standing, note, said, last, latest, jsonb_build_array(${[...order, 'id'].join(', ')}) AS key,
+     SELECT id, name, said, last, latest, jsonb_build_array(${[...order, 'id'].join(', ')}) AS key,
        (SELECT count(*) FROM them)::int AS total
      FROM them ${beyond}
      ORDER BY ${order.join(', ')}, id LIMIT ${bind(limit)}`,
@@ -157,12 +165,16 @@ export async function peopleBeside(
   db: Database,
   { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
   people: readonly number[],
-): Promise<Pick<PersonRow, 'id' | 'networks' | 'sentiments' | 'openThreads'>[]> {
+): Promise<Pick<PersonRow, 'id' | 'standing' | 'note' | 'networks' | 'sentiments' | 'openThreads'>[]> {
   const { from, where } = lensWhere(lens, context, reader)
   const ids = where.bind(people)
   const all = new Where()
   addAccess(all, reader, 'e')
-  const [felt, known] = await Promise.all([
+  const [known, felt, wrote] = await Promise.all([
+    db.replica.rows<Pick<PersonRow, 'id' | 'standing' | 'note'>>(
+      `SELECT p.id, ${knownOf('p')} FROM people p WHERE p.id = ANY($1::bigint[])`,
+      [people],
+    ),
     db.replica.rows<{ id: number; sentiments: PersonRow['sentiments'] }>(
       `SELECT i.id, array_agg(said.sentiment ORDER BY said.at, said.id) AS sentiments
        FROM unnest(${ids}::bigint[]) AS i(id)
@@ -186,10 +198,13 @@ export async function peopleBeside(
     ),
   ])
   const feltBy = new Map(felt.map(({ id, sentiments }) => [id, sentiments]))
-  return known.map(({ id, networks, open }) => ({
+  const wroteBy = new Map(wrote.map(({ id, ...where }) => [id, where]))
+  return known.map(({ id, standing, note }) => ({
     id,
-    networks,
-    openThreads: open,
+    standing,
+    note,
+    networks: wroteBy.get(id)?.networks ?? [],
+    openThreads: wroteBy.get(id)?.open ?? 0,
     sentiments: feltBy.get(id) ?? [],
   }))
 }
@@ -210,7 +225,7 @@ export interface ExportedPerson {
 /** What an export says of people, in the order of their ids in the list. */
 export const exportedPeople = (db: Database, people: readonly number[]) =>
   db.replica.rows<Omit<ExportedPerson, 'said' | 'last'>>(
-    `SELECT p.id, p.name, p.language, p.standing, p.note,
+    `SELECT p.id, ${called('p')} AS name, ${knownOf('p')},
        ARRAY(SELECT DISTINCT value FROM people m JOIN person_ways w ON w.person_id = m.id WHERE m.shown_as = p.id AND kind = 'email' ORDER BY 1) AS emails,
        ARRAY(SELECT DISTINCT value FROM people m JOIN person_ways w ON w.person_id = m.id WHERE m.shown_as = p.id AND kind = 'phone' ORDER BY 1) AS phones,
        coalesce((
@@ -255,7 +270,7 @@ type CardRow = Pick<PersonCard, 'id' | 'edition' | 'name' | 'named' | 'language'
 
 export const personById = (db: Database, id: number, tx?: Tx): Promise<CardRow | undefined> =>
   db.one<CardRow>(
-    `SELECT id, edition, name, named_by IS NOT NULL AS named, language, standing, note FROM people WHERE id = $1`,
+    `SELECT p.id, p.edition, ${called('p')} AS name, p.named_by IS NOT NULL AS named, ${knownOf('p')} FROM people p WHERE p.id = $1`,
     [id],
     tx,
   )

@@ -1,0 +1,42 @@
+/** Texts of keys and hooks, English. */
+export const keysAndHooks = {
+  title: 'Keys and hooks',
+  intro:
+    'How other programs reach Murrabel: in your name with a key, or with signed messages about customers.',
+  own: 'Your keys',
+  ownText:
+    'A program that has a key acts in your name, may do what you choose here and nothing else, and sees no more than you do.',
+  name: 'Name',
+  nameHint: 'such as: the till at Dunmarrow',
+  doorHint: 'such as: the booking system',
+  mayDo: 'It may',
+  right: {
+    look: 'see entries, people and figures',
+    answer: 'answer, and change threads and people',
+    watch: 'change watches and alerts',
+    import: 'bring in files and customers',
+    setUp: 'set up profiles and hooks',
+  },
+  lasts: 'It lasts',
+  days: '{n} day | {n} days',
+  makeKey: 'Make a key',
+  ends: 'until {date}',
+  ended: 'ended on {date}',
+  used: 'last used on {date}',
+  unused: 'not used yet',
+  remove: 'Remove',
+  once: 'is shown this once. Keep it where only the program reads it.',
+  copy: 'Copy',
+  copied: 'Copied',
+  useKey: 'The program sends it with every request, as the header “Authorization: Bearer” and the key.',
+  doors: 'Customers from other systems',
+  doorsText:
+    'A till, a booking system or a form sends a signed message whenever a customer or a visit changes (Standard Webhooks). The same message twice changes nothing, and what comes late undoes nothing.',
+  makeDoor: 'Make an address',
+  lastMessage: 'last message {t}',
+  noMessage: 'no message yet',
+  taken: '{n} customer taken in | {n} customers taken in',
+  refused: '{n} message refused | {n} messages refused',
+  renew: 'New secret',
+  useDoor: 'Messages go to {address} and are signed with this secret. Such a message says:',
+}
