@@ -38,6 +38,8 @@ export interface Writer {
   language: Language
   /** When they wrote first, epoch milliseconds. */
   at: number
+  /** What they wrote then: the crossing is the one it names. */
+  said: string
 }
 
 const ships = ['Grey Heron', 'Storm Petrel', 'Little Auk'] as const
@@ -55,7 +57,7 @@ export function bookings(
   const silent = new People(random, 'b')
   const lines: BookingLine[] = []
   let customers = 0
-  const customer = (who: Omit<Writer, 'at'>): BookedBy => ({
+  const customer = (who: Omit<Writer, 'at' | 'said'>): BookedBy => ({
     number: `C${String(++customers + 4000)}`,
     name: who.name,
     email: who.email,
@@ -76,13 +78,13 @@ export function bookings(
         ] as const)
       : '',
   })
-  const book = (by: BookedBy, at: number) => lines.push(crossing(random, { by, at, end }))
+  const book = (by: BookedBy, at: number, said = '') => lines.push(crossing(random, { by, at, end, said }))
   for (const writer of writers) {
     if (random() > 0.75) continue
     const by = customer(writer)
     // What they wrote of: a crossing days before, or one ahead.
     const about = writer.at + (random() < 0.75 ? -(0.2 + 2.5 * random()) * day : (1 + 20 * random()) * day)
-    book(by, onTheHour(about))
+    book(by, onTheHour(about), writer.said)
     for (let more = Math.floor(5 * random() ** 2); more > 0; more--)
       book(by, onTheHour(end - 365 * day * random()))
     if (random() < 0.12) book(by, onTheHour(end + (1 + 40 * random()) * day))
@@ -101,9 +103,15 @@ export function bookings(
       book(by, onTheHour(end - 365 * day * random()))
     if (random() < 0.08) book(by, onTheHour(end + (1 + 60 * random()) * day))
   }
+  const taken = new Set<string>()
   return lines
     .sort((a, b) => (a.at < b.at ? -1 : 1))
-    .map((line, i) => ({ ...line, reference: `SK${4000 + i}` }))
+    .map((line, i) => {
+      const reference =
+        line.reference && !taken.has(line.reference) ? line.reference : `SK${String(20_000 + i)}`
+      taken.add(reference)
+      return { ...line, reference }
+    })
 }
 
 /** Ships leave between six and eight, every twenty minutes. */
@@ -113,16 +121,22 @@ function onTheHour(at: number): number {
   return midnight + Math.round(time / (hour / 3)) * (hour / 3)
 }
 
-function crossing(random: Random, { by, at, end }: { by: BookedBy; at: number; end: number }): BookingLine {
-  const from = weighted(
-    random,
-    places.map((place) => [place, place.weight] as const),
-  )
+function crossing(
+  random: Random,
+  { by, at, end, said }: { by: BookedBy; at: number; end: number; said: string },
+): BookingLine {
+  const named = places.find(({ name }) => said.includes(name))
+  const from =
+    named ??
+    weighted(
+      random,
+      places.map((place) => [place, place.weight] as const),
+    )
   const to = pick(
     random,
     places.filter((place) => place !== from && (from.id === 'port-ellery' || place.id === 'port-ellery')),
   )
-  const ship = pick(random, ships)
+  const ship = ships.find((name) => said.includes(name)) ?? pick(random, ships)
   const party = weighted(random, [
     [1, 26],
     [2, 44],
@@ -136,7 +150,7 @@ function crossing(random: Random, { by, at, end }: { by: BookedBy; at: number; e
   const price = party * (back ? fare.back : fare.single) + (car ? (back ? fare.carBack : fare.car) : 0)
   return {
     op: 'booking',
-    reference: '',
+    reference: /\bSK\d{4}\b/.exec(said)?.[0] ?? '',
     customer: by,
     at: new Date(at).toISOString(),
     route: `${from.name} to ${to.name}${back ? ' and back' : ''}${car ? ', with a car' : ''}`,

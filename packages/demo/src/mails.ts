@@ -49,9 +49,11 @@ export function mails({ seed, end, scale }: { seed: number; end: number; scale: 
   instants(random, { end, count: Math.round(460 * scale) }).forEach((at, i) => {
     const language = pick(random, ['en', 'en', 'en', 'en', 'en', 'fr', 'fr', 'de', 'es'] as const)
     const who = people.somebody({ again: 0.1, language })
-    all.push(...conversation(random, { talk: decks.get(language)!.deal(), who, at, end, number: i }))
+    const written = conversation(random, { talk: decks.get(language)!.deal(), who, at, end, number: i })
+    all.push(...written)
     const email = addressOf(who)
-    if (!writers.has(email)) writers.set(email, { name: who.name, email, phone: '', language, at })
+    if (!writers.has(email))
+      writers.set(email, { name: who.name, email, phone: '', language, at, said: saidIn(written) })
   })
   all.push(...byMachines(random, all))
   const uids = { mails: 0, sent: 0 }
@@ -108,6 +110,13 @@ function conversation(
   }
   return written
 }
+
+/** What the customer said, and the booking that it is about. */
+const saidIn = (written: readonly Written[]): string =>
+  written
+    .filter(({ ours }) => !ours)
+    .map(({ subject, text }) => `${subject} ${text}`)
+    .join(' ')
 
 const addressOf = ({ handle }: Somebody) =>
   `${handle.replace(/[^a-z0-9.]/gi, '').toLowerCase() || 'guest'}@post.example`

@@ -59,7 +59,14 @@ function texters(lines: readonly TextmastLine[], seed: number): Writer[] {
     if (line.op !== 'text' || line.from === line.number || writers.has(line.from)) continue
     const language = line.from.startsWith('+33') ? 'fr' : line.from.startsWith('+49') ? 'de' : 'en'
     const { name } = people.somebody({ again: 0, language })
-    writers.set(line.from, { name, email: '', phone: line.from, language, at: Date.parse(line.sent) })
+    writers.set(line.from, {
+      name,
+      email: '',
+      phone: line.from,
+      language,
+      at: Date.parse(line.sent),
+      said: line.text,
+    })
   }
   return [...writers.values()]
 }

@@ -113,6 +113,7 @@ export const people = {
     phone: 'the same number, {value}',
     names: 'names alike to {likeness} of 1 (“{one}”, “{other}”)',
     sameName: 'the same name, “{one}”',
+    sameHandle: 'the same handle, “{one}”',
     place: 'both wrote about {place}',
     topic: 'both spoke of {words} around {date}',
   },

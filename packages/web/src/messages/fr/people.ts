@@ -121,6 +121,7 @@ export const people: typeof english = {
     phone: 'le même numéro, {value}',
     names: 'noms proches à {likeness} sur 1 (« {one} », « {other} »)',
     sameName: 'le même nom, « {one} »',
+    sameHandle: 'le même pseudonyme, « {one} »',
     place: 'toutes deux ont écrit sur {place}',
     topic: 'toutes deux ont parlé de {words} vers le {date}',
   },

@@ -12,7 +12,11 @@ export function useReasons(): (reasons: readonly JoinReason[]) => string {
       case 'phone':
         return t(`people.reason.${reason.kind}`, { value: reason.value })
       case 'names':
-        if (reason.one === reason.other) return t('people.reason.sameName', { one: reason.one })
+        // A name is of several words; one word, such as "tide.ailsa", is how somebody signs.
+        if (reason.one === reason.other)
+          return t(reason.one.includes(' ') ? 'people.reason.sameName' : 'people.reason.sameHandle', {
+            one: reason.one,
+          })
         return t('people.reason.names', {
           one: reason.one,
           other: reason.other,
