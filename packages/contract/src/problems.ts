@@ -7,6 +7,7 @@ import { importsProblems } from './imports/problems.ts'
 import { inboxProblems } from './inbox/problems.ts'
 import { keysProblems } from './keys/problems.ts'
 import { peopleProblems } from './people/problems.ts'
+import { personalDataProblems } from './personalData/problems.ts'
 import { profilesProblems } from './profiles/problems.ts'
 import { sharedProblems } from './shared/problems.ts'
 import { watchesProblems } from './watches/problems.ts'
@@ -18,6 +19,7 @@ export const errorCatalogue = {
   ...brandProblems,
   ...entriesProblems,
   ...inboxProblems,
+  ...personalDataProblems,
   ...keysProblems,
   ...peopleProblems,
   ...watchesProblems,

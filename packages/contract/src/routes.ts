@@ -8,6 +8,7 @@ import { importsRoutes } from './imports/routes.ts'
 import { inboxRoutes } from './inbox/routes.ts'
 import { keysRoutes } from './keys/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
+import { personalDataRoutes } from './personalData/routes.ts'
 import { profilesRoutes } from './profiles/routes.ts'
 import { teachingRoutes } from './teaching/routes.ts'
 import { watchesRoutes } from './watches/routes.ts'
@@ -23,6 +24,7 @@ export const routes = {
   ...alertsRoutes,
   ...profilesRoutes,
   ...followUpsRoutes,
+  ...personalDataRoutes,
   ...keysRoutes,
   ...importsRoutes,
   ...attachmentsRoutes,

@@ -51,6 +51,7 @@ const followUp: FollowUp = {
 const card = (more: Partial<PersonCard> = {}): PersonCard => ({
   id: 7,
   edition: 1,
+  erasedAt: null,
   name: 'Perrin Oakes',
   named: false,
   language: 'en',

@@ -141,6 +141,7 @@ export const entry = (more: Partial<ThreadEntry> = {}): ThreadEntry => ({
   undated: false,
   edits: [],
   deletedAt: null,
+  erased: false,
   reportable: false,
   report: null,
   changeable: false,

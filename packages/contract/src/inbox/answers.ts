@@ -56,6 +56,8 @@ export interface ThreadEntry {
   edits: { title: string | null; text: string; rating: number | null; until: string }[]
   /** When it was taken away outside, and its text with it. */
   deletedAt: string | null
+  /** Its text was erased here because the customer asked for it. */
+  erased: boolean
   language: string | null
   sentiment: Sentiment
   /** Name of the colleague who corrected the reading. */

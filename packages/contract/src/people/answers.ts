@@ -125,6 +125,8 @@ export interface PersonJoin {
 export interface PersonCard {
   id: number
   edition: number
+  /** Their data was erased then; null: it was not. */
+  erasedAt: string | null
   name: string
   /** A colleague named them; otherwise they are called as on the network. */
   named: boolean

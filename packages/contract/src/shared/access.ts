@@ -12,6 +12,8 @@ export const rights = {
   import: ['owner', 'lead', 'specialist'],
   /** Connect and disconnect profiles and feeds. */
   setUp: ['owner', 'lead'],
+  /** Hand out one person's data, and erase it. */
+  data: ['owner', 'lead'],
 } as const satisfies Record<string, readonly Role[]>
 
 export type Right = keyof typeof rights

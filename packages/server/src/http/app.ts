@@ -18,6 +18,7 @@ import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
 import { readKey, readSession, sameOrigin, sessionRoutes } from './brand.ts'
 import { peopleRoutes } from './people.ts'
+import { personalDataRoutes } from './personalData.ts'
 import { threadRoutes } from './inbox.ts'
 import { teachingRoutes } from './teaching.ts'
 import { tellVersion, webPages } from './webPages.ts'
@@ -66,6 +67,7 @@ const sections = [
   teachingRoutes,
   alertRoutes,
   profileRoutes,
+  personalDataRoutes,
   keyRoutes,
   importRoutes,
   attachmentRoutes,

@@ -50,6 +50,7 @@ const ask = (call: Caller, name: RouteName, of: Things) => {
     event: of.event,
     way: of.way,
     visit: of.visit,
+    request: of.request,
   })
   return call<Problem>(
     routes[name].method,

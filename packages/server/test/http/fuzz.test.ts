@@ -37,6 +37,7 @@ const pathWith = (name: RouteName, id: string | number = '') =>
     event: id || own.event,
     way: id || own.way,
     visit: id || own.visit,
+    request: id || own.request,
   })
 
 /** The same body with one leaf after the other replaced. */

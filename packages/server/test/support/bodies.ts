@@ -41,6 +41,8 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     changeVisit: { at: '2026-11-20T09:00:00Z', ship: 'Little Auk', placeId: of.place },
     sayVisit: { belongs: true },
     takeCustomers: { customers: [{ reference: 'C1', name: 'Bastian Feld' }] },
+    askHandOut: { askedBy: 'the customer, by mail' },
+    erasePerson: { askedBy: 'the customer, by mail' },
     makeKey: { name: 'Till', rights: ['look'], endsAt: new Date(Date.now() + 30 * 86_400_000).toISOString() },
     makeDoor: { name: 'Booking system' },
     addWay: { kind: 'phone', value: '+44 7700 900142' },

@@ -24,6 +24,7 @@ export interface Things {
   join: number
   way: number
   visit: number
+  request: number
   key: number
   door: number
   place: number | null
@@ -74,6 +75,9 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   changeVoice: 'account',
   person: 'person',
   changePerson: 'person',
+  askHandOut: 'person',
+  handOut: 'person',
+  erasePerson: 'person',
   removeKey: 'key',
   renewDoor: 'door',
   removeDoor: 'door',
@@ -199,6 +203,10 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
        VALUES ($1, $2, $2, $3, now(), $4, 'done', 'file', now())`,
       [brandId, person, word, profile.placeId],
     )
+    const request = await one(
+      `INSERT INTO data_requests (brand_id, kind, person_id, asked_by, counts) VALUES ($1, 'handOut', $2, 'they', '{}')`,
+      [brandId, person],
+    )
     const accessKey = await one(
       `INSERT INTO access_keys (brand_id, colleague_id, name, token_hash, ending, rights, ends_at)
        VALUES ($1, $2, $3, sha256($4::bytea), 'abcd', '{look}', now() + interval '1 day')`,
@@ -304,6 +312,7 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       join,
       way,
       visit,
+      request,
       key: accessKey,
       door,
       place: profile.placeId,

@@ -14,6 +14,7 @@ export const en = {
     profiles: 'Profiles',
     import: 'Import',
     keys: 'Keys and hooks',
+    personalData: 'Personal data',
   },
   band: {
     places: '{n} place | {n} places',
@@ -382,6 +383,18 @@ export const en = {
     },
   },
   keysAndHooks,
+  personalData: {
+    title: 'Personal data',
+    intro: 'What people asked for of their own data. Who they were is not kept once it is erased.',
+    emptyTitle: 'Nobody has asked yet',
+    emptyText: 'Data is handed out and erased from the card of a person.',
+    when: 'When',
+    what: 'What',
+    askedBy: 'Who asked',
+    by: 'Who did it',
+    held: 'What there was',
+    kind: { handOut: 'Person {n}: handed out', erase: 'Person {n}: erased' },
+  },
   import: {
     title: 'Import',
     intro:

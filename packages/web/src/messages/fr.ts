@@ -16,6 +16,7 @@ export const fr: Messages = {
     profiles: 'Profils',
     import: 'Import',
     keys: 'Clés et messages',
+    personalData: 'Données personnelles',
   },
   band: {
     places: '{n} lieu | {n} lieux',
@@ -421,6 +422,19 @@ export const fr: Messages = {
     },
   },
   keysAndHooks,
+  personalData: {
+    title: 'Données personnelles',
+    intro:
+      'Ce que des personnes ont demandé de leurs données. Une fois effacées, on ne garde pas de qui il s’agissait.',
+    emptyTitle: 'Personne n’a encore rien demandé',
+    emptyText: 'On remet et on efface les données depuis la fiche d’une personne.',
+    when: 'Quand',
+    what: 'Quoi',
+    askedBy: 'Qui l’a demandé',
+    by: 'Qui l’a fait',
+    held: 'Ce qu’il y avait',
+    kind: { handOut: 'Personne {n} : remises', erase: 'Personne {n} : effacées' },
+  },
   import: {
     title: 'Import',
     intro:

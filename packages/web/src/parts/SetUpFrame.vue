@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { useT } from '../composables/useT.ts'
+import { useBrand } from '../stores/brand.ts'
 
 defineProps<{ title: string; intro: string }>()
 const { t } = useT()
+const brand = useBrand()
 </script>
 
 <template>
@@ -11,6 +13,9 @@ const { t } = useT()
       <h4>{{ t('sections.setUp') }}</h4>
       <RouterLink to="/set-up/profiles">{{ t('sections.profiles') }}</RouterLink>
       <RouterLink to="/set-up/import">{{ t('sections.import') }}</RouterLink>
+      <RouterLink v-if="brand.mayCall('dataRequests')" to="/set-up/personal-data">{{
+        t('sections.personalData')
+      }}</RouterLink>
       <RouterLink to="/set-up/keys">{{ t('sections.keys') }}</RouterLink>
     </nav>
     <section>

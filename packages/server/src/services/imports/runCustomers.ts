@@ -1,3 +1,4 @@
+import { hiddenBy } from '../../access/hidden.ts'
 import type { Context } from '../../context.ts'
 import type { ReadCustomer } from '../../files/readCustomers.ts'
 import type { Piece } from '../../jobs/due/piece.ts'
@@ -38,13 +39,18 @@ export async function bringInCustomers(
     const customers = rows.items.map(customerOf(places, task.name))
     const done = from + rows.items.length
     await db.inTransaction(async (tx) => {
-      const { added, known } = await takeCustomers(
+      const { added, known, erased } = await takeCustomers(
         db,
-        { brandId: task.brandId, source: 'file', toldAt: task.createdAt },
+        {
+          brandId: task.brandId,
+          hidden: hiddenBy(context.config.sealingKey),
+          source: 'file',
+          toldAt: task.createdAt,
+        },
         customers,
         tx,
       )
-      await addImportCounts(db, { id: task.id, added, known, refused: 0, done }, tx)
+      await addImportCounts(db, { id: task.id, added, known: known + erased, refused: 0, done }, tx)
       await piece.keep({ at: done }, tx)
     })
     from = done

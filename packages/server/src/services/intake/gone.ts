@@ -31,6 +31,19 @@ export async function eraseGone(
   return erased.length
 }
 
+/** Of these items, those whose words were not erased here: what was is not taken in again. */
+export async function unlessErased(
+  db: Database,
+  profile: IngestProfile,
+  items: readonly CleanItem[],
+  tx: Tx,
+): Promise<CleanItem[]> {
+  const outsideIds = items.map(({ outsideId }) => outsideId)
+  const gone = await goneOf(db, { profileId: profile.id, outsideIds }, tx)
+  const erased = new Set(gone.filter((each) => each.erased).map(({ outsideId }) => outsideId))
+  return erased.size ? items.filter(({ outsideId }) => !erased.has(outsideId)) : [...items]
+}
+
 /** Of these items, those that are known to have been taken away. */
 export async function goneAlready(
   db: Database,

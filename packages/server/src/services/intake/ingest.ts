@@ -9,7 +9,7 @@ import { keepRaw, knownEntries, isChanged, changeEntries, addEntries } from './s
 import { cleanItem, cleanJson, type CleanItem } from './cleanItem.ts'
 import { apartId, isOfSomebodyElse, takeNewIds, takenId } from './identity.ts'
 import { agreeWithSiblings } from './siblings.ts'
-import { eraseGone, goneAlready } from './gone.ts'
+import { eraseGone, goneAlready, unlessErased } from './gone.ts'
 import { apartOf, noLongerApart, setApart, type Apart } from './setApart.ts'
 import { holdProfileEntries } from '../../store/queries/actions/ownEntries.ts'
 import { confirmOwn, takeReports } from '../actions/index.ts'
@@ -162,7 +162,8 @@ function storePage(
   const { db, due } = parts
   return db.inTransaction(async (tx) => {
     await holdProfileEntries(db, profile.id, tx)
-    const whole = await joinPieces(parts, profile, given, tx)
+    const kept = await unlessErased(db, profile, given, tx)
+    const whole = await unlessErased(db, profile, await joinPieces(parts, profile, kept, tx), tx)
     const { items, strays } = await agreeWithSiblings(db, profile, whole, tx)
     const result = sumOf(base, items.length ? await storeItems(parts, profile, { items, strays }, tx) : none)
     await atEnd(tx, result)

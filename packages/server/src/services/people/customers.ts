@@ -10,6 +10,7 @@ import {
   type VisitSource,
   type WayKind,
 } from '@murrabel/contract'
+import { hiddenBy } from '../../access/hidden.ts'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -22,6 +23,7 @@ import {
   putWays,
   updatePeople,
 } from '../../store/queries/people/customers.ts'
+import { erasedRefs } from '../../store/queries/people/erase.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
 import { nameless, putVisits, type StoredVisit } from '../../store/queries/people/visits.ts'
 import { namedTags } from '../inbox/index.ts'
@@ -46,6 +48,8 @@ export interface Customer {
 
 interface Telling {
   brandId: number
+  /** Hides what somebody was known by, so that it can be known again. */
+  hidden: (text: string) => Buffer
   source: VisitSource
   /** When it was so there. */
   toldAt: Date
@@ -80,11 +84,12 @@ const visitRef = (ref: string, { reference, at, route }: StoredVisit): string =>
  */
 export async function takeCustomers(
   db: Database,
-  { brandId, source, toldAt }: Telling,
-  customers: readonly Customer[],
+  { brandId, hidden, source, toldAt }: Telling,
+  all: readonly Customer[],
   tx: Tx,
 ): Promise<TakenCustomers> {
   await holdPeople(db, brandId, tx)
+  const customers = await unlessErased(db, { brandId, hidden }, all, tx)
   const told = customers.map((customer) => ({ customer, ref: refOf(customer) }))
   const known = await peopleByRefs(db, { brandId, refs: told.map(({ ref }) => ref) }, tx)
   const fresh = await noteFresh(
@@ -120,7 +125,32 @@ export async function takeCustomers(
     ({ person, ref, customer: { visit } }) =>
       changed.has(person) || (visit !== null && changedVisits.has(visitRef(ref, visit))),
   ).length
-  return { added, known: customers.length - added, erased: 0 }
+  return { added, known: customers.length - added, erased: all.length - customers.length }
+}
+
+/** Leaves out those whose data was erased, unless they have a visit that is later than that. */
+async function unlessErased(
+  db: Database,
+  { brandId, hidden }: Pick<Telling, 'brandId' | 'hidden'>,
+  customers: readonly Customer[],
+  tx: Tx,
+): Promise<Customer[]> {
+  const knownBy = (customer: Customer) => [
+    refOf(customer),
+    ...customer.emails.map((email) => `email:${email}`),
+    ...customer.phones.map((phone) => `phone:${phone}`),
+  ]
+  const visitBy = ({ visit }: Customer) => (visit?.reference ? [`visit:${visit.reference}`] : [])
+  const hashes = customers.flatMap((customer) => [...knownBy(customer), ...visitBy(customer)]).map(hidden)
+  const erased = await erasedRefs(db, { brandId, hashes }, tx)
+  if (!erased.size) return [...customers]
+  const erasedAt = (refs: readonly string[]) =>
+    Math.max(...refs.map((ref) => erased.get(hidden(ref).toString('hex'))?.getTime() ?? -Infinity))
+  return customers.filter((customer) => {
+    const at = erasedAt(knownBy(customer))
+    const isLater = customer.visit !== null && Date.parse(customer.visit.at) > at
+    return erasedAt(visitBy(customer)) === -Infinity && (at === -Infinity || isLater)
+  })
 }
 
 /** Of several under one key the last. */
@@ -184,17 +214,22 @@ async function tagPeople(
 
 /** Customers as a program tells of them. All or none: a customer that cannot be read names its field, and nothing is taken. */
 export function takeFromProgram(
-  parts: Pick<Context, 'db' | 'due' | 'live' | 'now'>,
+  parts: Pick<Context, 'db' | 'due' | 'live' | 'now' | 'config'>,
   { brandId, by, source }: { brandId: number; by: Reader | null; source: 'hook' | 'call' },
   { at, customers }: CustomersDraft,
 ): Promise<TakenCustomers> {
-  const { db, due, live, now } = parts
+  const { db, due, live, now, config } = parts
   return db.inTransaction(async (tx) => {
     const places = await placeNames(db, brandId)
     const read = readCustomers(customers, { places, source })
     // Nothing is told before it is so.
     const toldAt = new Date(Math.min(at === undefined ? now() : Date.parse(at), now()))
-    const taken = await takeCustomers(db, { brandId, source, toldAt }, read, tx)
+    const taken = await takeCustomers(
+      db,
+      { brandId, hidden: hiddenBy(config.sealingKey), source, toldAt },
+      read,
+      tx,
+    )
     if (taken.added) {
       await record(
         db,

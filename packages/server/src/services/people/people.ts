@@ -108,6 +108,7 @@ export async function personCard({ db, now }: Reading, reader: Reader, given: nu
   if (!person) throw new Refusal('notFound')
   return {
     ...person,
+    erasedAt: person.erasedAt?.toISOString() ?? null,
     tags,
     accounts,
     ways,

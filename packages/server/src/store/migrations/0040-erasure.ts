@@ -1,6 +1,7 @@
 /** What somebody asked for of their own data, and that it is not brought back. */
 export const up = `
 ALTER TABLE entries ADD erased boolean NOT NULL DEFAULT false;
+ALTER TABLE people ADD erased_at timestamptz;
 -- Of what was erased here; it is not taken in again, wherever it stands.
 ALTER TABLE gone_items ADD erased boolean NOT NULL DEFAULT false;
 CREATE TABLE data_requests (
@@ -27,5 +28,6 @@ CREATE TABLE erased_refs (
 export const down = `
 DROP TABLE erased_refs, data_requests;
 ALTER TABLE gone_items DROP erased;
+ALTER TABLE people DROP erased_at;
 ALTER TABLE entries DROP erased;
 `

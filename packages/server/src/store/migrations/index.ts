@@ -37,6 +37,7 @@ import * as people from './0036-people.ts'
 import * as followUps from './0037-follow-ups.ts'
 import * as visits from './0038-visits.ts'
 import * as keys from './0039-keys.ts'
+import * as erasure from './0040-erasure.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -79,4 +80,5 @@ export const migrations = [
   { name: '0037-follow-ups', ...followUps },
   { name: '0038-visits', ...visits },
   { name: '0039-keys', ...keys },
+  { name: '0040-erasure', ...erasure },
 ]

@@ -35,6 +35,7 @@ export const inbox = {
   },
   noWords: 'rating only, no text',
   deleted: 'deleted there',
+  erasedAt: 'Erased here on {t}, because the customer asked for it.',
   deletedAt: 'Deleted there on {t}. Its text was removed here as well.',
   edited: 'Changed on {t}: see what stood before',
   stoodUntil: 'until {t}',

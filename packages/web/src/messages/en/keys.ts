@@ -16,6 +16,7 @@ export const keysAndHooks = {
     watch: 'change watches and alerts',
     import: 'bring in files and customers',
     setUp: 'set up profiles and hooks',
+    data: 'hand out and erase the data of people',
   },
   lasts: 'It lasts',
   days: '{n} day | {n} days',

@@ -60,6 +60,25 @@ export const people = {
   joinedBy: 'by {name} on {date}',
   certain: 'joined by itself',
   undoJoin: 'Undo',
+  erasedOn: 'Their data was erased on {date}.',
+  data: {
+    handOut: 'Hand out their data',
+    erase: 'Erase their data',
+    title: { handOut: 'Hand out their data', erase: 'Erase their data' },
+    text: {
+      handOut:
+        'Everything that is here about {name} comes as one ZIP file: a page to read, the same for programs, and their files. Of threads with others it holds what they said and what you answered them.',
+      erase:
+        'Every word of {name} and of your answers to them is erased here, with their names, addresses, notes and files. Counts stay. Answers that wait are not sent, and what networks or tills tell of it again is not taken in. This cannot be undone.',
+    },
+    askedBy: 'Who asked for it, and how',
+    askedByHint: 'such as: they did, by mail on 27 Nov',
+    typeName: 'Type “{name}” to go on',
+    go: { handOut: 'Make the file', erase: 'Erase for good' },
+    load: 'Load the ZIP file',
+    holds: '{entries} said, {answers} answers, {files} files, {visits} visits',
+    erased: 'Erased, with {n} entry | Erased, with {n} entries',
+  },
   visit: {
     add: 'Add a visit',
     edit: 'Visit',

@@ -37,6 +37,7 @@ export const inbox: typeof english = {
   },
   noWords: 'une note sans un mot',
   deleted: 'supprimé là-bas',
+  erasedAt: 'Effacé ici le {t}, parce que la personne l’a demandé.',
   deletedAt: 'Supprimé là-bas le {t}. Le texte a été retiré ici aussi.',
   edited: 'Modifié le {t} : voir ce qui était écrit',
   stoodUntil: 'jusqu’au {t}',

@@ -18,6 +18,7 @@ export const keysAndHooks: typeof english = {
     watch: 'changer les veilles et les alertes',
     import: 'faire entrer des fichiers et des clients',
     setUp: 'régler les profils et les messages',
+    data: 'remettre et effacer les données des personnes',
   },
   lasts: 'Elle dure',
   days: '{n} jour | {n} jours',

@@ -68,6 +68,25 @@ export const people: typeof english = {
   joinedBy: 'par {name}, le {date}',
   certain: 'réunies d’elles-mêmes',
   undoJoin: 'Annuler',
+  erasedOn: 'Ses données ont été effacées le {date}.',
+  data: {
+    handOut: 'Remettre ses données',
+    erase: 'Effacer ses données',
+    title: { handOut: 'Remettre ses données', erase: 'Effacer ses données' },
+    text: {
+      handOut:
+        'Tout ce qui se trouve ici sur {name} vient en un fichier ZIP : une page à lire, la même pour les programmes, et les fichiers. Des fils partagés, il contient ce que cette personne a dit et ce que vous lui avez répondu.',
+      erase:
+        'Chaque mot de {name} et de vos réponses est effacé ici, avec les noms, adresses, notes et fichiers. Les comptes restent. Les réponses en attente ne partent pas, et ce que les réseaux ou les caisses en redisent n’est pas repris. On ne peut pas revenir en arrière.',
+    },
+    askedBy: 'Qui l’a demandé, et comment',
+    askedByHint: 'par exemple : la personne, par courriel le 27 novembre',
+    typeName: 'Écrivez « {name} » pour continuer',
+    go: { handOut: 'Créer le fichier', erase: 'Effacer pour de bon' },
+    load: 'Télécharger le ZIP',
+    holds: '{entries} messages, {answers} réponses, {files} fichiers, {visits} visites',
+    erased: 'Effacé, avec {n} message | Effacé, avec {n} messages',
+  },
   visit: {
     add: 'Ajouter une visite',
     edit: 'Visite',

@@ -78,6 +78,9 @@ export const problems: Record<ErrorCode, string> = {
     'Le fichier n’est pas une collection de conversations en ActivityStreams 2.0 (JSON). Rien n’a été ajouté.',
   cardsUnreadable: 'Le fichier ne contient pas de cartes de personnes (vCard) lisibles. Rien n’a été ajouté.',
   visitKnown: 'Il y a déjà une visite de cette référence. Rien n’a changé.',
+  answerUnderWay:
+    'Une réponse à cette personne est en route. Rien n’a été effacé ; attendez un instant et redemandez.',
+  erasedAlready: 'Ses données ont déjà été effacées. Rien n’a changé.',
   keyWrong: 'Cette clé est fausse, a été retirée ou est échue. Rien n’a été fait.',
   keyNotAllowed: 'Cette clé n’a pas été faite pour cela. Rien n’a été fait ; créez-en une qui le peut.',
   keyEnds: 'Une clé dure entre un jour et un an. Rien n’a été créé.',

@@ -13,7 +13,7 @@ const last = computed(() => entry.edits.at(-1)?.until ?? '')
 
 <template>
   <p v-if="entry.deletedAt" class="soft gone" data-test="deleted">
-    {{ t('inbox.deletedAt', { t: when(entry.deletedAt) }) }}
+    {{ t(entry.erased ? 'inbox.erasedAt' : 'inbox.deletedAt', { t: when(entry.deletedAt) }) }}
   </p>
   <template v-else-if="entry.edits.length">
     <button

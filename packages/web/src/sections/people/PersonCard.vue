@@ -19,6 +19,7 @@ const { person, may = false } = defineProps<{ person: PersonCard; may?: boolean 
 const emit = defineEmits<{ changed: [person?: number]; show: [id: number] }>()
 const PersonSheet = onDemand(() => import('./PersonSheet.vue'))
 const VisitSheet = onDemand(() => import('./VisitSheet.vue'))
+const DataSheet = onDemand(() => import('./DataSheet.vue'))
 const WaySheet = onDemand(() => import('./WaySheet.vue'))
 const { t, number, day, exact, languageName } = useTexts()
 const brand = useBrand()
@@ -32,6 +33,12 @@ function openWay(one: PersonWay | null): void {
   wayOpen.value = true
 }
 
+const dataOpen = ref(false)
+const asked = ref<'handOut' | 'erase'>('handOut')
+function askData(kind: 'handOut' | 'erase'): void {
+  asked.value = kind
+  dataOpen.value = true
+}
 const visitOpen = ref(false)
 const visit = ref<Visit | null>(null)
 function openVisit(one: Visit | null): void {
@@ -88,7 +95,7 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
         }"
         >{{ t('people.answer') }}</RouterLink
       >
-      <el-dropdown v-if="may" :persistent="false" trigger="click">
+      <el-dropdown v-if="may && !person.erasedAt" :persistent="false" trigger="click">
         <button type="button" class="button icon" :aria-label="t('people.more')" :title="t('people.more')">
           <Ellipsis :size="16" />
         </button>
@@ -97,6 +104,12 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
             <el-dropdown-item @click="editing = true">{{ t('people.edit') }}</el-dropdown-item>
             <el-dropdown-item @click="openWay(null)">{{ t('people.wayAdd') }}</el-dropdown-item>
             <el-dropdown-item @click="openVisit(null)">{{ t('people.visit.add') }}</el-dropdown-item>
+            <template v-if="brand.mayCall('erasePerson')">
+              <el-dropdown-item divided @click="askData('handOut')">{{
+                t('people.data.handOut')
+              }}</el-dropdown-item>
+              <el-dropdown-item @click="askData('erase')">{{ t('people.data.erase') }}</el-dropdown-item>
+            </template>
           </el-dropdown-menu>
         </template>
       </el-dropdown>
@@ -117,6 +130,7 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       <span v-if="person.language">{{ languageName(person.language) }} · </span>
       <span v-if="person.since">{{ t('people.since', { date: day(person.since) }) }}</span>
     </p>
+    <p v-if="person.erasedAt" class="soft">{{ t('people.erasedOn', { date: day(person.erasedAt) }) }}</p>
     <p v-for="text in consents" :key="text" class="soft">{{ text }}</p>
     <p v-if="person.standing || person.note" class="known">
       <b v-if="person.standing">{{ t(`watch.voices.standings.${person.standing}`) }}</b>
@@ -203,6 +217,13 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
       </ul>
     </section>
     <PersonSheet v-model="editing" :person="person" @changed="emit('changed')" />
+    <DataSheet
+      v-model="dataOpen"
+      :person="person.id"
+      :name="person.name"
+      :kind="asked"
+      @changed="emit('changed')"
+    />
     <VisitSheet v-model="visitOpen" :person="person.id" :visit="visit" @changed="emit('changed')" />
     <WaySheet v-model="wayOpen" :person="person.id" :way="way" @changed="emit('changed')" />
   </article>

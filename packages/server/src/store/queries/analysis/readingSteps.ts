@@ -51,7 +51,7 @@ export const readEntriesAfter = (
   db.rows<EntryToReread>(
     `SELECT id, thread_id AS "threadId", direction, title, text, rating, private, at
      FROM entries
-     WHERE brand_id = $1 AND id > $2 AND analysed_at IS NOT NULL
+     WHERE brand_id = $1 AND id > $2 AND analysed_at IS NOT NULL AND NOT erased
      ORDER BY id
      LIMIT $3`,
     [brandId, after, limit],

@@ -130,7 +130,7 @@ export const entriesOfThread = (
   db.rows<ThreadEntryRow>(
     `SELECT * FROM (
        SELECT e.id, e.channel, e.direction, e.private, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at,
-         e.deleted_at AS "deletedAt",
+         e.deleted_at AS "deletedAt", e.erased,
          coalesce((
            SELECT jsonb_agg(jsonb_build_object('title', d.title, 'text', d.text, 'rating', d.rating, 'until', d.until) ORDER BY d.until, d.id)
            FROM entry_edits d

@@ -26,9 +26,9 @@ export const goneOf = (
   db: Database,
   { profileId, outsideIds }: { profileId: number; outsideIds: readonly string[] },
   tx: Tx,
-): Promise<{ outsideId: string }[]> =>
-  db.rows<{ outsideId: string }>(
-    `SELECT outside_id AS "outsideId"
+): Promise<{ outsideId: string; erased: boolean }[]> =>
+  db.rows<{ outsideId: string; erased: boolean }>(
+    `SELECT outside_id AS "outsideId", erased
      FROM gone_items
      WHERE profile_id = $1 AND outside_id = ANY($2::text[])`,
     [profileId, outsideIds],

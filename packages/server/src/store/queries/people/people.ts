@@ -266,11 +266,13 @@ export async function visiblePeople(
   return new Map(rows.map(({ id, shownAs }) => [id, shownAs]))
 }
 
-type CardRow = Pick<PersonCard, 'id' | 'edition' | 'name' | 'named' | 'language' | 'standing' | 'note'>
+type CardRow = Pick<PersonCard, 'id' | 'edition' | 'name' | 'named' | 'language' | 'standing' | 'note'> & {
+  erasedAt: Date | null
+}
 
 export const personById = (db: Database, id: number, tx?: Tx): Promise<CardRow | undefined> =>
   db.one<CardRow>(
-    `SELECT p.id, p.edition, ${called('p')} AS name, p.named_by IS NOT NULL AS named, ${knownOf('p')} FROM people p WHERE p.id = $1`,
+    `SELECT p.id, p.edition, p.erased_at AS "erasedAt", ${called('p')} AS name, p.named_by IS NOT NULL AS named, ${knownOf('p')} FROM people p WHERE p.id = $1`,
     [id],
     tx,
   )

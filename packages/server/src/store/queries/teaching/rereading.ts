@@ -54,7 +54,7 @@ export const entriesBelow = (
        e.corrected_by IS NOT NULL AS corrected, e.kind, e.wish, t.state = 'done' AS finished
      FROM entries e
      JOIN threads t ON t.id = e.thread_id
-     WHERE e.brand_id = $1 AND e.direction = 'in' AND e.analysed_at IS NOT NULL AND e.id < $2
+     WHERE e.brand_id = $1 AND e.direction = 'in' AND e.analysed_at IS NOT NULL AND NOT e.erased AND e.id < $2
      ORDER BY e.id DESC
      LIMIT $3`,
     [brandId, below, limit],

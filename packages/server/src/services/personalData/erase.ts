@@ -1,0 +1,75 @@
+import type { DataRequest, DataRequestDraft } from '@murrabel/contract'
+import type { Reader } from '../../access/reader.ts'
+import { hiddenBy } from '../../access/hidden.ts'
+import type { Context } from '../../context.ts'
+import { Refusal } from '../../problem.ts'
+import { insertRequest } from '../../store/queries/people/dataRequests.ts'
+import {
+  actionsAbout,
+  erasePeople,
+  eraseTexts,
+  eraseThreads,
+  keepErasedRefs,
+  refsOf,
+} from '../../store/queries/people/erase.ts'
+import { holdPeople } from '../../store/queries/people/meeting.ts'
+import { personById } from '../../store/queries/people/people.ts'
+import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
+import { record } from '../log/index.ts'
+import { allAbout } from './about.ts'
+
+/**
+ * Erases somebody: every word of theirs and of ours to them, their names, addresses and numbers, what was noted of them, the items
+ * as they came, and all that repeats them. What is counted stays, as nobody's. It is not brought back: neither by a network that
+ * tells it again nor by a till or a file. Answers that wait are not sent. That it was asked for, and who did it, is kept.
+ *
+ * @throws Refusal notFound, erasedAlready, answerUnderWay
+ */
+export async function erasePerson(
+  context: Pick<Context, 'db' | 'due' | 'live' | 'now' | 'config'>,
+  reader: Reader,
+  given: number,
+  { askedBy }: DataRequestDraft,
+): Promise<DataRequest> {
+  const { db, due, live, now, config } = context
+  const { brandId, colleagueId } = reader
+  const at = new Date(now())
+  const { request, threads } = await db.inTransaction(async (tx) => {
+    await holdPeople(db, brandId, tx)
+    const about = await allAbout({ db }, reader, given, tx)
+    if ((await personById(db, about.person, tx))?.erasedAt) throw new Refusal('erasedAlready')
+    const entries = about.entries.map(({ id }) => id)
+    const alone = about.threads.filter(({ shared }) => !shared).map(({ id }) => id)
+    const actions = await actionsAbout(db, { threads: alone, entries }, tx)
+    if (actions.some(({ state }) => state === 'sending')) throw new Refusal('answerUnderWay')
+    const ids = actions.map(({ id }) => id)
+    await due.drop('act', ids, tx)
+    const refs = await refsOf(db, about.people, tx)
+    await keepErasedRefs(db, { brandId, hashes: refs.map(hiddenBy(config.sealingKey)), at }, tx)
+    await eraseTexts(db, { entries, at }, tx)
+    await eraseThreads(db, { threads: about.threads, actions: ids }, tx)
+    await erasePeople(db, { brandId, people: about.people, accounts: about.accounts, at }, tx)
+    const touched = about.threads.map(({ id }) => id)
+    await refreshThreads(db, touched, await businessHoursOf(db, brandId, tx), now(), tx)
+    const made = await insertRequest(
+      db,
+      { brandId, kind: 'erase', personId: about.person, askedBy, colleagueId, counts: about.counts },
+      tx,
+    )
+    await record(
+      db,
+      reader,
+      {
+        kind: 'erasePerson',
+        on: ['person', about.person],
+        detail: { request: made.id, counts: about.counts },
+      },
+      tx,
+    )
+    await live.tell(brandId, { kind: 'people' }, tx)
+    return { request: made, threads: touched }
+  })
+  for (let i = 0; i < threads.length; i += 500)
+    await live.tell(brandId, { kind: 'thread', threads: threads.slice(i, i + 500) })
+  return request
+}

@@ -1,0 +1,2 @@
+export { erasePerson } from './erase.ts'
+export { askHandOut, handOut, listRequests } from './handOut.ts'
