@@ -1,7 +1,13 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { nextTick } from 'vue'
 import { describe, expect, test } from 'vitest'
-import { problemOf, type ImportState, type ProfileAnswer, type TideAnswer } from '@murrabel/contract'
+import {
+  customerColumns,
+  problemOf,
+  type ImportState,
+  type ProfileAnswer,
+  type TideAnswer,
+} from '@murrabel/contract'
 import LensLine from '../src/parts/LensLine.vue'
 import TideLine from '../src/parts/TideLine.vue'
 import UndoStrip from '../src/parts/UndoStrip.vue'
@@ -456,6 +462,8 @@ describe('importing', () => {
     await flushPromises()
     expect(calls.filter(({ path }) => path.endsWith('/start')).at(-1)!.body).toEqual({
       ...asked,
+      customers: Object.fromEntries(customerColumns.map((name) => [name, null])),
+      country: null,
       profileId: null,
       anyway: true,
     })

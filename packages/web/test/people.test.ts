@@ -180,7 +180,7 @@ describe('the page of people', () => {
       { role: 'reader' },
     )
     expect(button(html, 'Join them')).toBeUndefined()
-    expect(button(html, 'Edit')).toBeUndefined()
+    expect(html.find('button[aria-label="More"]').exists()).toBe(false)
   })
 
   test('nobody under the lens, and a fault, are told apart', async () => {
