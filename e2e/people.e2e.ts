@@ -236,7 +236,7 @@ test('another program brings a customer with a key, until the key is removed', a
   await signIn(page, 'ivo')
   await page.goto(`${address}/set-up/keys`)
   await accessible(page)
-  const form = page.locator('form').first()
+  const form = page.getByRole('main').locator('form').first()
   await form.getByLabel('Name').fill('The till at Dunmarrow')
   await form.getByText('bring in files and customers').click()
   await form.getByRole('button', { name: 'Make a key' }).click()

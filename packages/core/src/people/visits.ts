@@ -43,7 +43,7 @@ const day = 86_400_000
 const daysAfter = 28
 const daysBefore = 60
 /** What each reason takes of the doubt that is left, at its strongest. */
-const takes = { reference: 0.95, near: 0.6, ship: 0.45, place: 0.35, route: 0.3 } as const
+const takes = { reference: 0.95, after: 0.6, before: 0.5, ship: 0.45, place: 0.35, route: 0.3 } as const
 /** Less is not proposed. */
 const leastWeight = 0.5
 /** Shorter words of a route tell nothing. */
@@ -51,7 +51,8 @@ const lettersOfRoute = 4
 
 /**
  * How much speaks for a thread being about a visit of the same person: a booking reference in its words, nearness in time, the
- * same place, the ship or the route named. Null for too little: time alone is enough only for what was said within days.
+ * same place, the ship or the route named. Null for too little: time alone is enough only for what was
+ * said within days of it.
  *
  * @example
  * belongingOf(
@@ -64,24 +65,25 @@ export function belongingOf(thread: ComparableThread, visit: ComparableVisit): B
   const said = new Set(words)
   const reasons: BelongingReason[] = []
   let doubt = 1
-  const counts = (kind: keyof typeof takes, share: number, reason: BelongingReason) => {
-    doubt *= 1 - takes[kind] * share
+  const counts = (share: number, reason: BelongingReason) => {
+    doubt *= 1 - share
     reasons.push(reason)
   }
   if (visit.reference && names(words, searchWords(visit.reference)))
-    counts('reference', 1, { kind: 'reference', reference: visit.reference })
+    counts(takes.reference, { kind: 'reference', reference: visit.reference })
   const after = (thread.at - visit.at) / day
   const nearness = after >= 0 ? 1 - after / daysAfter : 1 + after / daysBefore
-  if (nearness > 0) counts('near', nearness, { kind: 'near', days: Math.trunc(after) })
+  if (nearness > 0)
+    counts(nearness * (after >= 0 ? takes.after : takes.before), { kind: 'near', days: Math.trunc(after) })
   else if (!reasons.length) return null
   if (visit.ship && names(words, searchWords(visit.ship)))
-    counts('ship', 1, { kind: 'ship', ship: visit.ship })
+    counts(takes.ship, { kind: 'ship', ship: visit.ship })
   if (visit.placeId !== null && visit.placeId === thread.placeId)
-    counts('place', 1, { kind: 'place', place: visit.placeId })
+    counts(takes.place, { kind: 'place', place: visit.placeId })
   const route = [...new Set(searchWords(visit.route))].filter(
     (word) => word.length >= lettersOfRoute && said.has(word),
   )
-  if (route.length) counts('route', 1, { kind: 'route', words: route })
+  if (route.length) counts(takes.route, { kind: 'route', words: route })
   const weight = 1 - doubt
   return weight >= leastWeight ? { weight, reasons } : null
 }

@@ -35,6 +35,7 @@ describe('which visit a thread is about', () => {
     ],
     ['at its place', { at: 110 * day, placeId: 1 }, ['near', 'place']],
     ['at another place', { at: 110 * day, placeId: 2 }, null],
+    ['days before it, nothing named', { at: 97 * day }, null],
     [
       'a year later with its reference',
       { at: 465 * day, text: 'Where is the refund of sk4471?' },

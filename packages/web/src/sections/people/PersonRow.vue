@@ -31,7 +31,7 @@ const known = computed(() =>
     </span>
     <span class="said">{{ number(row.said) }}</span>
     <span class="felt">
-      <SentimentDots :sentiments="row.sentiments" />
+      <SentimentDots v-if="row.sentiments.length" :sentiments="row.sentiments" />
       <small v-if="row.last" class="soft">
         <time :datetime="row.last" :title="exact(row.last)">{{ day(row.last) }}</time>
         <span v-if="row.openThreads" class="open">
