@@ -221,7 +221,10 @@ test('a thread is said to be about a visit, and the word is taken back', async (
   await signIn(page, 'tamsin')
   await page.goto(`${address}/inbox/people?named=brackwater&visited=yes&time=all`)
   await page.locator('[data-person]').filter({ hasText: 'Ottilie' }).click()
-  await page.getByRole('article', { name: 'Ottilie Brackwater' }).getByText('left Dunmarrow without us').click()
+  await page
+    .getByRole('article', { name: 'Ottilie Brackwater' })
+    .getByText('left Dunmarrow without us')
+    .click()
   const visit = page.getByTestId('thread-visit')
   await expect(visit).toContainText('Dunmarrow to Port Ellery, Grey Heron')
   await expect(visit).toContainText('names Grey Heron')
@@ -244,10 +247,16 @@ test('another program brings a customer with a key, until the key is removed', a
   const bring = () =>
     request.post(`${address}/api/customers`, {
       headers: { authorization: `Bearer ${key}` },
-      data: { customers: [{ reference: 'T1', name: 'Quentin Mossgrove', email: 'quentin@mossgrove.example' }] },
+      data: {
+        customers: [{ reference: 'T1', name: 'Quentin Mossgrove', email: 'quentin@mossgrove.example' }],
+      },
     })
   expect((await bring()).status()).toBe(200)
-  await page.getByRole('listitem').filter({ hasText: 'The till at Dunmarrow' }).getByRole('button', { name: 'Remove' }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'The till at Dunmarrow' })
+    .getByRole('button', { name: 'Remove' })
+    .click()
   await expect(page.getByRole('listitem').filter({ hasText: 'The till at Dunmarrow' })).toHaveCount(0)
   expect((await bring()).status()).toBe(401)
 })

@@ -302,6 +302,7 @@ describe('handing out somebody’s data', () => {
       headers: { cookie: owner.cookie },
     })
     expect(answer.headers.get('content-type')).toBe('application/zip')
+    expect(answer.headers.get('content-disposition')).toBe(`attachment; filename=murrabel-person-${id}.zip`)
     const files = await unzip(Buffer.from(await answer.arrayBuffer()))
     expect(Object.keys(files).sort()).toEqual([
       expect.stringMatching(/^files\/\d+-re_ceipt\.txt$/),

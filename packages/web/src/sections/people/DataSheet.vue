@@ -60,7 +60,9 @@ async function send(): Promise<void> {
         <el-input v-model="draft.name" maxlength="200" autocomplete="off" />
       </FormField>
       <p v-if="made" class="made" role="status">
-        <a class="button primary" :href="file" download>{{ t('people.data.load') }}</a>
+        <a class="button primary" :href="file" :download="`murrabel-person-${person}.zip`">{{
+          t('people.data.load')
+        }}</a>
         <small class="soft">{{
           t('people.data.holds', {
             entries: number(made.counts.entries),
