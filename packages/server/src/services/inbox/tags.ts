@@ -58,11 +58,7 @@ export async function tagThreads(
     const ids = await lockThreads(db, reader, threads, tx)
     if (!ids.length) throw new Refusal('notFound')
     await checkTags({ db }, reader, remove, tx)
-    const { tags, ids: named } = await namedTags(
-      { db },
-      { brandId: reader.brandId, names: add, field: 'add' },
-      tx,
-    )
+    const { ids: named } = await namedTags({ db }, { brandId: reader.brandId, names: add, field: 'add' }, tx)
     const { brandId, colleagueId } = reader
     const added = await addThreadTags(db, { threads: ids, tags: named, colleagueId }, tx)
     const removed = await removeThreadTags(db, { threads: ids, tags: remove, brandId }, tx)

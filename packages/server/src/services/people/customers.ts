@@ -296,21 +296,24 @@ function readCustomer(
         ? [{ kind, given: said.given, at: said.at ? new Date(said.at) : null, how: said.how ?? '' }]
         : []
     }),
-    visit: visit
-      ? {
-          reference: visit.reference,
-          at: new Date(visit.at).toISOString(),
-          route: visit.route ?? '',
-          ship: visit.ship ?? '',
-          placeId: place?.id ?? null,
-          party: visit.party ?? null,
-          price: visit.price ?? null,
-          currency: visit.currency ?? null,
-          state: visit.state ?? 'booked',
-          source,
-        }
-      : null,
+    visit: visit ? visitAt(visit, { placeId: place?.id ?? null, source }) : null,
   }
   if (!knownAgain(customer)) fields.push(fieldProblem(at, 'nobodyKnown'))
   return customer
 }
+
+const visitAt = (
+  visit: NonNullable<CustomerDraft['visit']>,
+  { placeId, source }: { placeId: number | null; source: 'hook' | 'call' },
+): StoredVisit => ({
+  reference: visit.reference,
+  at: new Date(visit.at).toISOString(),
+  route: visit.route ?? '',
+  ship: visit.ship ?? '',
+  placeId,
+  party: visit.party ?? null,
+  price: visit.price ?? null,
+  currency: visit.currency ?? null,
+  state: visit.state ?? 'booked',
+  source,
+})

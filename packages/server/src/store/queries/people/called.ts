@@ -15,7 +15,7 @@ export const callTogether = async (db: Database, people: readonly number[], tx: 
        SELECT DISTINCT ON (s.id) s.id, m.name, count(*) OVER (PARTITION BY s.id) AS members
        FROM shown s JOIN people m ON m.shown_as = s.id
        ORDER BY s.id, (m.named_by IS NOT NULL) DESC,
-         CASE WHEN m.name ~ '@|^[+0-9 ()-]+$' THEN 0 WHEN m.name ~ '[[:alpha:]]\.? +[[:alpha:]]' THEN 2 ELSE 1 END DESC, m.id
+         CASE WHEN m.name ~ '@|^[+0-9 ()-]+$' THEN 0 WHEN m.name ~ '[[:alpha:]][.]? +[[:alpha:]]' THEN 2 ELSE 1 END DESC, m.id
      )
      UPDATE people p SET called = CASE WHEN best.members > 1 AND p.id = best.id THEN best.name END
      FROM best

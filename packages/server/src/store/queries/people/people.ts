@@ -198,7 +198,7 @@ export async function peopleBeside(
     ),
   ])
   const feltBy = new Map(felt.map(({ id, sentiments }) => [id, sentiments]))
-  const wroteBy = new Map(wrote.map(({ id, ...where }) => [id, where]))
+  const wroteBy = new Map(wrote.map(({ id, ...there }) => [id, there]))
   return known.map(({ id, standing, note }) => ({
     id,
     standing,
