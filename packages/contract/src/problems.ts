@@ -8,6 +8,7 @@ import { inboxProblems } from './inbox/problems.ts'
 import { keysProblems } from './keys/problems.ts'
 import { peopleProblems } from './people/problems.ts'
 import { personalDataProblems } from './personalData/problems.ts'
+import { placesProblems } from './places/problems.ts'
 import { profilesProblems } from './profiles/problems.ts'
 import { sharedProblems } from './shared/problems.ts'
 import { watchesProblems } from './watches/problems.ts'
@@ -19,6 +20,7 @@ export const errorCatalogue = {
   ...brandProblems,
   ...entriesProblems,
   ...inboxProblems,
+  ...placesProblems,
   ...personalDataProblems,
   ...keysProblems,
   ...peopleProblems,

@@ -9,6 +9,7 @@ import { inboxRoutes } from './inbox/routes.ts'
 import { keysRoutes } from './keys/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { personalDataRoutes } from './personalData/routes.ts'
+import { placesRoutes } from './places/routes.ts'
 import { profilesRoutes } from './profiles/routes.ts'
 import { teachingRoutes } from './teaching/routes.ts'
 import { watchesRoutes } from './watches/routes.ts'
@@ -24,6 +25,7 @@ export const routes = {
   ...alertsRoutes,
   ...profilesRoutes,
   ...followUpsRoutes,
+  ...placesRoutes,
   ...personalDataRoutes,
   ...keysRoutes,
   ...importsRoutes,

@@ -47,6 +47,7 @@ export const router = createRouter({
     { path: '/set-up/profiles', component: () => import('./sections/profiles/ProfilesPage.vue') },
     { path: '/set-up/import', component: () => import('./sections/imports/ImportPage.vue') },
     { path: '/set-up/keys', component: () => import('./sections/keys/KeysPage.vue') },
+    { path: '/set-up/places', component: () => import('./sections/places/PlacesPage.vue') },
     {
       path: '/set-up/personal-data',
       component: () => import('./sections/personalData/PersonalDataPage.vue'),

@@ -207,9 +207,18 @@ describe('live events', () => {
     expect(heard).toEqual([])
     stream!.onerror!()
     stream!.onopen!()
-    expect(heard).toEqual(['entries', 'profiles', 'people', 'followUps', 'watches', 'teaching', 'alerts'])
+    expect(heard).toEqual([
+      'entries',
+      'profiles',
+      'people',
+      'followUps',
+      'brand',
+      'watches',
+      'teaching',
+      'alerts',
+    ])
     stream!.onopen!()
-    expect(heard).toHaveLength(7)
+    expect(heard).toHaveLength(8)
   })
   test('what changed while the page was loading is asked for; after a slow opening everybody looks again', () => {
     const clock = vi.spyOn(performance, 'now').mockReturnValue(700)

@@ -17,8 +17,8 @@ export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): Bra
   me: { id: 2, name: 'Tamsin Kerr', role, email: 'tamsin@skerrivane.example', limited: false },
   brand: { id: 1, name: 'Skerrivane Ferries', zone: 'Europe/London' },
   places: [
-    { id: 1, name: 'Port Ellery' },
-    { id: 2, name: 'Dunmarrow' },
+    { id: 1, name: 'Port Ellery', hours: true },
+    { id: 2, name: 'Dunmarrow', hours: true },
   ],
   colleagues: [
     { id: 2, name: 'Tamsin Kerr', role },

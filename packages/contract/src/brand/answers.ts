@@ -14,6 +14,8 @@ export interface ColleagueAnswer {
 export interface PlaceAnswer {
   id: number
   name: string
+  /** It has opening hours; without, due times run day and night. */
+  hours: boolean
 }
 
 export interface BrandAnswer {
@@ -59,6 +61,8 @@ export type LiveEvent =
   /** Who is who has changed. */
   | { kind: 'people' }
   | { kind: 'followUps' }
+  /** The brand or its places are set up otherwise. */
+  | { kind: 'brand' }
   | { kind: 'watches' }
   | { kind: 'teaching' }
   | { kind: 'alerts' }

@@ -1,9 +1,21 @@
-import type { EntryKind } from '../lens/index.ts'
+import type { EntryKind, Sentiment } from '../lens/index.ts'
 import type { Wanted } from './wanted.ts'
-import { addBusinessMinutes, type BusinessHours } from './businessHours.ts'
+import { addBusinessMinutes, type BusinessHours } from '../places/index.ts'
+
+/** How soon an answer is owed to what a brand names: the first rule that fits decides. Empty lists mean "all". */
+export interface DueRule {
+  kinds: readonly EntryKind[]
+  channels: readonly string[]
+  sentiments: readonly Sentiment[]
+  /** Threads of this priority and above, 0 to 2. */
+  priority: 0 | 1 | 2
+  /** Opening minutes; null: none is owed. */
+  minutes: number | null
+}
 
 /** How soon an answer is owed, in opening minutes, by what was said. */
 export interface DuePolicy {
+  rules?: readonly DueRule[]
   messageMinutes: number
   questionMinutes: number
   commentMinutes: number
@@ -29,6 +41,10 @@ export const defaultDuePolicy: DuePolicy = {
 
 export interface DueEntry {
   kind: EntryKind
+  channel?: string
+  sentiment?: Sentiment
+  /** Of the thread. Default 0. */
+  priority?: 0 | 1 | 2
   /** 1 to 5, or null. */
   rating: number | null
   /** Whether an answer is wanted, as far as it can be read. Default unknown. */
@@ -42,11 +58,10 @@ export interface DueEntry {
  *
  * @example a message at Friday 16:30 with 120 minutes, open 9 to 17 from Monday to Friday, is due on Monday at 10:30
  */
-export function dueAt(
-  { kind, rating, at, wanted = 'unknown' }: DueEntry,
-  policy: DuePolicy,
-  hours: BusinessHours,
-): number | null {
+export function dueAt(entry: DueEntry, policy: DuePolicy, hours: BusinessHours): number | null {
+  const { kind, rating, at, wanted = 'unknown' } = entry
+  const rule = policy.rules?.find((each) => fits(each, entry))
+  if (rule) return rule.minutes === null ? null : addBusinessMinutes(at, rule.minutes, hours)
   const minutes = {
     message: policy.messageMinutes,
     question: policy.questionMinutes,
@@ -63,3 +78,12 @@ export function dueAt(
         : minutes
   return addBusinessMinutes(at, owed, hours)
 }
+
+const fits = (
+  { kinds, channels, sentiments, priority: least }: DueRule,
+  { kind, channel = '', sentiment = 'unread', priority = 0 }: DueEntry,
+): boolean =>
+  (!kinds.length || kinds.includes(kind)) &&
+  (!channels.length || channels.includes(channel)) &&
+  (!sentiments.length || sentiments.includes(sentiment)) &&
+  priority >= least

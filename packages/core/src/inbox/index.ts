@@ -1,10 +1,4 @@
-export {
-  addBusinessMinutes,
-  businessMinutesBetween,
-  type BusinessHours,
-  type DayHours,
-} from './businessHours.ts'
-export { defaultDuePolicy, dueAt, type DueEntry, type DuePolicy } from './dueAt.ts'
+export { defaultDuePolicy, dueAt, type DueEntry, type DuePolicy, type DueRule } from './dueAt.ts'
 export {
   minutesPerPoint,
   pressingAt,

@@ -1,8 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
-  addBusinessMinutes,
-  businessMinutesBetween,
   defaultDuePolicy,
   dueAt,
   isSaidAnew,
@@ -11,13 +9,13 @@ import {
   transition,
   wantedOf,
   urgency,
-  type BusinessHours,
   type UrgencyEntry,
 } from '@murrabel/core/inbox'
+import { addBusinessMinutes, businessMinutesBetween, type BusinessHours } from '@murrabel/core/places'
 
 const nineToFive: BusinessHours = {
   week: [[[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [[540, 1020]], [], []],
-  closedDays: ['2026-12-25'],
+  specialDays: { '2026-12-25': [] },
   zone: 'Europe/London',
 }
 const at = (text: string) => Date.parse(text)
@@ -37,13 +35,17 @@ describe('business time', () => {
   )
 
   test('never closed is the plain sum', () => {
-    const open: BusinessHours = { week: null, closedDays: [], zone: 'Europe/London' }
+    const open: BusinessHours = { week: null, specialDays: {}, zone: 'Europe/London' }
     expect(addBusinessMinutes(at('2026-10-24T12:00:00Z'), 2000, open)).toBe(
       at('2026-10-24T12:00:00Z') + 2000 * 60_000,
     )
   })
   test('a place that never opens does not hang', () => {
-    const never: BusinessHours = { week: [[], [], [], [], [], [], []], closedDays: [], zone: 'Europe/London' }
+    const never: BusinessHours = {
+      week: [[], [], [], [], [], [], []],
+      specialDays: {},
+      zone: 'Europe/London',
+    }
     expect(addBusinessMinutes(0, 10, never)).toBe(600_000)
   })
   test('what was added is what lies between', () => {

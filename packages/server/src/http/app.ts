@@ -18,6 +18,7 @@ import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
 import { readKey, readSession, sameOrigin, sessionRoutes } from './brand.ts'
 import { peopleRoutes } from './people.ts'
+import { placeRoutes } from './places.ts'
 import { personalDataRoutes } from './personalData.ts'
 import { threadRoutes } from './inbox.ts'
 import { teachingRoutes } from './teaching.ts'
@@ -67,6 +68,7 @@ const sections = [
   teachingRoutes,
   alertRoutes,
   profileRoutes,
+  placeRoutes,
   personalDataRoutes,
   keyRoutes,
   importRoutes,

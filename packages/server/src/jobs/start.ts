@@ -13,6 +13,7 @@ import { prune } from '../services/brand/index.ts'
 import { collectProfile, joinLate, lookAtPublicProfile } from '../services/intake/index.ts'
 import { askAllToLearn, learnWhenRested, rereadHistory } from '../services/teaching/index.ts'
 import { askAllToMeet, askToMeet, meetPeople } from '../services/people/index.ts'
+import { oweAnew } from '../services/places/index.ts'
 import { wakeThread } from '../services/inbox/index.ts'
 
 /** Each kind of work and the use case that does it. */
@@ -34,6 +35,7 @@ function worksOf(context: Context): Works {
     readAgain: (piece) => readAgain(context, piece),
     learn: ({ id }) => learnWhenRested(context, id),
     meet: (piece) => meetPeople(context, piece),
+    oweAnew: (piece) => oweAnew(context, piece),
     look: ({ id }) => lookAtPublicProfile(context, id),
     import: (piece) => runImport(context, piece),
     join: (piece) => joinLate(context, piece),

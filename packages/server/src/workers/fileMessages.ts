@@ -1,4 +1,10 @@
-import type { FeedPreview, HistoryPreview, ImportPreview, RowProblem } from '@murrabel/contract'
+import type {
+  FeedPreview,
+  HistoryPreview,
+  HolidaysAnswer,
+  ImportPreview,
+  RowProblem,
+} from '@murrabel/contract'
 import type { SniffedFile } from '../attachments/picture.ts'
 import type { CollectedItem, ConnectorProfile, ParsedFeed, ReadMail } from '../connectors/index.ts'
 import type { ListedFeed } from '../files/readOpml.ts'
@@ -9,6 +15,7 @@ import type { ReadReview, ReviewQuestion } from '../files/readReviews.ts'
 export type FileQuestion =
   | { kind: 'feed'; document: string }
   | { kind: 'opml'; document: string }
+  | { kind: 'holidays'; document: string; now: number }
   | { kind: 'mail'; bytes: Uint8Array }
   /** What a file is. */
   | { kind: 'sniff'; bytes: Uint8Array }
@@ -56,12 +63,14 @@ export type FileAnswer<Q extends FileQuestion> = Q extends { kind: 'feed' }
   ? ParsedFeed
   : Q extends { kind: 'opml' }
     ? ListedFeed[]
-    : Q extends { kind: 'mail' }
-      ? ReadMail
-      : Q extends { kind: 'sniff' }
-        ? SniffedFile
-        : Q extends { kind: 'preview' }
-          ? ImportPreviews
-          : Q extends { kind: 'customers' }
-            ? CustomersPage
-            : RowsPage
+    : Q extends { kind: 'holidays' }
+      ? HolidaysAnswer
+      : Q extends { kind: 'mail' }
+        ? ReadMail
+        : Q extends { kind: 'sniff' }
+          ? SniffedFile
+          : Q extends { kind: 'preview' }
+            ? ImportPreviews
+            : Q extends { kind: 'customers' }
+              ? CustomersPage
+              : RowsPage

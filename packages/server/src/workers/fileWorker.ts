@@ -10,6 +10,7 @@ import { checkMailFile, itemsOfMails, type MailFile } from '../files/readMbox.ts
 import { previewCards, readCards } from '../files/readCards.ts'
 import { readChats } from '../files/readChats.ts'
 import { previewCustomers, readCustomers, type ReadCustomers } from '../files/readCustomers.ts'
+import { readHolidays } from '../files/readHolidays.ts'
 import { readOpml } from '../files/readOpml.ts'
 import { importDocument } from '../store/queries/imports/imports.ts'
 import type {
@@ -190,6 +191,8 @@ async function answerOf(question: FileQuestion): Promise<unknown> {
       return sniffFile(question.bytes)
     case 'opml':
       return readOpml(question.document)
+    case 'holidays':
+      return readHolidays(question.document, question.now)
     case 'preview':
       return previewOf(question.importId)
     case 'customers': {

@@ -1,3 +1,4 @@
+import { defaultDuePolicy } from '@murrabel/core/inbox'
 import type { RouteName } from '@murrabel/contract'
 import type { Things } from './twoBrands.ts'
 
@@ -41,6 +42,16 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     changeVisit: { at: '2026-11-20T09:00:00Z', ship: 'Little Auk', placeId: of.place },
     sayVisit: { belongs: true },
     takeCustomers: { customers: [{ reference: 'C1', name: 'Bastian Feld' }] },
+    changeBrand: {
+      name: 'Skerrivane Ferries',
+      nicknames: [],
+      languages: ['en'],
+      due: { ...defaultDuePolicy },
+      rules: [],
+    },
+    addPlace: { name: `Place ${crypto.randomUUID().slice(0, 8)}`, week: null },
+    changePlace: { name: `Place ${crypto.randomUUID().slice(0, 8)}`, week: null },
+    readHolidays: 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nEND:VCALENDAR\r\n',
     askHandOut: { askedBy: 'the customer, by mail' },
     erasePerson: { askedBy: 'the customer, by mail' },
     makeKey: { name: 'Till', rights: ['look'], endsAt: new Date(Date.now() + 30 * 86_400_000).toISOString() },

@@ -25,6 +25,8 @@ export interface Things {
   way: number
   visit: number
   request: number
+  /** A place that nothing belongs to. */
+  placeItself: number
   key: number
   door: number
   place: number | null
@@ -75,6 +77,8 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   changeVoice: 'account',
   person: 'person',
   changePerson: 'person',
+  changePlace: 'placeItself',
+  removePlace: 'placeItself',
   askHandOut: 'person',
   handOut: 'person',
   erasePerson: 'person',
@@ -207,6 +211,10 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       `INSERT INTO data_requests (brand_id, kind, person_id, asked_by, counts) VALUES ($1, 'handOut', $2, 'they', '{}')`,
       [brandId, person],
     )
+    const placeItself = await one(`INSERT INTO places (brand_id, name) VALUES ($1, $2)`, [
+      brandId,
+      `Bare ${word}`,
+    ])
     const accessKey = await one(
       `INSERT INTO access_keys (brand_id, colleague_id, name, token_hash, ending, rights, ends_at)
        VALUES ($1, $2, $3, sha256($4::bytea), 'abcd', '{look}', now() + interval '1 day')`,
@@ -313,6 +321,7 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       way,
       visit,
       request,
+      placeItself,
       key: accessKey,
       door,
       place: profile.placeId,

@@ -15,6 +15,7 @@ const missed: LiveEvent[] = [
   { kind: 'profiles' },
   { kind: 'people' },
   { kind: 'followUps' },
+  { kind: 'brand' },
   { kind: 'watches' },
   { kind: 'teaching' },
   { kind: 'alerts' },

@@ -3,6 +3,7 @@ import { followUps } from './en/followUps.ts'
 import { inbox } from './en/inbox.ts'
 import { keysAndHooks } from './en/keys.ts'
 import { people } from './en/people.ts'
+import { places } from './en/places.ts'
 import { watch } from './en/watches.ts'
 
 /** All texts of the interface, English. Other languages have the same keys. */
@@ -14,6 +15,7 @@ export const en = {
     profiles: 'Profiles',
     import: 'Import',
     keys: 'Keys and hooks',
+    places: 'Brand and places',
     personalData: 'Personal data',
   },
   band: {
@@ -382,6 +384,7 @@ export const en = {
       },
     },
   },
+  places,
   keysAndHooks,
   personalData: {
     title: 'Personal data',

@@ -4,6 +4,7 @@ import { followUps } from './fr/followUps.ts'
 import { inbox } from './fr/inbox.ts'
 import { keysAndHooks } from './fr/keys.ts'
 import { people } from './fr/people.ts'
+import { places } from './fr/places.ts'
 import { watch } from './fr/watches.ts'
 import { fieldProblems, problems } from './fr/problems.ts'
 
@@ -16,6 +17,7 @@ export const fr: Messages = {
     profiles: 'Profils',
     import: 'Import',
     keys: 'Clés et messages',
+    places: 'Marque et lieux',
     personalData: 'Données personnelles',
   },
   band: {
@@ -421,6 +423,7 @@ export const fr: Messages = {
       },
     },
   },
+  places,
   keysAndHooks,
   personalData: {
     title: 'Données personnelles',

@@ -11,6 +11,7 @@ const loadBrand = gathered(() => void brand.load().catch(() => {}), 500)
 useLive((event) => {
   if (event.kind === 'entries' || event.kind === 'thread') loadCounts()
   if (event.kind === 'profiles') loadBrand()
+  if (event.kind === 'brand') void brand.load().catch(() => {})
   if (event.kind === 'watches') void brand.reloadWatches().catch(() => {})
 })
 </script>

@@ -11,6 +11,7 @@ const brand = useBrand()
   <main class="set-up">
     <nav :aria-label="t('sections.setUp')">
       <h4>{{ t('sections.setUp') }}</h4>
+      <RouterLink v-if="brand.mayCall('places')" to="/set-up/places">{{ t('sections.places') }}</RouterLink>
       <RouterLink to="/set-up/profiles">{{ t('sections.profiles') }}</RouterLink>
       <RouterLink to="/set-up/import">{{ t('sections.import') }}</RouterLink>
       <RouterLink v-if="brand.mayCall('dataRequests')" to="/set-up/personal-data">{{

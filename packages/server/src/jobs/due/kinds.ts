@@ -11,6 +11,7 @@ export const workKinds = [
   'readAgain',
   'learn',
   'meet',
+  'oweAnew',
   'look',
   'import',
   'join',
@@ -74,6 +75,7 @@ export const workRules: Record<WorkKind, WorkRules> = {
   readAgain: { ...endless, atOnce: 1, perOwner: 1, longestMs: 6 * hour },
   learn: { ...endless, atOnce: 1, perOwner: 1, longestMs: 10 * minute },
   meet: { ...endless, atOnce: 1, perOwner: 1, longestMs: hour },
+  oweAnew: { ...endless, atOnce: 1, perOwner: 1, longestMs: hour },
   look: {
     atOnce: 4,
     perOwner: 2,

@@ -1,5 +1,5 @@
 import { createHmac } from 'node:crypto'
-import { addBusinessMinutes, businessMinutesBetween } from '@murrabel/core/inbox'
+import { addBusinessMinutes, businessMinutesBetween } from '@murrabel/core/places'
 import { cleanUrl } from '@murrabel/core/text'
 import type { ChatLine, ChatLineDraft, ChatMailDraft, ChatStateAnswer } from '@murrabel/contract'
 import { hashOf } from '../../access/sessions.ts'

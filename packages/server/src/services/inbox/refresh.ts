@@ -7,9 +7,9 @@ import {
   pressingAt,
   transition,
   wantedOf,
-  type BusinessHours,
   type DuePolicy,
 } from '@murrabel/core/inbox'
+import type { BusinessHours } from '@murrabel/core/places'
 import type { Database, Tx } from '../../store/database.ts'
 import {
   duePolicyOf,
@@ -39,9 +39,9 @@ export async function businessHoursOf(db: Database, brandId: number, tx?: Tx): P
   return {
     brandId,
     zone,
-    withoutPlace: { week: main?.week ?? null, closedDays: main?.closedDays ?? [], zone },
+    withoutPlace: { week: main?.week ?? null, specialDays: main?.specialDays ?? {}, zone },
     policy: { ...defaultDuePolicy, ...brand?.policy },
-    byPlace: new Map(places.map(({ id, week, closedDays }) => [id, { week, closedDays, zone }])),
+    byPlace: new Map(places.map(({ id, week, specialDays }) => [id, { week, specialDays, zone }])),
   }
 }
 
@@ -122,7 +122,19 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable
   const wanted = wantedOf(fact.wants)
   const due =
     fact.waiting > 0
-      ? dueAt({ kind: owedAs(fact.kind), rating: fact.rating, at: since, wanted }, policy, hours)
+      ? dueAt(
+          {
+            kind: owedAs(fact.kind),
+            channel: fact.channel,
+            sentiment: fact.sentiment ?? 'unread',
+            priority: fact.priority,
+            rating: fact.rating,
+            at: since,
+            wanted,
+          },
+          policy,
+          hours,
+        )
       : null
   const pressing = pressingAt(
     {

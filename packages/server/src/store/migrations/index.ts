@@ -38,6 +38,7 @@ import * as followUps from './0037-follow-ups.ts'
 import * as visits from './0038-visits.ts'
 import * as keys from './0039-keys.ts'
 import * as erasure from './0040-erasure.ts'
+import * as places from './0041-places.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -81,4 +82,5 @@ export const migrations = [
   { name: '0038-visits', ...visits },
   { name: '0039-keys', ...keys },
   { name: '0040-erasure', ...erasure },
+  { name: '0041-places', ...places },
 ]

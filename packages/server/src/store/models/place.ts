@@ -15,7 +15,7 @@ export class Place extends Model<InferAttributes<Place>, InferCreationAttributes
   declare address: CreationOptional<string>
   declare phone: CreationOptional<string>
   declare week: CreationOptional<[number, number][][] | null>
-  declare closedDays: CreationOptional<string[]>
+  declare specialDays: CreationOptional<{ date: string; name: string; hours: [number, number][] }[]>
 }
 
 /** A class of its own for each pool of connections: one process may have more than one. */
@@ -29,7 +29,7 @@ export function definePlace(sequelize: Sequelize): typeof Place {
       address: optionalText(),
       phone: optionalText(),
       week: DataTypes.JSONB,
-      closedDays: DataTypes.JSONB,
+      specialDays: DataTypes.JSONB,
     },
     tableOptions(sequelize, 'places'),
   )

@@ -78,6 +78,10 @@ export const problems: Record<ErrorCode, string> = {
     'Le fichier n’est pas une collection de conversations en ActivityStreams 2.0 (JSON). Rien n’a été ajouté.',
   cardsUnreadable: 'Le fichier ne contient pas de cartes de personnes (vCard) lisibles. Rien n’a été ajouté.',
   visitKnown: 'Il y a déjà une visite de cette référence. Rien n’a changé.',
+  placeNameTaken: 'Il y a déjà un lieu de ce nom. Rien n’a changé.',
+  placeInUse:
+    'Des profils et des fils appartiennent à ce lieu. Rien n’a changé ; débranchez d’abord ses profils.',
+  calendarUnreadable: 'Ce n’est pas un calendrier (iCalendar) lisible. Rien n’a changé.',
   answerUnderWay:
     'Une réponse à cette personne est en route. Rien n’a été effacé ; attendez un instant et redemandez.',
   erasedAlready: 'Ses données ont déjà été effacées. Rien n’a changé.',
@@ -172,6 +176,9 @@ const reasons: Record<FieldReason, string> = {
   noWhoColumn:
     'Dites quelle colonne contient le numéro de client, l’adresse e-mail, le téléphone ou la référence de réservation.',
   noColleague: "Ce collègue n'est pas de l'équipe de cette marque.",
+  hoursOrder: 'Cela ferme avant d’ouvrir. Une nuit qui finit après minuit ferme le lendemain.',
+  hoursOverlap: 'Cela rouvre avant d’avoir fermé.',
+  hoursRange: 'On ouvre dans la journée, et on ferme avant la fin du lendemain.',
   noCurrency: 'Dites dans quelle monnaie.',
   noEmail: "Ceci n'est pas une adresse e-mail.",
   noPhone: "Ceci n'est pas un numéro de téléphone avec son pays, comme +44 7700 900142.",

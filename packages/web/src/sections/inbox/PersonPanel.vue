@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { UrgencyPart } from '@murrabel/core/inbox'
 import type { ThreadAnswer } from '@murrabel/contract'
 import { useTexts } from '../../composables/useTexts.ts'
+import { useBrand } from '../../stores/brand.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import ThreadFollowUps from '../followUps/ThreadFollowUps.vue'
 import ThreadVisit from '../people/ThreadVisit.vue'
@@ -16,6 +17,12 @@ function partText({ name, amount }: UrgencyPart): string {
   const isTime = name === 'pastDue' || name === 'nearDue'
   return t(`inbox.part.${name}`, isTime ? { t: span(amount) } : { n: number(amount) }, isTime ? 1 : amount)
 }
+const brand = useBrand()
+/** Where the gap is felt: due by day and night because nobody knows when it is open. */
+const placeWithoutHours = computed(() => {
+  const place = brand.places.find(({ id }) => id === thread.placeId)
+  return thread.dueAt && place && !place.hours ? place.name : ''
+})
 /** What did not go out stands before everything that points could weigh. */
 const notSent = computed(() => thread.urgency?.parts.some(({ name }) => name === 'notSent') ?? false)
 /** An e-mail address has its sign already. */
@@ -63,6 +70,9 @@ const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
     <ThreadFollowUps :thread-id="thread.id" />
     <section v-if="thread.urgency">
       <h4>{{ t('inbox.whyFirst') }}</h4>
+      <p v-if="placeWithoutHours" class="soft hours">
+        {{ t('places.gapHere', { name: placeWithoutHours }) }}
+      </p>
       <dl>
         <template v-for="part in thread.urgency.parts" :key="part.name">
           <dt>{{ partText(part) }}</dt>
@@ -150,6 +160,10 @@ dd {
   margin: 0;
   font-weight: 600;
   text-align: right;
+}
+.hours {
+  font-size: 13px;
+  margin-bottom: 6px;
 }
 .sum {
   border-top: 1px solid var(--line);

@@ -15,7 +15,7 @@ export const colleaguesOfBrand = (db: Database, brandId: number): Promise<Collea
 
 export const visiblePlaces = (db: Database, { brandId, placeIds }: Reader): Promise<PlaceAnswer[]> =>
   db.rows<PlaceAnswer>(
-    `SELECT id, name
+    `SELECT id, name, week IS NOT NULL AS hours
      FROM places
      WHERE brand_id = $1 AND ($2::int[] IS NULL OR id = ANY($2))
      ORDER BY id`,

@@ -1,6 +1,7 @@
 import { leadOrder } from '../shared/leadId.ts'
 import type { Database, Tx } from '../../database.ts'
-import type { DuePolicy, DayHours, Waiting } from '@murrabel/core/inbox'
+import type { DuePolicy, Waiting } from '@murrabel/core/inbox'
+import type { BusinessHours } from '@murrabel/core/places'
 import type { ThreadState, EntryKind, EntryOrigin, Sentiment } from '@murrabel/core/lens'
 
 export interface ThreadFacts {
@@ -9,6 +10,7 @@ export interface ThreadFacts {
   setAsideUntil: Date | null
   edition: number
   priority: 0 | 1 | 2
+  channel: string
   oldLead: number | null
   placeId: number | null
   connectedAt: Date
@@ -51,9 +53,9 @@ export const placeHours = (
   db: Database,
   brandId: number,
   tx?: Tx,
-): Promise<{ id: number; week: DayHours[] | null; closedDays: string[] }[]> =>
-  db.rows<{ id: number; week: DayHours[] | null; closedDays: string[] }>(
-    `SELECT id, week, closed_days AS "closedDays"
+): Promise<(Pick<BusinessHours, 'week' | 'specialDays'> & { id: number })[]> =>
+  db.rows<Pick<BusinessHours, 'week' | 'specialDays'> & { id: number }>(
+    `SELECT id, week, (SELECT coalesce(jsonb_object_agg(d->>'date', d->'hours'), '{}') FROM jsonb_array_elements(special_days) d) AS "specialDays"
      FROM places
      WHERE brand_id = $1
      ORDER BY id`,
@@ -88,7 +90,7 @@ export const latestFromOutside = (
  */
 export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx): Promise<ThreadFacts[]> =>
   db.rows<ThreadFacts>(
-    `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.edition, t.priority,
+    `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.edition, t.priority, p.channel,
        t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
        l.id AS "leadId", l.kind, l.origin, l.rating, l.sentiment, l.reach, greatest(l.at, l.said_anew_at) AS "leadAt",
        l.said_anew_at AS "saidAnewAt", t.lead_said_anew_at AS "metAnewAt", l.deleted_at IS NOT NULL AS "leadDeleted",
