@@ -9,6 +9,7 @@ import { keysProblems } from './keys/problems.ts'
 import { peopleProblems } from './people/problems.ts'
 import { personalDataProblems } from './personalData/problems.ts'
 import { placesProblems } from './places/problems.ts'
+import { colleaguesProblems } from './colleagues/problems.ts'
 import { profilesProblems } from './profiles/problems.ts'
 import { sharedProblems } from './shared/problems.ts'
 import { watchesProblems } from './watches/problems.ts'
@@ -20,6 +21,7 @@ export const errorCatalogue = {
   ...brandProblems,
   ...entriesProblems,
   ...inboxProblems,
+  ...colleaguesProblems,
   ...placesProblems,
   ...personalDataProblems,
   ...keysProblems,

@@ -10,6 +10,7 @@ import { keysRoutes } from './keys/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { personalDataRoutes } from './personalData/routes.ts'
 import { placesRoutes } from './places/routes.ts'
+import { colleaguesRoutes } from './colleagues/routes.ts'
 import { profilesRoutes } from './profiles/routes.ts'
 import { teachingRoutes } from './teaching/routes.ts'
 import { watchesRoutes } from './watches/routes.ts'
@@ -25,6 +26,7 @@ export const routes = {
   ...alertsRoutes,
   ...profilesRoutes,
   ...followUpsRoutes,
+  ...colleaguesRoutes,
   ...placesRoutes,
   ...personalDataRoutes,
   ...keysRoutes,

@@ -18,6 +18,17 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/inbox' },
+    {
+      path: '/join/:token',
+      component: () => import('./sections/account/JoinPage.vue'),
+      meta: { open: true },
+    },
+    { path: '/forgot', component: () => import('./sections/account/ForgotPage.vue'), meta: { open: true } },
+    {
+      path: '/new-password/:token',
+      component: () => import('./sections/account/NewPasswordPage.vue'),
+      meta: { open: true },
+    },
     { path: '/sign-in', component: () => import('./sections/signIn/SignInPage.vue'), meta: { open: true } },
     {
       path: '/inbox/:thread(\\d+)?',
@@ -46,6 +57,8 @@ export const router = createRouter({
     { path: '/set-up', redirect: '/set-up/profiles' },
     { path: '/set-up/profiles', component: () => import('./sections/profiles/ProfilesPage.vue') },
     { path: '/set-up/import', component: () => import('./sections/imports/ImportPage.vue') },
+    { path: '/set-up/colleagues', component: () => import('./sections/colleagues/ColleaguesPage.vue') },
+    { path: '/set-up/account', component: () => import('./sections/account/AccountPage.vue') },
     { path: '/set-up/keys', component: () => import('./sections/keys/KeysPage.vue') },
     { path: '/set-up/places', component: () => import('./sections/places/PlacesPage.vue') },
     {

@@ -130,10 +130,13 @@ describe('the judgement', () => {
 })
 
 test('the panel beside says why here, with parts that sum up, and what was said before', async () => {
-  const { calls } = fakeServer({ 'GET /api/threads/9/follow-ups': [] })
+  const { calls } = fakeServer({
+    'GET /api/threads/9/follow-ups': [],
+    'GET /api/threads/9/visits': { visit: null, proposals: [] },
+  })
   const html = keep(mount(PersonPanel, { ...(await mounting()), props: { thread: thread() } }))
   await flushPromises()
-  expect(calls.map(({ path }) => path)).toEqual(['/api/threads/9/follow-ups'])
+  expect(calls.map(({ path }) => path)).toEqual(['/api/threads/9/visits', '/api/threads/9/follow-ups'])
   expect(html.findAll('dd').map((d) => Number(d.text()))).toEqual([40, 15, 25, 80])
   expect(html.text()).toContain('past due 2 h')
   expect(html.text()).toContain('Best bacon roll.')

@@ -6,6 +6,8 @@ import InboxPage from '../src/sections/inbox/InboxPage.vue'
 import { useUndo } from '../src/stores/undo.ts'
 import { entry, fakeServer, mounting, row, thread } from './support.ts'
 
+const noVisits = { visit: null, proposals: [] }
+
 // The stream of live events, in the hands of the test.
 class Events {
   static last: Events | null = null
@@ -63,6 +65,9 @@ async function inbox(
     'GET /api/entries/count': { count: 3, pastDue: 1 },
     'GET /api/entries': { rows: rows(), next: null },
     'GET /api/tide': tide,
+    'GET /api/threads/9/visits': noVisits,
+    'GET /api/threads/10/visits': noVisits,
+    'GET /api/threads/11/visits': noVisits,
     'GET /api/threads/9': thread({ id: 9 }),
     'GET /api/threads/10': thread({ id: 10, entries: [entry({ id: 5, author: 'Hester Quill' })] }),
     'GET /api/threads/11': thread({ id: 11 }),

@@ -59,6 +59,8 @@ export const fieldReasons = {
   // Addresses
   noAddress: 'This is not a web address.',
   noColleague: 'This colleague is not on the team of this brand.',
+  nameMissing: 'Enter your name.',
+  passwordShort: 'A password has at least 10 characters.',
   hoursOrder: 'It closes before it opens. A night that ends after midnight closes on the next day.',
   hoursOverlap: 'It opens again before it has closed.',
   hoursRange: 'Opening times lie within the day, closing times before the end of the next.',

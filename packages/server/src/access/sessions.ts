@@ -15,10 +15,10 @@ export const hashOf = (token: string) => createHash('sha256').update(token).dige
 /** Opens a session and gives its token, of which only a hash is kept. */
 export async function openSession(
   db: Database,
-  { colleagueId, brandId }: { colleagueId: number; brandId: number },
+  { colleagueId, brandId, agent = '' }: { colleagueId: number; brandId: number; agent?: string },
 ): Promise<string> {
   const token = randomBytes(32).toString('base64url')
-  await insertSession(db, { tokenHash: hashOf(token), colleagueId, brandId, days: sessionDays })
+  await insertSession(db, { tokenHash: hashOf(token), colleagueId, brandId, agent, days: sessionDays })
   return token
 }
 

@@ -13,6 +13,7 @@ import { importRoutes } from './imports.ts'
 import { doorRoutes, keyRoutes } from './keys.ts'
 import { liveRoutes } from './live.ts'
 import { faultRoutes } from './faults.ts'
+import { colleagueRoutes } from './colleagues.ts'
 import { healthRoutes } from './health.ts'
 import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
@@ -68,6 +69,7 @@ const sections = [
   teachingRoutes,
   alertRoutes,
   profileRoutes,
+  colleagueRoutes,
   placeRoutes,
   personalDataRoutes,
   keyRoutes,

@@ -55,17 +55,23 @@ export function sameOrigin({ config }: Context) {
   }
 }
 
+const cookieOptions = ({ config }: Pick<Context, 'config'>) => ({
+  httpOnly: true,
+  sameSite: 'lax' as const,
+  secure: config.publicAddress.startsWith('https:'),
+  path: '/',
+})
+
+/** Puts the token of a session into the cookie. */
+export function setSession(context: Pick<Context, 'config'>, res: Response, token: string): void {
+  res.cookie(cookieName, token, { ...cookieOptions(context), maxAge: sessionDays * 86_400_000 })
+}
+
 export function sessionRoutes(app: Express, context: Context): void {
-  const options = {
-    httpOnly: true,
-    sameSite: 'lax' as const,
-    secure: context.config.publicAddress.startsWith('https:'),
-    path: '/',
-  }
   app.post(routes.signIn.path, express.json({ limit: '10kb' }), async (req, res) => {
     const draft = await checked<SignIn>(signInSchema, req.body)
-    const token = await signIn(context, draft, { address: req.ip ?? '' })
-    res.cookie(cookieName, token, { ...options, maxAge: sessionDays * 86_400_000 })
+    const token = await signIn(context, draft, { address: req.ip ?? '', agent: req.get('user-agent') ?? '' })
+    setSession(context, res, token)
     const reader = await readerOf(context.db, token)
     res.json(await brandAnswer(context, reader!))
   })
@@ -77,7 +83,7 @@ export function sessionRoutes(app: Express, context: Context): void {
         // Streams of this session end with it, in whichever process they are.
         await context.live.end(sessionHash(token), tx)
       })
-    res.clearCookie(cookieName, options)
+    res.clearCookie(cookieName, cookieOptions(context))
     res.status(204).end()
   })
   const answerWelcome = welcome(context)

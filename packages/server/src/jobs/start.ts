@@ -13,6 +13,7 @@ import { prune } from '../services/brand/index.ts'
 import { collectProfile, joinLate, lookAtPublicProfile } from '../services/intake/index.ts'
 import { askAllToLearn, learnWhenRested, rereadHistory } from '../services/teaching/index.ts'
 import { askAllToMeet, askToMeet, meetPeople } from '../services/people/index.ts'
+import { sendLetter } from '../services/letters/index.ts'
 import { oweAnew } from '../services/places/index.ts'
 import { wakeThread } from '../services/inbox/index.ts'
 
@@ -35,6 +36,7 @@ function worksOf(context: Context): Works {
     readAgain: (piece) => readAgain(context, piece),
     learn: ({ id }) => learnWhenRested(context, id),
     meet: (piece) => meetPeople(context, piece),
+    letter: (piece) => sendLetter(context, piece),
     oweAnew: (piece) => oweAnew(context, piece),
     look: ({ id }) => lookAtPublicProfile(context, id),
     import: (piece) => runImport(context, piece),

@@ -39,9 +39,18 @@ beforeAll(async () => {
 }, 120_000)
 afterAll(() => world.stop())
 
-const names = Object.keys(routes).filter(
-  (name) => !['signIn', 'signOut', 'welcome', 'live'].includes(name),
-) as RouteName[]
+/** Whoever has no session, or has one of their own, is looked at elsewhere. */
+const withoutSession = [
+  'signIn',
+  'signOut',
+  'welcome',
+  'live',
+  'invitation',
+  'join',
+  'forgotPassword',
+  'resetPassword',
+]
+const names = Object.keys(routes).filter((name) => !withoutSession.includes(name)) as RouteName[]
 
 const ask = (call: Caller, name: RouteName, of: Things) => {
   const kind = thingOf[name]

@@ -42,6 +42,15 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     changeVisit: { at: '2026-11-20T09:00:00Z', ship: 'Little Auk', placeId: of.place },
     sayVisit: { belongs: true },
     takeCustomers: { customers: [{ reference: 'C1', name: 'Bastian Feld' }] },
+    changeColleague: { role: 'reader', placeIds: null, profileIds: null },
+    leave: { takeOver: null },
+    invite: {
+      email: `x${crypto.randomUUID().slice(0, 8)}@skerrivane.example`,
+      role: 'reader',
+      placeIds: null,
+      profileIds: null,
+    },
+    changePassword: { old: 'sound-of-orrin', password: 'sound-of-orrin-2' },
     changeBrand: {
       name: 'Skerrivane Ferries',
       nicknames: [],

@@ -25,6 +25,8 @@ export interface Things {
   way: number
   visit: number
   request: number
+  invitation: number
+  session: number
   /** A place that nothing belongs to. */
   placeItself: number
   key: number
@@ -79,6 +81,10 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   changePerson: 'person',
   changePlace: 'placeItself',
   removePlace: 'placeItself',
+  changeColleague: 'colleague',
+  leave: 'colleague',
+  takeBackInvitation: 'invitation',
+  endSession: 'session',
   askHandOut: 'person',
   handOut: 'person',
   erasePerson: 'person',
@@ -215,6 +221,14 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       brandId,
       `Bare ${word}`,
     ])
+    const invitation = await one(
+      `INSERT INTO invitations (brand_id, email, role, token_hash, ends_at) VALUES ($1, $2, 'reader', sha256($3::bytea), now() + interval '1 day')`,
+      [brandId, `${word}@guests.example`, word],
+    )
+    const session = await one(
+      `INSERT INTO sessions (token_hash, colleague_id, brand_id, expires_at) VALUES (sha256($1::bytea), $2, $3, now() + interval '1 day')`,
+      [`session ${word}`, by, brandId],
+    )
     const accessKey = await one(
       `INSERT INTO access_keys (brand_id, colleague_id, name, token_hash, ending, rights, ends_at)
        VALUES ($1, $2, $3, sha256($4::bytea), 'abcd', '{look}', now() + interval '1 day')`,
@@ -321,6 +335,8 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       way,
       visit,
       request,
+      invitation,
+      session,
       placeItself,
       key: accessKey,
       door,

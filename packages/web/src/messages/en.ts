@@ -2,6 +2,7 @@ import { alerts } from './en/alerts.ts'
 import { followUps } from './en/followUps.ts'
 import { inbox } from './en/inbox.ts'
 import { keysAndHooks } from './en/keys.ts'
+import { account, colleagues } from './en/colleagues.ts'
 import { people } from './en/people.ts'
 import { places } from './en/places.ts'
 import { watch } from './en/watches.ts'
@@ -16,6 +17,8 @@ export const en = {
     import: 'Import',
     keys: 'Keys and hooks',
     places: 'Brand and places',
+    colleagues: 'Colleagues',
+    account: 'Your account',
     personalData: 'Personal data',
   },
   band: {
@@ -385,6 +388,8 @@ export const en = {
     },
   },
   places,
+  colleagues,
+  account,
   keysAndHooks,
   personalData: {
     title: 'Personal data',

@@ -3,6 +3,7 @@ import { alerts } from './fr/alerts.ts'
 import { followUps } from './fr/followUps.ts'
 import { inbox } from './fr/inbox.ts'
 import { keysAndHooks } from './fr/keys.ts'
+import { account, colleagues } from './fr/colleagues.ts'
 import { people } from './fr/people.ts'
 import { places } from './fr/places.ts'
 import { watch } from './fr/watches.ts'
@@ -18,6 +19,8 @@ export const fr: Messages = {
     import: 'Import',
     keys: 'Clés et messages',
     places: 'Marque et lieux',
+    colleagues: 'Collègues',
+    account: 'Votre compte',
     personalData: 'Données personnelles',
   },
   band: {
@@ -424,6 +427,8 @@ export const fr: Messages = {
     },
   },
   places,
+  colleagues,
+  account,
   keysAndHooks,
   personalData: {
     title: 'Données personnelles',

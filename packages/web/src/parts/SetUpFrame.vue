@@ -12,12 +12,16 @@ const brand = useBrand()
     <nav :aria-label="t('sections.setUp')">
       <h4>{{ t('sections.setUp') }}</h4>
       <RouterLink v-if="brand.mayCall('places')" to="/set-up/places">{{ t('sections.places') }}</RouterLink>
+      <RouterLink v-if="brand.mayCall('colleagues')" to="/set-up/colleagues">{{
+        t('sections.colleagues')
+      }}</RouterLink>
       <RouterLink to="/set-up/profiles">{{ t('sections.profiles') }}</RouterLink>
       <RouterLink to="/set-up/import">{{ t('sections.import') }}</RouterLink>
       <RouterLink v-if="brand.mayCall('dataRequests')" to="/set-up/personal-data">{{
         t('sections.personalData')
       }}</RouterLink>
       <RouterLink to="/set-up/keys">{{ t('sections.keys') }}</RouterLink>
+      <RouterLink to="/set-up/account">{{ t('sections.account') }}</RouterLink>
     </nav>
     <section>
       <h1>{{ title }}</h1>

@@ -118,6 +118,9 @@ defineExpose({ focusFind: () => focus.go(find.value) })
       <template #dropdown>
         <el-dropdown-menu>
           <el-dropdown-item disabled>{{ brand.answer.me.name }}</el-dropdown-item>
+          <el-dropdown-item @click="router.push('/set-up/account')">{{
+            t('sections.account')
+          }}</el-dropdown-item>
           <el-dropdown-item @click="emit('keys')">{{ t('band.keys') }}</el-dropdown-item>
           <el-dropdown-item v-if="locale !== 'fr'" divided @click="speak('fr')">Français</el-dropdown-item>
           <el-dropdown-item v-if="locale !== 'en'" divided @click="speak('en')">English</el-dropdown-item>

@@ -12,6 +12,7 @@ export const workKinds = [
   'learn',
   'meet',
   'oweAnew',
+  'letter',
   'look',
   'import',
   'join',
@@ -75,6 +76,14 @@ export const workRules: Record<WorkKind, WorkRules> = {
   readAgain: { ...endless, atOnce: 1, perOwner: 1, longestMs: 6 * hour },
   learn: { ...endless, atOnce: 1, perOwner: 1, longestMs: 10 * minute },
   meet: { ...endless, atOnce: 1, perOwner: 1, longestMs: hour },
+  letter: {
+    atOnce: 3,
+    perOwner: 1,
+    longestMs: 2 * minute,
+    tries: 10,
+    firstWaitMs: 1_000,
+    longestWaitMs: 2 * hour,
+  },
   oweAnew: { ...endless, atOnce: 1, perOwner: 1, longestMs: hour },
   look: {
     atOnce: 4,

@@ -1,7 +1,6 @@
-import nodemailer from 'nodemailer'
 import { Webhook } from 'standardwebhooks'
 import { unseal } from '../../access/seal.ts'
-import { InnerAddressError, NetworkFailure } from '../../connectors/index.ts'
+import { InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { cleanText } from '@murrabel/core/text'
 import { workRules } from '../../jobs/due/kinds.ts'
@@ -13,9 +12,7 @@ import {
   setDeliveryFailed,
   setDeliverySent,
 } from '../../store/queries/alerts/deliveries.ts'
-
-/** A mail server that does not answer is not waited for any longer. */
-const smtpTimeoutMs = 20_000
+import { isRefusedForGood, smtpTransport } from '../letters/index.ts'
 
 /** Sends one thing that an alert has to tell; a mail keeps its id when it is tried again. */
 export async function deliverAlert(context: Context, { id, attempts }: Piece): Promise<WorkOutcome> {
@@ -39,25 +36,11 @@ export async function deliverAlert(context: Context, { id, attempts }: Piece): P
   return 'done'
 }
 
-/** Refused for good: trying again would change nothing. */
-function isFinal(error: unknown): boolean {
-  if (error instanceof InnerAddressError) return true
-  if (error instanceof NetworkFailure) return error.kind === 'refused' || error.kind === 'gone'
-  // RFC 5321: replies of 500 to 599 are permanent.
-  const { responseCode } = error as { responseCode?: number }
-  return responseCode !== undefined && responseCode >= 500
-}
+const isFinal = (error: unknown): boolean => error instanceof InnerAddressError || isRefusedForGood(error)
 
 async function mail({ config }: Context, delivery: Delivery): Promise<void> {
   const { detail, alert, brand, kind, eventId, id } = delivery
-  if (!config.smtpUrl) throw new NetworkFailure('refused', 'no mail server is set')
-  const transport = nodemailer.createTransport({
-    url: config.smtpUrl,
-    connectionTimeout: smtpTimeoutMs,
-    greetingTimeout: smtpTimeoutMs,
-    socketTimeout: smtpTimeoutMs,
-    dnsTimeout: smtpTimeoutMs,
-  })
+  const transport = smtpTransport(config)
   const link = config.publicAddress + detail.link
   const lines = [
     detail.text,

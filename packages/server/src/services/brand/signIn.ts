@@ -4,6 +4,7 @@ import { checkPassword, hashPassword } from '../../access/password.ts'
 import { openSession } from '../../access/sessions.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import type { Database } from '../../store/database.ts'
 import { countTries, noteSuccess, noteTry } from '../../store/queries/brand/signInTries.ts'
 import { record } from '../log/index.ts'
 
@@ -27,16 +28,11 @@ const knownDays = 90
 export async function signIn(
   context: Context,
   { email, password }: SignIn,
-  { address }: { address: string },
+  { address, agent }: { address: string; agent: string },
 ): Promise<string> {
   const { db, models } = context
   const folded = email.trim().toLowerCase()
-  const account = createHash('sha256').update(folded).digest()
-  // Noted first, so that many at once do not pass together.
-  await noteTry(db, { account, address })
-  const tries = await countTries(db, { account, address }, { minutes: window.minutes, knownDays })
-  if (tries.pair > window.pair || tries.address > window.address) throw new Refusal('tooMany')
-  if (!tries.known && tries.strangers > window.strangers) throw new Refusal('tooMany')
+  const account = await limitTries(db, { email: folded, address })
   const colleague = await models.Colleague.findOne({ where: { email: folded } })
   const right = await checkPassword(password, colleague?.passwordHash ?? (await nobody))
   const membership =
@@ -46,5 +42,23 @@ export async function signIn(
   const who = { colleagueId: colleague.id, brandId: membership.brandId }
   await noteSuccess(db, { account, address })
   await record(db, who, { kind: 'signIn', on: ['colleague', colleague.id] })
-  return openSession(db, who)
+  return openSession(db, { ...who, agent })
+}
+
+/**
+ * Counts a try at an account before anything of it is looked at; answers by what the account is counted.
+ *
+ * @throws Refusal tooMany
+ */
+export async function limitTries(
+  db: Database,
+  { email, address }: { email: string; address: string },
+): Promise<Buffer> {
+  const account = createHash('sha256').update(email).digest()
+  // Noted first, so that many at once do not pass together.
+  await noteTry(db, { account, address })
+  const tries = await countTries(db, { account, address }, { minutes: window.minutes, knownDays })
+  if (tries.pair > window.pair || tries.address > window.address) throw new Refusal('tooMany')
+  if (!tries.known && tries.strangers > window.strangers) throw new Refusal('tooMany')
+  return account
 }

@@ -39,6 +39,7 @@ import * as visits from './0038-visits.ts'
 import * as keys from './0039-keys.ts'
 import * as erasure from './0040-erasure.ts'
 import * as places from './0041-places.ts'
+import * as colleagues from './0042-colleagues.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -83,4 +84,5 @@ export const migrations = [
   { name: '0039-keys', ...keys },
   { name: '0040-erasure', ...erasure },
   { name: '0041-places', ...places },
+  { name: '0042-colleagues', ...colleagues },
 ]

@@ -78,6 +78,12 @@ export const problems: Record<ErrorCode, string> = {
     'Le fichier n’est pas une collection de conversations en ActivityStreams 2.0 (JSON). Rien n’a été ajouté.',
   cardsUnreadable: 'Le fichier ne contient pas de cartes de personnes (vCard) lisibles. Rien n’a été ajouté.',
   visitKnown: 'Il y a déjà une visite de cette référence. Rien n’a changé.',
+  memberAlready: 'Cette personne travaille déjà sur cette marque. Rien n’a été envoyé.',
+  invitedAlready: 'Elle est déjà invitée. Retirez d’abord cette invitation ; rien n’a été envoyé.',
+  lastOwner: 'Une marque garde au moins un propriétaire. Rien n’a changé ; nommez-en d’abord un autre.',
+  onlyOwners: 'Seul un propriétaire nomme et change les propriétaires. Rien n’a changé.',
+  linkEnded: 'Ce lien a servi, a été retiré ou est échu. Demandez-en un nouveau.',
+  passwordWrong: 'Ce n’est pas votre mot de passe actuel. Rien n’a changé.',
   placeNameTaken: 'Il y a déjà un lieu de ce nom. Rien n’a changé.',
   placeInUse:
     'Des profils et des fils appartiennent à ce lieu. Rien n’a changé ; débranchez d’abord ses profils.',
@@ -176,6 +182,8 @@ const reasons: Record<FieldReason, string> = {
   noWhoColumn:
     'Dites quelle colonne contient le numéro de client, l’adresse e-mail, le téléphone ou la référence de réservation.',
   noColleague: "Ce collègue n'est pas de l'équipe de cette marque.",
+  nameMissing: 'Entrez votre nom.',
+  passwordShort: 'Un mot de passe a au moins 10 caractères.',
   hoursOrder: 'Cela ferme avant d’ouvrir. Une nuit qui finit après minuit ferme le lendemain.',
   hoursOverlap: 'Cela rouvre avant d’avoir fermé.',
   hoursRange: 'On ouvre dans la journée, et on ferme avant la fin du lendemain.',

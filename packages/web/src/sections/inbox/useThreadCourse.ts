@@ -1,6 +1,7 @@
 import { computed } from 'vue'
-import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import type { EntryRow, ThreadChangeAnswer } from '@murrabel/contract'
+import { useLeaving } from '../../composables/useLeaving.ts'
 import type { ThreadDesk } from './threadDesk.ts'
 
 /** Which thread of the list is open, and where one lands when it leaves the lens. */
@@ -10,13 +11,9 @@ export function useThreadCourse({ lens, entries, threadId, loadThread, loadTide 
   const { rows } = entries
   const index = computed(() => rows.value.findIndex((row) => row.threadId === threadId.value))
 
-  // A page that is being left must not call the browser back by opening a thread.
-  let leaving = false
-  onBeforeRouteLeave(() => {
-    leaving = true
-  })
+  const leaving = useLeaving()
   async function open(row: EntryRow | undefined, replace = false): Promise<void> {
-    if (leaving) return
+    if (leaving.value) return
     const to = {
       path: row ? `/inbox/${row.threadId}` : '/inbox',
       query: route.query,

@@ -5,6 +5,7 @@ import { blankLens, type Lens } from '@murrabel/core/lens'
 import { routes } from '@murrabel/contract'
 import { useAsked } from '../../composables/useAsked.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
+import { useLeaving } from '../../composables/useLeaving.ts'
 import { useLens } from '../../composables/useLens.ts'
 import { useShortcuts } from '../../composables/useShortcuts.ts'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -30,6 +31,7 @@ const NewPersonSheet = onDemand(() => import('./NewPersonSheet.vue'))
 const route = useRoute()
 const router = useRouter()
 const brand = useBrand()
+const leaving = useLeaving()
 const { t, list: joined } = useTexts()
 const { lens, problems, query, change, reset } = useLens('people')
 const people = usePeople(query)
@@ -85,7 +87,7 @@ watch(
 watch(
   rows,
   ([top]) => {
-    if (!top || window.innerWidth < 900) return
+    if (!top || leaving.value || window.innerWidth < 900) return
     if (personId.value === null || (asked && index.value < 0)) void open(top.id, true)
     asked = false
   },

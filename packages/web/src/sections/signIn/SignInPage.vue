@@ -59,6 +59,7 @@ async function submit(): Promise<void> {
         <button class="button primary go" type="submit" :disabled="busy">
           {{ busy ? t('signIn.checking') : t('signIn.go') }}
         </button>
+        <RouterLink class="forgot" to="/forgot">{{ t('account.forgot') }}</RouterLink>
       </template>
     </DraftForm>
   </main>
@@ -92,6 +93,10 @@ h2 {
   width: 100%;
   margin-top: 6px;
   padding: 8px 12px;
+}
+.forgot {
+  display: inline-block;
+  margin-top: 14px;
 }
 @media (max-width: 900px) {
   .page {

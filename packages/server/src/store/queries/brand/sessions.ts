@@ -7,19 +7,23 @@ export const insertSession = async (
     tokenHash,
     colleagueId,
     brandId,
+    agent,
     days,
-  }: { tokenHash: NonSharedBuffer; colleagueId: number; brandId: number; days: number },
+  }: { tokenHash: NonSharedBuffer; colleagueId: number; brandId: number; agent: string; days: number },
 ): Promise<void> => {
   await db.rows(
-    `INSERT INTO sessions (token_hash, colleague_id, brand_id, expires_at)
-     VALUES ($1, $2, $3, now() + $4::int * interval '1 day')`,
-    [tokenHash, colleagueId, brandId, days],
+    `INSERT INTO sessions (token_hash, colleague_id, brand_id, expires_at, agent)
+     VALUES ($1, $2, $3, now() + $4::int * interval '1 day', left($5, 300))`,
+    [tokenHash, colleagueId, brandId, days, agent],
   )
 }
 
 export const readerBySession = (db: Database, tokenHash: NonSharedBuffer): Promise<Reader | undefined> =>
   db.one<Reader>(
-    `SELECT m.colleague_id AS "colleagueId", m.brand_id AS "brandId", m.role, m.place_ids AS "placeIds",
+    `WITH seen AS (
+       UPDATE sessions SET seen_at = now() WHERE token_hash = $1 AND (seen_at IS NULL OR seen_at < now() - interval '5 minutes')
+     )
+     SELECT m.colleague_id AS "colleagueId", m.brand_id AS "brandId", m.role, m.place_ids AS "placeIds",
        m.profile_ids AS "profileIds"
      FROM sessions s
      JOIN memberships m ON m.colleague_id = s.colleague_id AND m.brand_id = s.brand_id

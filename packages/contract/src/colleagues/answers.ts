@@ -1,0 +1,59 @@
+import type { Role } from '../brand/answers.ts'
+
+/** What somebody may see: null is all of it. */
+export interface Limits {
+  placeIds: number[] | null
+  profileIds: number[] | null
+}
+
+/** Somebody who works on the brand, as they are set up. */
+export interface ColleagueSetUp extends Limits {
+  id: number
+  name: string
+  email: string
+  role: Role
+  /** When they were here last; null: not yet. */
+  seenAt: string | null
+  /** Open threads that are assigned to them. */
+  openThreads: number
+}
+
+/** Somebody who was asked to join, and has not yet. */
+export interface Invitation extends Limits {
+  id: number
+  email: string
+  role: Role
+  invitedBy: string | null
+  at: string
+  endsAt: string
+  ended: boolean
+  /** Whether the mail went out; a sentence where it did not. */
+  mail: 'waiting' | 'sent' | 'failed'
+  error: string | null
+}
+
+export interface ColleaguesAnswer {
+  colleagues: ColleagueSetUp[]
+  invitations: Invitation[]
+}
+
+/** What an invitation is for, as whoever has its link sees it. */
+export interface InvitationCard {
+  brand: string
+  email: string
+  role: Role
+  invitedBy: string | null
+  /** They have an account here already, and join with its password. */
+  known: boolean
+}
+
+/** A device on which somebody is signed in. */
+export interface SessionAnswer {
+  id: number
+  /** What its browser calls itself. */
+  agent: string
+  at: string
+  seenAt: string | null
+  /** The one that asks. */
+  own: boolean
+}

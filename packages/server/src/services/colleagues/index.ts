@@ -1,0 +1,3 @@
+export { changeColleague, leaveBrand, listColleagues } from './colleagues.ts'
+export { invitationCard, invite, joinBrand, takeBackInvitation } from './invitations.ts'
+export { changePassword, endSession, forgotPassword, listSessions, resetPassword } from './passwords.ts'
