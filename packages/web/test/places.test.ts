@@ -8,7 +8,7 @@ import { parseHours, printHours } from '../src/sections/places/hoursText.ts'
 import { draftOf, fieldsOf, withDays } from '../src/sections/places/placeDraft.ts'
 import PlacesPage from '../src/sections/places/PlacesPage.vue'
 import { button, keep, useStage } from './stage.ts'
-import { fakeServer, mounting } from './support.ts'
+import { brandAnswer, fakeServer, mounting } from './support.ts'
 
 useStage()
 
@@ -117,7 +117,7 @@ describe('the page of places', () => {
         due: { ...defaultDuePolicy },
         rules: [],
       },
-      'GET /api/brand': {},
+      'GET /api/brand': brandAnswer('lead'),
     })
     const { global } = await mounting({ role: 'lead' })
     const html = keep(mount(PlacesPage, { global, attachTo: document.body }))
