@@ -67,7 +67,14 @@ const mailText = ({ mail, error, ended, endsAt }: Invitation): string => {
           <small class="soft">{{
             colleague.seenAt ? t('colleagues.seen', { t: when(colleague.seenAt) }) : t('colleagues.notSeen')
           }}</small>
-          <button type="button" class="plain" @click="edit(colleague)">{{ t('colleagues.edit') }}</button>
+          <button
+            v-if="colleague.role !== 'owner' || brand.answer?.me.role === 'owner'"
+            type="button"
+            class="plain"
+            @click="edit(colleague)"
+          >
+            {{ t('colleagues.edit') }}
+          </button>
         </li>
       </ul>
       <template v-if="answer.answer.value.invitations.length">

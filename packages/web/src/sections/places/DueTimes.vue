@@ -15,6 +15,7 @@ import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
+import HoursInput from './HoursInput.vue'
 
 /** The brand's names, and how soon an answer is owed in the hours of its places. */
 const { t, called } = useTexts()
@@ -25,10 +26,6 @@ type Rule = BrandSetUpDraft['rules'][number]
 const draft = ref<BrandSetUp | null>(null)
 const load = () => run(async () => void (draft.value = await call(routes.brandSetUp)))
 onMounted(load)
-const hours = (minutes: number) => String(Math.round((minutes / 60) * 100) / 100)
-const setHours = (name: (typeof dueMinutes)[number], text: string) => {
-  draft.value!.due[name] = Math.round(Number(text.replace(',', '.')) * 60)
-}
 const addRule = () =>
   draft.value!.rules.push({ kinds: [], channels: [], sentiments: [], priority: 0, minutes: 60 })
 const setRule = (i: number, part: Partial<Rule>) => {
@@ -73,14 +70,7 @@ async function save(): Promise<void> {
           :label="t(`places.dueOf.${name}`)"
           :name="`due.${name}`"
         >
-          <el-input
-            :model-value="hours(draft.due[name])"
-            inputmode="decimal"
-            maxlength="7"
-            @change="(text: string) => setHours(name, text)"
-          >
-            <template #append>{{ t('places.hoursUnit') }}</template>
-          </el-input>
+          <HoursInput v-model="draft.due[name]" />
         </FormField>
       </div>
       <h3>{{ t('places.rules') }}</h3>
@@ -138,20 +128,12 @@ async function save(): Promise<void> {
             :label="t(`places.priority.${each}`)"
           />
         </el-select>
-        <el-input
-          :model-value="rule.minutes === null ? '' : hours(rule.minutes)"
-          inputmode="decimal"
+        <HoursInput
+          :model-value="rule.minutes"
+          :label="t('places.ruleHours')"
           :placeholder="t('places.noneOwed')"
-          :aria-label="t('places.ruleHours')"
-          @change="
-            (text: string) =>
-              setRule(i, {
-                minutes: text.trim() === '' ? null : Math.round(Number(text.replace(',', '.')) * 60),
-              })
-          "
-        >
-          <template #append>{{ t('places.hoursUnit') }}</template>
-        </el-input>
+          @update:model-value="(minutes) => setRule(i, { minutes })"
+        />
         <button type="button" class="plain" @click="draft.rules.splice(i, 1)">
           {{ t('places.ruleRemove') }}
         </button>

@@ -221,6 +221,7 @@ legend {
 }
 .more {
   display: flex;
+  align-items: baseline;
   gap: 18px;
 }
 .more .plain {

@@ -1,0 +1,76 @@
+import { expect, test } from '@playwright/test'
+import { accessible, address, mailroom, signIn } from './support/world.ts'
+
+const email = 'ailith@skerrivane.example'
+/** The link of the latest mail to somebody. */
+async function linkTo(to: string): Promise<string> {
+  let link = ''
+  await expect
+    .poll(async () => {
+      const mails = (await (await fetch(`${mailroom}/api/mails?to=${to}`)).json()) as { text: string }[]
+      link = /(\/(?:join|new-password)\/[\w-]+)/.exec(mails.at(-1)?.text ?? '')?.[1] ?? ''
+      return link
+    })
+    .not.toBe('')
+  return link
+}
+
+test('a colleague is invited by mail, joins, is limited, forgets the password, and leaves', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'ivo')
+  await page.goto(`${address}/set-up/colleagues`)
+  await accessible(page)
+  await page.getByRole('button', { name: 'Invite somebody' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Invite somebody' })
+  await sheet.getByRole('button', { name: 'Send the invitation' }).click()
+  await expect(sheet.getByRole('alert').first()).toBeVisible()
+  await sheet.getByLabel('E-mail address').fill(email)
+  await accessible(page)
+  await sheet.getByRole('button', { name: 'Send the invitation' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: email })).toContainText('Specialist')
+
+  const guest = await (await browser.newContext()).newPage()
+  await guest.goto(address + (await linkTo(email)))
+  await expect(guest.getByRole('heading')).toHaveText('Join Skerrivane Ferries')
+  await accessible(guest)
+  await guest.getByLabel('Your name').fill('Ailith Rowe')
+  await guest.getByLabel('New password').fill('short')
+  await guest.getByRole('button', { name: 'Join' }).click()
+  await expect(guest.getByText('A password has at least 10 characters.')).toBeVisible()
+  await guest.getByLabel('New password').fill('galley and bacon rolls')
+  await guest.getByRole('button', { name: 'Join' }).click()
+  await expect(guest).toHaveURL(/\/inbox/)
+
+  const row = page.getByRole('listitem').filter({ hasText: 'Ailith Rowe' })
+  await expect(row).toContainText('sees all of it')
+  await row.getByRole('button', { name: 'Edit' }).click()
+  const edit = page.getByRole('dialog', { name: 'Ailith Rowe' })
+  await edit.getByText(/^Reader/).click()
+  await edit.getByRole('button', { name: 'Save' }).click()
+  await expect(row).toContainText('Reader')
+
+  await guest.goto(`${address}/set-up/account`)
+  await expect(guest.getByText('this device')).toBeVisible()
+  await accessible(guest)
+  const forgetful = await (await browser.newContext()).newPage()
+  await forgetful.goto(`${address}/sign-in`)
+  await forgetful.getByRole('link', { name: 'Password forgotten?' }).click()
+  await forgetful.getByLabel('E-mail address').fill(email)
+  await forgetful.getByRole('button', { name: 'Send me a link' }).click()
+  await expect(forgetful.getByRole('main').getByRole('status')).toContainText('a link is on its way')
+  await expect.poll(() => linkTo(email)).toContain('/new-password/')
+  await forgetful.goto(address + (await linkTo(email)))
+  await forgetful.getByLabel('New password').fill('a wholly new one')
+  await forgetful.getByRole('button', { name: 'Change the password' }).click()
+  await expect(forgetful.getByRole('main').getByRole('status')).toContainText('Your password is changed')
+  // Every device is signed out.
+  await guest.goto(`${address}/inbox`)
+  await expect(guest).toHaveURL(/\/sign-in/)
+
+  await row.getByRole('button', { name: 'Edit' }).click()
+  await edit.getByRole('button', { name: 'They work here no longer' }).click()
+  await edit.getByRole('button', { name: 'Let Ailith Rowe go' }).click()
+  await expect(row).toHaveCount(0)
+})
