@@ -1,4 +1,5 @@
-export { knownAgain, takeCustomers, takeFromProgram, type Customer } from './customers.ts'
+export { knownAgain, takeCustomers, type Customer } from './customers.ts'
+export { takeFromProgram } from './fromProgram.ts'
 export { exportPeople, peopleCsv, vcardsOf } from './exportPeople.ts'
 export { joinPeople, keepApart, undoJoin } from './joins.ts'
 export { askAllToMeet, askToMeet, meetPeople } from './meet.ts'
