@@ -74,3 +74,15 @@ test('a colleague is invited by mail, joins, is limited, forgets the password, a
   await edit.getByRole('button', { name: 'Let Ailith Rowe go' }).click()
   await expect(row).toHaveCount(0)
 })
+
+test('whoever works on two brands goes over to the other and back', async ({ page }) => {
+  await signIn(page, 'ivo')
+  await page.getByRole('button', { name: 'Brand menu' }).click()
+  await page.getByRole('menuitem', { name: 'Go to Orrin Sound Kayaks' }).click()
+  await expect(page.getByRole('button', { name: 'Brand menu' })).toContainText('Orrin Sound Kayaks2 places')
+  await page.goto(`${address}/set-up/places`)
+  await expect(page.getByTestId('gap')).toContainText('Port Ellery Slip has no opening hours')
+  await page.getByRole('button', { name: 'Brand menu' }).click()
+  await page.getByRole('menuitem', { name: 'Go to Skerrivane Ferries' }).click()
+  await expect(page.getByRole('button', { name: 'Brand menu' })).toContainText('Skerrivane Ferries')
+})

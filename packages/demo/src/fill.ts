@@ -7,6 +7,7 @@ import {
   demoPassword,
   demoWatches,
 } from './brand.ts'
+import { kayakBrand, kayakTable } from './kayaks.ts'
 import { mailAddress } from './mails.ts'
 import { feeds } from './press.ts'
 import { demoRivals } from './rivals.ts'
@@ -206,5 +207,38 @@ if (!followUps) {
     const dueAt = new Date(Date.now() + hours * 3_600_000).toISOString()
     if (thread)
       await call('POST', `/api/threads/${thread}/follow-ups`, { ...followUp, dueAt, givenTo: me.id })
+  }
+}
+
+/** The second brand has what its review page wrote; its owner brings it in. */
+await call('DELETE', '/api/session')
+cookie = ''
+await call('POST', '/api/session', { email: kayakBrand.colleagues[0]!.email, password: demoPassword })
+const kayakImports = await call<{ kind: string }[]>('GET', '/api/imports')
+if (!kayakImports.length) {
+  const table = kayakTable({ seed: 7, end: Date.now(), count: 600 })
+  const { id, reviews } = await call<{ id: number; reviews: { mapping: object } }>(
+    'POST',
+    '/api/imports?kind=reviews&name=Reviews+of+the+year.csv',
+    table,
+  )
+  await call('POST', `/api/imports/${id}/start`, { mapping: reviews.mapping })
+  const own = [
+    { name: 'Own name', query: { anyOf: [{ text: 'kayak' }, { text: 'paddle' }] } },
+    {
+      name: 'Guides',
+      query: { anyOf: kayakBrand.colleagues.slice(0, 2).map(({ name }) => ({ text: name.split(' ')[0]! })) },
+    },
+  ]
+  for (const watch of own) await call('POST', '/api/watches', watch)
+  for (;;) {
+    const { work } = (await (await fetch(`${address}/health`)).json()) as Health
+    if (
+      !work.some(
+        ({ kind, due, running }) => ['import', 'analyse', 'meet'].includes(kind) && due + running > 0,
+      )
+    )
+      break
+    await pause()
   }
 }

@@ -1,3 +1,4 @@
 import { demoBrand } from './brand.ts'
+import { kayakBrand } from './kayaks.ts'
 
-console.log(JSON.stringify(demoBrand))
+console.log(JSON.stringify([demoBrand, kayakBrand]))

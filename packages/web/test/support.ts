@@ -16,6 +16,7 @@ import { useBrand } from '../src/stores/brand.ts'
 export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): BrandAnswer => ({
   me: { id: 2, name: 'Tamsin Kerr', role, email: 'tamsin@skerrivane.example', limited: false },
   brand: { id: 1, name: 'Skerrivane Ferries', zone: 'Europe/London' },
+  brands: [{ id: 1, name: 'Skerrivane Ferries' }],
   places: [
     { id: 1, name: 'Port Ellery', hours: true },
     { id: 2, name: 'Dunmarrow', hours: true },

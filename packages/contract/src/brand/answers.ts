@@ -22,6 +22,8 @@ export interface BrandAnswer {
   /** `limited`: to some places or profiles. */
   me: ColleagueAnswer & { email: string; limited: boolean }
   brand: { id: number; name: string; zone: string }
+  /** All brands one works on, by name. */
+  brands: { id: number; name: string }[]
   places: PlaceAnswer[]
   colleagues: ColleagueAnswer[]
   watches: WatchAnswer[]

@@ -1,5 +1,5 @@
 import { type InferType, object, string } from 'yup'
-import { line, lines } from '../shared/fields.ts'
+import { id, line, lines } from '../shared/fields.ts'
 
 export const signInSchema = object({
   email: line(200).email('enter a valid e-mail address').required('enter your e-mail address'),
@@ -7,6 +7,9 @@ export const signInSchema = object({
 })
 
 export type SignIn = InferType<typeof signInSchema>
+
+export const switchSchema = object({ brandId: id().required('say which brand') })
+export type SwitchDraft = InferType<typeof switchSchema>
 
 /** A fault of the application in somebody's browser, as the server keeps it in its log. */
 export const faultSchema = object({

@@ -1,12 +1,12 @@
 import { parse } from 'cookie'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
-import { routes, signInSchema, type SignIn } from '@murrabel/contract'
+import { routes, signInSchema, switchSchema, type SignIn } from '@murrabel/contract'
 import { closeSession, hashOf, readerOf, readerOfKey, sessionDays } from '../access/sessions.ts'
 import type { Context } from '../context.ts'
 import { Refusal } from '../problem.ts'
 import { handle } from './handle.ts'
 import { checked } from '../checked.ts'
-import { brandAnswer, signIn, welcome } from '../services/brand/index.ts'
+import { brandAnswer, signIn, switchBrand, welcome } from '../services/brand/index.ts'
 
 const cookieName = 'murrabel_session'
 
@@ -85,6 +85,10 @@ export function sessionRoutes(app: Express, context: Context): void {
       })
     res.clearCookie(cookieName, cookieOptions(context))
     res.status(204).end()
+  })
+  handle(app, routes.switchBrand, {
+    schema: switchSchema,
+    act: ({ reader, req, body }) => switchBrand(context, reader, body, tokenOf(req) ?? ''),
   })
   const answerWelcome = welcome(context)
   app.get(routes.welcome.path, async (_req, res) => void res.json(await answerWelcome()))

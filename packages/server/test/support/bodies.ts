@@ -42,6 +42,7 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     changeVisit: { at: '2026-11-20T09:00:00Z', ship: 'Little Auk', placeId: of.place },
     sayVisit: { belongs: true },
     takeCustomers: { customers: [{ reference: 'C1', name: 'Bastian Feld' }] },
+    switchBrand: { brandId: 1 },
     changeColleague: { role: 'reader', placeIds: null, profileIds: null },
     leave: { takeOver: null },
     invite: {

@@ -29,6 +29,7 @@ export const en = {
     signOut: 'Sign out',
     keys: 'Keyboard shortcuts',
     brandMenu: 'Brand menu',
+    switchTo: 'Go to {brand}',
     meMenu: 'Your menu',
     pastDue: '{n} past due',
   },

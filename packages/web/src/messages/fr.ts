@@ -29,6 +29,7 @@ export const fr: Messages = {
     find: 'Chercher des mots',
     findLabel: 'Chercher des mots dans toutes les entrées',
     signOut: 'Se déconnecter',
+    switchTo: 'Passer à {brand}',
     keys: 'Liste des touches',
     pastDue: '{n} en retard',
     brandMenu: 'Menu de la marque',

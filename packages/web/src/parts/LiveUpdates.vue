@@ -10,8 +10,7 @@ const loadCounts = gathered(() => void counts.load().catch(() => {}), 500)
 const loadBrand = gathered(() => void brand.load().catch(() => {}), 500)
 useLive((event) => {
   if (event.kind === 'entries' || event.kind === 'thread') loadCounts()
-  if (event.kind === 'profiles') loadBrand()
-  if (event.kind === 'brand') void brand.load().catch(() => {})
+  if (event.kind === 'profiles' || event.kind === 'brand') loadBrand()
   if (event.kind === 'watches') void brand.reloadWatches().catch(() => {})
 })
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
 import { useT } from '../composables/useT.ts'
@@ -57,6 +57,9 @@ async function speak(language: Language): Promise<void> {
 }
 const focus = useFocusReturn()
 /** The first Escape empties the field, as browsers do; the next leads back. */
+const otherBrands = computed(() =>
+  (brand.answer?.brands ?? []).filter(({ id }) => id !== brand.answer?.brand.id),
+)
 function leaveFind(): void {
   if (!words.value) focus.back()
 }
@@ -75,7 +78,10 @@ defineExpose({ focusFind: () => focus.go(find.value) })
       </button>
       <template #dropdown>
         <el-dropdown-menu>
-          <el-dropdown-item @click="router.push('/set-up/profiles')"
+          <el-dropdown-item v-for="each in otherBrands" :key="each.id" @click="brand.switchTo(each.id)">{{
+            t('band.switchTo', { brand: each.name })
+          }}</el-dropdown-item>
+          <el-dropdown-item :divided="otherBrands.length > 0" @click="router.push('/set-up/profiles')"
             >{{ t('sections.setUp') }}: {{ t('sections.profiles') }}</el-dropdown-item
           >
           <el-dropdown-item @click="router.push('/set-up/import')"

@@ -48,7 +48,10 @@ export const useBrand = defineStore('brand', () => {
 
   async function load(): Promise<boolean> {
     try {
-      answer.value = await call(routes.brand)
+      const found = await call(routes.brand)
+      // In another window the session went over to another brand: what is on the screen is of neither.
+      if (answer.value && answer.value.brand.id !== found.brand.id) location.assign('/inbox')
+      answer.value = found
       signedOut.value = false
       return true
     } catch (error) {
@@ -59,6 +62,11 @@ export const useBrand = defineStore('brand', () => {
   async function signIn(given: SignIn): Promise<void> {
     answer.value = await call(routes.signIn, { body: given })
     signedOut.value = false
+  }
+  /** Everything that is on the screen is of the other brand: the page begins anew. */
+  async function switchTo(brandId: number): Promise<void> {
+    await call(routes.switchBrand, { body: { brandId } })
+    location.assign('/inbox')
   }
   async function signOut(): Promise<void> {
     await call(routes.signOut)
@@ -84,6 +92,7 @@ export const useBrand = defineStore('brand', () => {
     load,
     signIn,
     signOut,
+    switchTo,
     reloadWatches,
     takeTags,
     may,

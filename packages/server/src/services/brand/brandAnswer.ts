@@ -5,6 +5,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import {
   aspectsOfBrand,
+  brandsOf,
   colleaguesOfBrand,
   visibleChannels,
   visiblePlaces,
@@ -15,21 +16,25 @@ import { listTags } from '../inbox/index.ts'
 /** What every screen needs: the brand, its places, who works on it, its watches. */
 export async function brandAnswer(context: Context, reader: Reader): Promise<BrandAnswer> {
   const { db, models } = context
-  const [brand, me, colleagues, places, channels, watches, groups, aspects, tags] = await Promise.all([
-    models.Brand.findByPk(reader.brandId),
-    models.Colleague.findByPk(reader.colleagueId),
-    colleaguesOfBrand(db, reader.brandId),
-    visiblePlaces(db, reader),
-    visibleChannels(db, reader),
-    listWatches(context, reader),
-    listGroups(context, reader),
-    aspectsOfBrand(db, reader.brandId),
-    listTags(context, reader),
-  ])
+  const [brand, me, brands, colleagues, places, channels, watches, groups, aspects, tags] = await Promise.all(
+    [
+      models.Brand.findByPk(reader.brandId),
+      models.Colleague.findByPk(reader.colleagueId),
+      brandsOf(db, reader.colleagueId),
+      colleaguesOfBrand(db, reader.brandId),
+      visiblePlaces(db, reader),
+      visibleChannels(db, reader),
+      listWatches(context, reader),
+      listGroups(context, reader),
+      aspectsOfBrand(db, reader.brandId),
+      listTags(context, reader),
+    ],
+  )
   if (!brand || !me) throw new Refusal('notSignedIn')
   return {
     me: { id: me.id, name: me.name, email: me.email, role: reader.role, limited: isLimited(reader) },
     brand: { id: brand.id, name: brand.name, zone: brand.zone },
+    brands,
     places,
     colleagues,
     watches,

@@ -2,6 +2,14 @@ import type { ColleagueAnswer, PlaceAnswer } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database } from '../../database.ts'
 
+/** Brands somebody works on, by name. */
+export const brandsOf = (db: Database, colleagueId: number): Promise<{ id: number; name: string }[]> =>
+  db.rows<{ id: number; name: string }>(
+    `SELECT b.id, b.name FROM memberships m JOIN brands b ON b.id = m.brand_id
+     WHERE m.colleague_id = $1 ORDER BY b.name COLLATE "und-x-icu", b.id`,
+    [colleagueId],
+  )
+
 /** Who works on a brand, by name. */
 export const colleaguesOfBrand = (db: Database, brandId: number): Promise<ColleagueAnswer[]> =>
   db.rows<ColleagueAnswer>(

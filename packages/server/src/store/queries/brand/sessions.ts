@@ -45,6 +45,15 @@ export const readerByMembership = (
     tx,
   )
 
+/** Takes a session over to another brand of whom it belongs to. */
+export const setSessionBrand = async (
+  db: Database,
+  { tokenHash, brandId }: { tokenHash: Buffer; brandId: number },
+  tx: Tx,
+): Promise<void> => {
+  await db.rows('UPDATE sessions SET brand_id = $2 WHERE token_hash = $1', [tokenHash, brandId], tx)
+}
+
 export const removeSession = async (db: Database, tokenHash: NonSharedBuffer, tx?: Tx): Promise<void> => {
   await db.rows(
     `DELETE FROM sessions
