@@ -268,6 +268,56 @@ describe('by hand', () => {
   })
 })
 
+describe('what is noted of people who are joined', () => {
+  const change = (id: number, body: object) => specialist('PUT', `/api/people/${id}`, body)
+
+  test('is shown of either, called by the best name, and each has their own again when they part', async () => {
+    await writes('+lind@letters.example', 'Is the gate open?')
+    const { db } = world.server.context
+    const wrote = (await db.one<{ id: number }>(
+      `SELECT person_id AS id FROM accounts WHERE outside_id = '+lind@letters.example'`,
+    ))!.id
+    const made = await specialist<PersonCard>('POST', '/api/people', {
+      name: 'Lind Aavik',
+      email: '+lind@letters.example',
+      note: 'Comes with a cello',
+    })
+    await settled(world)
+    const shown = await card(wrote)
+    expect(shown).toMatchObject({ name: 'Lind Aavik', note: 'Comes with a cello' })
+    expect(shown.members).toHaveLength(2)
+    // What is said of one thing does not write down what was only shown of the other.
+    await change(wrote, { standing: 'partner' })
+    const own = (id: number) =>
+      db.one<{ note: string; standing: string | null }>('SELECT note, standing FROM people WHERE id = $1', [
+        id,
+      ])
+    expect(await own(wrote)).toEqual({ note: '', standing: 'partner' })
+    await specialist('POST', `/api/people/joins/${shown.joins[0]!.id}/undo`)
+    expect((await card(wrote)).note).toBe('')
+    expect(await card(made.body.id)).toMatchObject({
+      name: 'Lind Aavik',
+      note: 'Comes with a cello',
+      standing: null,
+    })
+  })
+
+  test('what is emptied stays empty, whoever it was noted of', async () => {
+    const [one, other] = await Promise.all(
+      ['Mo Vance', 'Mo Vance-Tarn'].map(
+        async (name) =>
+          (await specialist<PersonCard>('POST', '/api/people', { name, note: `Note of ${name}` })).body.id,
+      ),
+    )
+    await specialist('POST', '/api/people/joins', { one, other })
+    const shown = Math.min(one!, other!)
+    await change(shown, { note: '' })
+    expect((await card(shown)).note).toBe('')
+    await change(shown, { name: 'Moira Vance' })
+    expect((await card(shown)).name).toBe('Moira Vance')
+  })
+})
+
 describe('which visit a thread is about', () => {
   test('is proposed with reasons, said, said otherwise and taken back', async () => {
     const email = 'anselm@rook.example'

@@ -163,21 +163,14 @@ export async function changePerson(
     const person = await seen({ db }, reader, given, tx)
     await checkEdition({ db }, 'people', { id: person, brandId: reader.brandId }, edition, tx)
     const before = (await stored.personById(db, person, tx))!
-    const after = { ...before, ...draft }
-    const own = draft.name === '' ? await stored.accountName(db, person, tx) : undefined
-    const named = draft.name === undefined ? before.named : draft.name !== ''
-    await stored.changePerson(
-      db,
-      {
-        id: person,
-        name: draft.name || (own?.name ?? before.name),
-        namedBy: named ? reader.colleagueId : null,
-        language: after.language,
-        standing: after.standing,
-        note: after.note,
-      },
-      tx,
-    )
+    const { name, ...rest } = draft
+    // An empty name is the network's again.
+    const own = name === '' ? await stored.accountName(db, person, tx) : undefined
+    const called =
+      name === undefined
+        ? undefined
+        : { name: name || (own?.name ?? before.name), by: name ? reader.colleagueId : null }
+    await stored.changePerson(db, { id: person, called, ...rest }, tx)
     if (tags) await setTags({ db }, reader, { person, names: tags }, tx)
     await record(
       db,

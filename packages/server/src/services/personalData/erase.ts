@@ -3,6 +3,7 @@ import type { Reader } from '../../access/reader.ts'
 import { hiddenBy } from '../../access/hidden.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import type { Tx } from '../../store/database.ts'
 import { insertRequest } from '../../store/queries/people/dataRequests.ts'
 import {
   actionsAbout,
@@ -10,8 +11,10 @@ import {
   eraseTexts,
   eraseThreads,
   keepErasedRefs,
+  profilesOfPerson,
   refsOf,
 } from '../../store/queries/people/erase.ts'
+import { holdProfileEntries } from '../../store/queries/actions/ownEntries.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
 import { personById } from '../../store/queries/people/people.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
@@ -36,6 +39,7 @@ export async function erasePerson(
   const at = new Date(now())
   const { request, threads } = await db.inTransaction(async (tx) => {
     await holdPeople(db, brandId, tx)
+    await holdIntake({ db }, brandId, given, tx)
     const about = await allAbout({ db }, reader, given, tx)
     if ((await personById(db, about.person, tx))?.erasedAt) throw new Refusal('erasedAlready')
     const entries = about.entries.map(({ id }) => id)
@@ -72,4 +76,15 @@ export async function erasePerson(
   for (let i = 0; i < threads.length; i += 500)
     await live.tell(brandId, { kind: 'thread', threads: threads.slice(i, i + 500) })
   return request
+}
+
+/** What comes in of them meanwhile waits, so that nothing slips in between. */
+async function holdIntake(
+  { db }: Pick<Context, 'db'>,
+  brandId: number,
+  person: number,
+  tx: Tx,
+): Promise<void> {
+  for (const profile of await profilesOfPerson(db, { brandId, person }, tx))
+    await holdProfileEntries(db, profile, tx)
 }

@@ -11,11 +11,15 @@ import {
   isHandOutOf,
   requestsOf,
 } from '../../store/queries/people/dataRequests.ts'
+import { visitsOfPerson } from '../../store/queries/people/visits.ts'
 import { membersOf } from '../../store/queries/people/joins.ts'
 import { record } from '../log/index.ts'
 import { personCard } from '../people/index.ts'
 import { allAbout } from './about.ts'
 import { pageOf, type HandedData } from './page.ts'
+
+/** Visits of one person at most: all of them. */
+const mostVisits = 100_000
 
 export const listRequests = ({ db }: Pick<Context, 'db'>, reader: Reader): Promise<DataRequest[]> =>
   requestsOf(db, reader.brandId)
@@ -62,6 +66,7 @@ export async function handOut(
     throw new Refusal('notFound')
   const about = await allAbout({ db }, reader, given)
   const card = await personCard({ db, now }, reader, given)
+  const { visits } = await visitsOfPerson(db, reader, { person: about.person, limit: mostVisits })
   const entries = await handedEntries(
     db,
     about.entries.map(({ id }) => id),
@@ -70,7 +75,7 @@ export async function handOut(
     format: 'murrabel-person',
     version: 1,
     at: new Date(now()).toISOString(),
-    ...dataOf(card, entries),
+    ...dataOf({ ...card, visits }, entries),
   }
   const zip = new yazl.ZipFile()
   zip.addBuffer(Buffer.from(JSON.stringify(data, null, 2)), 'person.json')

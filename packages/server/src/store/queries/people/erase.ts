@@ -18,6 +18,22 @@ export const accountsOf = async (db: Database, people: readonly number[], tx?: T
     )
   ).map(({ id }) => id)
 
+/** Profiles of the networks on which somebody, or whoever is joined with them, has an account; ascending, so that two who hold them never wait for each other. */
+export const profilesOfPerson = async (
+  db: Database,
+  { brandId, person }: { brandId: number; person: number },
+  tx: Tx,
+): Promise<number[]> =>
+  (
+    await db.rows<{ id: number }>(
+      `SELECT id FROM profiles WHERE brand_id = $1 AND network IN (
+         SELECT a.network FROM people p JOIN accounts a ON a.shown_as = p.shown_as WHERE p.id = $2 AND p.brand_id = $1
+       ) ORDER BY id`,
+      [brandId, person],
+      tx,
+    )
+  ).map(({ id }) => id)
+
 /** What they are known by: what another system calls them, their addresses and numbers, and the references of their visits. */
 export const refsOf = async (db: Database, people: readonly number[], tx: Tx): Promise<string[]> =>
   (

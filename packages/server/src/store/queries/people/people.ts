@@ -10,7 +10,7 @@ import {
 import type { PersonCard, PersonMember, PersonRow, PersonWay, Proposal, WayKind } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
-import { called } from './called.ts'
+import { called, callTogether } from './called.ts'
 import { lensWhere } from '../entries/lensWhere.ts'
 import { accessOf, addAccess, Where } from '../shared/where.ts'
 import type { JoinReason } from './joins.ts'
@@ -382,31 +382,48 @@ export function bestProposals(
   )
 }
 
+/** What a colleague says of somebody; what is left out stays as it is. */
+export interface PersonChange {
+  id: number
+  /** As they are called now, and who named them; null: nobody did. */
+  called?: { name: string; by: number | null }
+  language?: string | null
+  standing?: PersonStanding | null
+  note?: string
+}
+
+/** It stands with the one who is shown; what is emptied is emptied of all who are joined, or it would be theirs that shows. */
 export const changePerson = async (
   db: Database,
-  {
-    id,
-    name,
-    namedBy,
-    language,
-    standing,
-    note,
-  }: {
-    id: number
-    name: string
-    namedBy: number | null
-    language: string | null
-    standing: PersonStanding | null
-    note: string
-  },
+  { id, called: name, language, standing, note }: PersonChange,
   tx: Tx,
 ): Promise<void> => {
   await db.rows(
-    `UPDATE people SET name = $2, named_by = $3, language = $4, standing = $5, note = $6, edition = edition + 1 WHERE id = $1`,
-    [id, name, namedBy, language, standing, note],
+    `UPDATE people SET name = coalesce($2, name), named_by = CASE WHEN $2::text IS NULL THEN named_by ELSE $3 END,
+       language = CASE WHEN $4 THEN $5 ELSE language END, standing = CASE WHEN $6 THEN $7 ELSE standing END,
+       note = coalesce($8, note), edition = edition + 1
+     WHERE id = $1`,
+    [
+      id,
+      name?.name ?? null,
+      name?.by ?? null,
+      language !== undefined,
+      language ?? null,
+      standing !== undefined,
+      standing ?? null,
+      note ?? null,
+    ],
+    tx,
+  )
+  await db.rows(
+    `UPDATE people SET language = CASE WHEN $2 THEN NULL ELSE language END, standing = CASE WHEN $3 THEN NULL ELSE standing END,
+       note = CASE WHEN $4 THEN '' ELSE note END
+     WHERE shown_as = $1 AND id <> $1 AND ($2 OR $3 OR $4)`,
+    [id, language === null, standing === null, note === ''],
     tx,
   )
   await readAnew(db, id, tx)
+  await callTogether(db, [id], tx)
 }
 
 /** Called or reached otherwise, they are found otherwise. */
