@@ -46,12 +46,16 @@ const shots = {
     await page.getByRole('textbox', { name: 'Write an answer' }).waitFor()
   },
   async people() {
-    await page.goto(`${world.address}/inbox/people?channel=chat,pages,maps,email`)
+    await page.goto(`${world.address}/inbox/people?visited=yes&time=last-90`)
     await page.locator('article').waitFor()
   },
   async 'follow-ups'() {
     await page.goto(`${world.address}/inbox/follow-ups?whose=anybody`)
     await page.locator('[data-test="follow-up"]').first().waitFor()
+  },
+  async places() {
+    await page.goto(`${world.address}/set-up/places`)
+    await page.getByRole('heading', { name: 'Brand and due times' }).waitFor()
   },
   async watch() {
     await openWatch('Storm Petrel')
