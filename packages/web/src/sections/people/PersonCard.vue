@@ -67,7 +67,7 @@ const consents = computed(() => person.ways.map(consentText).filter(Boolean))
 const handles = computed(() =>
   person.accounts.flatMap(({ handle, name, network, url, id }) =>
     // What they are reached by stands there already; who writes for a feed has no account.
-    !handle && !url
+    (!handle && !url) || person.ways.some(({ value }) => value === handle?.toLowerCase())
       ? []
       : [{ id, url, text: `${handle ? `@${handle.replace(/^@/, '')}` : name} (${networksOf([network])})` }],
   ),
