@@ -83,6 +83,8 @@ export async function peopleFigures(databaseUrl: string): Promise<Figure[]> {
 async function loadVisits(db: Database): Promise<void> {
   const there = await db.one<{ n: number }>('SELECT count(*)::int AS n FROM visits')
   if (there!.n) return
+  // Those who were loaded have numbers of their own.
+  await db.rows(`SELECT setval('people_id_seq', (SELECT max(id) FROM people))`)
   await db.rows(
     `INSERT INTO visits (brand_id, person_id, shown_as, outside_id, at, route, ship, place_id, party, price, currency, state, source, told_at)
      SELECT 1, p.id, p.shown_as, 'V' || i, now() - (i % 17520) * interval '1 hour', 'Dunmarrow to Port Ellery', 'Grey Heron',
