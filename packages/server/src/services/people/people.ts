@@ -19,6 +19,7 @@ import { membersOf } from '../../store/queries/people/joins.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
 import * as customers from '../../store/queries/people/customers.ts'
 import * as stored from '../../store/queries/people/people.ts'
+import * as storedWays from '../../store/queries/people/ways.ts'
 import { visitsOfPerson, visitSummaries } from '../../store/queries/people/visits.ts'
 import { removeUnusedTags } from '../../store/queries/inbox/tags.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
@@ -95,7 +96,7 @@ export async function personCard({ db, now }: Reading, reader: Reader, given: nu
     await Promise.all([
       stored.personById(db, id),
       stored.accountsOfPerson(db, id),
-      stored.waysOfPerson(db, id),
+      storedWays.waysOfPerson(db, id),
       stored.membersOfPerson(db, ids),
       stored.joinsOfPeople(db, ids),
       stored.saidByPerson(db, reader, id),
@@ -222,7 +223,7 @@ export async function addPerson(
     const { brandId, colleagueId } = reader
     const person = await customers.insertPerson(db, { brandId, name, namedBy: colleagueId, note }, tx)
     for (const way of ways)
-      await stored.insertWay(
+      await storedWays.insertWay(
         db,
         { brandId, personId: person, ...way, consent: null, consentAt: null, consentHow: '' },
         tx,
@@ -250,7 +251,7 @@ export function addWay(parts: Writing, reader: Reader, given: number, draft: Way
     await holdPeople(db, reader.brandId, tx)
     const personId = await seen({ db }, reader, given, tx)
     const consent = draft.consent ?? null
-    const way = await stored.insertWay(
+    const way = await storedWays.insertWay(
       db,
       {
         brandId: reader.brandId,
@@ -280,7 +281,7 @@ export function changeWay(
   return db.inTransaction(async (tx) => {
     await holdPeople(db, reader.brandId, tx)
     const person = await seen({ db }, reader, given, tx)
-    const before = await stored.wayOf(db, { id: wayId, person }, tx)
+    const before = await storedWays.wayOf(db, { id: wayId, person }, tx)
     if (before?.kind !== draft.kind) throw new Refusal('notFound')
     const consent = draft.consent ?? null
     // When it was said stays when it is said again.
@@ -288,7 +289,7 @@ export function changeWay(
       consent === null ? null : consent === before.consent ? before.consentAt : new Date(now()).toISOString()
     const { personId: _person, ...rest } = before
     const way: PersonWay = { ...rest, value, consent, consentAt, consentHow: draft.consentHow ?? '' }
-    await stored.setWay(db, { ...way, consentAt: consentAt === null ? null : new Date(consentAt) }, tx)
+    await storedWays.setWay(db, { ...way, consentAt: consentAt === null ? null : new Date(consentAt) }, tx)
     await changed({ db, due, live }, reader, { person, kind: 'changeWay', detail: { before, way } }, tx)
     return way
   })
@@ -303,9 +304,9 @@ export function removeWay(
   return db.inTransaction(async (tx) => {
     await holdPeople(db, reader.brandId, tx)
     const person = await seen({ db }, reader, given, tx)
-    const way = await stored.wayOf(db, { id: wayId, person }, tx)
+    const way = await storedWays.wayOf(db, { id: wayId, person }, tx)
     if (!way) throw new Refusal('notFound')
-    await stored.deleteWay(db, wayId, tx)
+    await storedWays.deleteWay(db, wayId, tx)
     await changed({ db, due, live }, reader, { person, kind: 'removeWay', detail: { way } }, tx)
     return undefined
   })
