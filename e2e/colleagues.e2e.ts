@@ -58,7 +58,7 @@ test('a colleague is invited by mail, joins, is limited, forgets the password, a
   await forgetful.goto(`${address}/sign-in`)
   await forgetful.getByRole('link', { name: 'Password forgotten?' }).click()
   // The page for signing in has such a field as well.
-  await expect(forgetful.getByRole('heading')).toHaveText('Password forgotten?')
+  await expect(forgetful.getByRole('heading', { name: 'Password forgotten?' })).toBeVisible()
   await forgetful.getByLabel('E-mail address').fill(email)
   await forgetful.getByRole('button', { name: 'Send me a link' }).click()
   await expect(forgetful.getByRole('main').getByRole('status')).toContainText('a link is on its way')
