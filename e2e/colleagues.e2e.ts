@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test'
+import { Secret, TOTP } from 'otpauth'
 import { accessible, address, mailroom, signIn } from './support/world.ts'
 
 const email = 'ailith@skerrivane.example'
@@ -87,4 +88,42 @@ test('whoever works on two brands goes over to the other and back', async ({ pag
   await page.getByRole('button', { name: 'Brand menu' }).click()
   await page.getByRole('menuitem', { name: 'Go to Skerrivane Ferries' }).click()
   await expect(page.getByRole('button', { name: 'Brand menu' })).toContainText('Skerrivane Ferries')
+})
+
+test('a second factor is switched on, asked for, and switched off', async ({ page, browser }) => {
+  await signIn(page, 'rowan')
+  await page.goto(`${address}/set-up/account`)
+  const factor = page.getByTestId('second-factor')
+  await factor.getByRole('button', { name: 'Switch it on' }).click()
+  await factor.getByLabel('Enter your password first').fill('sound-of-orrin')
+  await factor.getByRole('button', { name: 'Go on' }).click()
+  await expect(factor.getByRole('img', { name: 'The key as a picture for the app' })).toBeVisible()
+  await accessible(page)
+  const key = (await factor.getByTestId('secret').textContent())!.replace(/\s/g, '')
+  const app = new TOTP({ secret: Secret.fromBase32(key) })
+  await factor.getByLabel('The code the app shows now').fill(app.generate())
+  await factor.getByRole('button', { name: 'Switch on', exact: true }).click()
+  await expect(factor).toContainText('10 recovery codes are left')
+  const recovery = (await factor.getByTestId('shown-once').textContent())!.trim().split(/\s+/)[0]!
+
+  const other = await (await browser.newContext()).newPage()
+  await other.goto(`${address}/sign-in`)
+  await other.getByLabel('E-mail address').fill('rowan@skerrivane.example')
+  await other.getByLabel('Password', { exact: true }).fill('sound-of-orrin')
+  await other.getByRole('button', { name: 'Sign in' }).click()
+  const code = other.getByLabel('Code of your app, or a recovery code')
+  await expect(code).toBeFocused()
+  await code.fill('aaaaa-aaaaa')
+  await other.getByRole('button', { name: 'Sign in' }).click()
+  await expect(other.getByRole('alert')).toContainText('This code is not the one of now')
+  await code.fill(recovery)
+  await other.getByRole('button', { name: 'Sign in' }).click()
+  await expect(other).toHaveURL(/\/inbox/)
+  await other.goto(`${address}/set-up/account`)
+  const there = other.getByTestId('second-factor')
+  await expect(there).toContainText('9 recovery codes are left')
+  await there.getByRole('button', { name: 'Switch it off' }).click()
+  await there.getByLabel('Enter your password first').fill('sound-of-orrin')
+  await there.getByRole('button', { name: 'Go on' }).click()
+  await expect(there).toContainText('Off.')
 })

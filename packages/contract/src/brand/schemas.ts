@@ -4,9 +4,11 @@ import { id, line, lines } from '../shared/fields.ts'
 export const signInSchema = object({
   email: line(200).email('enter a valid e-mail address').required('enter your e-mail address'),
   password: string().max(200).required('enter your password'),
+  /** Of the app, or one of the recovery codes, where a second factor is on. */
+  code: line(40).default(''),
 })
 
-export type SignIn = InferType<typeof signInSchema>
+export type SignIn = Omit<InferType<typeof signInSchema>, 'code'> & { code?: string }
 
 export const switchSchema = object({ brandId: id().required('say which brand') })
 export type SwitchDraft = InferType<typeof switchSchema>

@@ -16,6 +16,8 @@ export interface ColleagueSetUp extends Limits {
   seenAt: string | null
   /** Open threads that are assigned to them. */
   openThreads: number
+  /** They sign in with a second factor. */
+  secondFactor: boolean
 }
 
 /** Somebody who was asked to join, and has not yet. */
@@ -56,4 +58,25 @@ export interface SessionAnswer {
   seenAt: string | null
   /** The one that asks. */
   own: boolean
+}
+
+/** One's own second factor. */
+export interface SecondFactorAnswer {
+  /** On since then; null: off. */
+  since: string | null
+  /** Recovery codes that were not used. */
+  codesLeft: number
+}
+
+/** What an app that makes codes is told: RFC 6238, 6 digits, 30 seconds, SHA-1, which every app knows. */
+export interface SecondFactorBegun {
+  /** Base 32. */
+  secret: string
+  /** `otpauth://totp/…`, for a picture that the app reads. */
+  uri: string
+}
+
+/** Shown once: each signs in once, when the app is lost. */
+export interface RecoveryCodes {
+  codes: string[]
 }

@@ -40,10 +40,13 @@ const password = () =>
 export const joinSchema = object({
   name: line(limits.nameLength).default(''),
   password: string().max(200).required('enter a password'),
+  /** Where whoever joins has an account with a second factor. */
+  code: line(40).default(''),
 })
 export interface JoinDraft {
   name?: string
   password: string
+  code?: string
 }
 
 export const newPasswordSchema = object({ password: password() })
@@ -57,3 +60,14 @@ export interface PasswordDraft {
 }
 
 export const forgotSchema = object({ email: line(200).required('enter your e-mail address') })
+
+/** What changes the way one signs in asks for the password again. */
+export const provenSchema = object({ password: string().max(200).required('enter the password you have') })
+export interface Proven {
+  password: string
+}
+
+export const codeSchema = object({ code: line(40).required('enter the code of the app') })
+export interface CodeDraft {
+  code: string
+}

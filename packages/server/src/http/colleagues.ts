@@ -1,5 +1,6 @@
 import express, { type Express, type Request } from 'express'
 import {
+  codeSchema,
   colleagueSchema,
   forgotSchema,
   invitationSchema,
@@ -7,22 +8,29 @@ import {
   leaveSchema,
   newPasswordSchema,
   passwordSchema,
+  provenSchema,
   routes,
   type JoinDraft,
 } from '@murrabel/contract'
 import { checked } from '../checked.ts'
 import type { Context } from '../context.ts'
 import {
+  beginSecondFactor,
   changeColleague,
   changePassword,
+  confirmSecondFactor,
+  endSecondFactor,
   endSession,
   forgotPassword,
   invitationCard,
   invite,
   joinBrand,
   leaveBrand,
+  liftSecondFactor,
   listColleagues,
   listSessions,
+  ownSecondFactor,
+  renewRecoveryCodes,
   resetPassword,
   takeBackInvitation,
 } from '../services/colleagues/index.ts'
@@ -57,7 +65,31 @@ export function colleagueRoutes(app: Express, context: Context): void {
     act: ({ reader, req }) => listSessions(context, reader, tokenOf(req) ?? ''),
   })
   handle(app, routes.endSession, { act: ({ reader, id }) => endSession(context, reader, id()) })
+  secondFactorRoutes(app, context)
   linkRoutes(app, context)
+}
+
+function secondFactorRoutes(app: Express, context: Context): void {
+  handle(app, routes.secondFactor, { act: ({ reader }) => ownSecondFactor(context, reader) })
+  handle(app, routes.beginSecondFactor, {
+    schema: provenSchema,
+    act: ({ reader, req, body }) => beginSecondFactor(context, reader, body, addressOf(req)),
+  })
+  handle(app, routes.confirmSecondFactor, {
+    schema: codeSchema,
+    act: ({ reader, body }) => confirmSecondFactor(context, reader, body),
+  })
+  handle(app, routes.endSecondFactor, {
+    schema: provenSchema,
+    act: ({ reader, req, body }) => endSecondFactor(context, reader, body, addressOf(req)),
+  })
+  handle(app, routes.newRecoveryCodes, {
+    schema: provenSchema,
+    act: ({ reader, req, body }) => renewRecoveryCodes(context, reader, body, addressOf(req)),
+  })
+  handle(app, routes.liftSecondFactor, {
+    act: ({ reader, id }) => liftSecondFactor(context, reader, id()),
+  })
 }
 
 /** Whoever has a link needs no session. */

@@ -52,6 +52,10 @@ export function bodyOf(name: RouteName, of: Things): unknown {
       profileIds: null,
     },
     changePassword: { old: 'sound-of-orrin', password: 'sound-of-orrin-2' },
+    beginSecondFactor: { password: 'a long enough word' },
+    confirmSecondFactor: { code: '000000' },
+    endSecondFactor: { password: 'a long enough word' },
+    newRecoveryCodes: { password: 'a long enough word' },
     changeBrand: {
       name: 'Skerrivane Ferries',
       nicknames: [],

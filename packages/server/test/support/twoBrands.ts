@@ -83,6 +83,7 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   removePlace: 'placeItself',
   changeColleague: 'colleague',
   leave: 'colleague',
+  liftSecondFactor: 'colleague',
   takeBackInvitation: 'invitation',
   endSession: 'session',
   askHandOut: 'person',

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { SignIn } from '@murrabel/contract'
 import { checkPassword, hashPassword } from '../../access/password.ts'
+import { checkSecondFactor } from '../../access/secondFactor.ts'
 import { openSession } from '../../access/sessions.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -23,11 +24,11 @@ const knownDays = 90
 /**
  * Opens a session on the colleague's first brand; the token goes into the cookie.
  *
- * @throws Refusal tooMany before the password is looked at, signInFailed
+ * @throws Refusal tooMany before the password is looked at, signInFailed, codeNeeded, codeWrong
  */
 export async function signIn(
   context: Context,
-  { email, password }: SignIn,
+  { email, password, code = '' }: SignIn,
   { address, agent }: { address: string; agent: string },
 ): Promise<string> {
   const { db, models } = context
@@ -39,6 +40,7 @@ export async function signIn(
     colleague &&
     (await models.Membership.findOne({ where: { colleagueId: colleague.id }, order: ['brandId'] }))
   if (!right || !colleague || !membership) throw new Refusal('signInFailed')
+  await askSecondFactor(context, colleague.id, code)
   const who = { colleagueId: colleague.id, brandId: membership.brandId }
   await noteSuccess(db, { account, address })
   await record(db, who, { kind: 'signIn', on: ['colleague', colleague.id] })
@@ -61,4 +63,17 @@ export async function limitTries(
   if (tries.pair > window.pair || tries.address > window.address) throw new Refusal('tooMany')
   if (!tries.known && tries.strangers > window.strangers) throw new Refusal('tooMany')
   return account
+}
+
+/** The code of somebody whose password is right, where a second factor is on. @throws Refusal tooMany, codeNeeded, codeWrong */
+export async function askSecondFactor(
+  { db, config }: Pick<Context, 'db' | 'config'>,
+  colleagueId: number,
+  code: string,
+): Promise<void> {
+  // Guesses are limited by the account, from wherever they come: whoever makes them has the password.
+  if (code) await limitTries(db, { email: `code of ${colleagueId}`, address: `code of ${colleagueId}` })
+  const told = await checkSecondFactor(db, { colleagueId, code, key: config.sealingKey })
+  if (told === 'needed') throw new Refusal('codeNeeded')
+  if (told === 'wrong') throw new Refusal('codeWrong')
 }

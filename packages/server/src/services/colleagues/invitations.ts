@@ -15,7 +15,7 @@ import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
 import * as stored from '../../store/queries/colleagues/colleagues.ts'
 import { brandRow } from '../../store/queries/places/places.ts'
-import { limitTries } from '../brand/index.ts'
+import { askSecondFactor, limitTries } from '../brand/index.ts'
 import { post } from '../letters/index.ts'
 import { record } from '../log/index.ts'
 
@@ -115,12 +115,12 @@ export async function invitationCard({ db }: Pick<Context, 'db'>, token: string)
  * Joins by an invitation: somebody new chooses name and password, somebody who has an account here proves it. Answers the session
  * that is opened with it.
  *
- * @throws Refusal linkEnded, invalid, tooMany, passwordWrong
+ * @throws Refusal linkEnded, invalid, tooMany, passwordWrong, codeNeeded, codeWrong
  */
 export async function joinBrand(
   context: Context,
   token: string,
-  { name = '', password }: JoinDraft,
+  { name = '', password, code = '' }: JoinDraft,
   { address, agent }: { address: string; agent: string },
 ): Promise<string> {
   const { db, live } = context
@@ -129,6 +129,7 @@ export async function joinBrand(
   if (seen.passwordHash !== null) {
     await limitTries(db, { email: seen.email, address })
     if (!(await checkPassword(password, seen.passwordHash))) throw new Refusal('passwordWrong')
+    await askSecondFactor(context, seen.colleagueId!, code)
   } else checkNew({ name, password })
   const passwordHash = seen.passwordHash ?? (await hashPassword(password))
   const who = await db.inTransaction(async (tx) => {

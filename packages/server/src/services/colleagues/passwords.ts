@@ -15,6 +15,17 @@ const resetMinutes = 60
 /** Links that somebody is sent in an hour at most. */
 const mostResets = 3
 
+/** That whoever asks knows the password. @throws Refusal passwordWrong, tooMany */
+export async function provePassword(
+  { db }: Pick<Context, 'db'>,
+  colleagueId: number,
+  { password, address }: { password: string; address: string },
+): Promise<void> {
+  await limitTries(db, { email: `password of ${colleagueId}`, address })
+  const hash = (await stored.passwordOf(db, colleagueId)) ?? ''
+  if (!(await checkPassword(password, hash))) throw new Refusal('passwordWrong')
+}
+
 /** Another password of one's own; every other device is signed out. @throws Refusal passwordWrong, tooMany */
 export async function changePassword(
   { db, live }: Pick<Context, 'db' | 'live'>,
@@ -23,8 +34,7 @@ export async function changePassword(
   { token, address }: { token: string; address: string },
 ): Promise<undefined> {
   const id = reader.colleagueId
-  await limitTries(db, { email: `password of ${id}`, address })
-  if (!(await checkPassword(old, (await stored.passwordOf(db, id)) ?? ''))) throw new Refusal('passwordWrong')
+  await provePassword({ db }, id, { password: old, address })
   const passwordHash = await hashPassword(password)
   return db.inTransaction(async (tx) => {
     const ended = await stored.setPassword(db, { id, passwordHash, keep: hashOf(token) }, tx)

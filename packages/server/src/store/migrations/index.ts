@@ -40,6 +40,7 @@ import * as keys from './0039-keys.ts'
 import * as erasure from './0040-erasure.ts'
 import * as places from './0041-places.ts'
 import * as colleagues from './0042-colleagues.ts'
+import * as secondFactor from './0043-second-factor.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -85,4 +86,5 @@ export const migrations = [
   { name: '0040-erasure', ...erasure },
   { name: '0041-places', ...places },
   { name: '0042-colleagues', ...colleagues },
+  { name: '0043-second-factor', ...secondFactor },
 ]

@@ -46,6 +46,10 @@ export const colleagues: typeof english = {
   takeOver: 'Son fil ouvert revient à | Ses {n} fils ouverts reviennent à',
   shareOut: 'une part égale à chacun de ceux qui répondent',
   leaveNow: 'Laisser partir {name}',
+  secondFactor: 'second facteur',
+  liftSecondFactor: 'Désactiver son second facteur',
+  liftHint: 'Pour qui a perdu l’application et les codes de secours. Un courriel le lui dit.',
+  lifted: '{name} se connecte désormais avec le seul mot de passe.',
 }
 export const account: typeof englishAccount = {
   title: 'Votre compte',
@@ -55,6 +59,26 @@ export const account: typeof englishAccount = {
   newHint: 'Au moins 10 caractères.',
   change: 'Changer le mot de passe',
   changed: 'Changé. Tous les autres appareils sont déconnectés.',
+  secondFactor: 'Second facteur',
+  factorOff:
+    'Désactivé. Une fois activé, qui apprend votre mot de passe a encore besoin du téléphone dans votre poche.',
+  factorOn:
+    'Activé depuis le {date}. Il reste {n} code de secours. | Activé depuis le {date}. Il reste {n} codes de secours.',
+  factorBegin: 'L’activer',
+  factorProve: 'Entrez d’abord votre mot de passe',
+  factorGo: 'Continuer',
+  factorScan: 'Lisez cette image avec une application qui fait des codes, ou tapez-y la clé ci-dessous.',
+  factorPicture: 'La clé en image pour l’application',
+  factorKey: 'Clé',
+  factorCode: 'Le code que l’application montre maintenant',
+  factorConfirm: 'Activer',
+  factorEnd: 'Le désactiver',
+  factorNewCodes: 'Nouveaux codes de secours',
+  factorCodes: 'Vos codes de secours.',
+  factorCodesHint:
+    'Chacun vous connecte une fois quand l’application est hors de portée. Gardez-les loin du téléphone.',
+  cancel: 'Annuler',
+  code: 'Code de votre application, ou code de secours',
   devices: 'Où vous êtes connecté',
   since: 'depuis {t}',
   thisOne: 'cet appareil',

@@ -83,6 +83,14 @@ export const problems: Record<ErrorCode, string> = {
   lastOwner: 'Une marque garde au moins un propriétaire. Rien n’a changé ; nommez-en d’abord un autre.',
   onlyOwners: 'Seul un propriétaire nomme et change les propriétaires. Rien n’a changé.',
   linkEnded: 'Ce lien a servi, a été retiré ou est échu. Demandez-en un nouveau.',
+  codeNeeded:
+    'Ce compte a un second facteur. Entrez le code de votre application ou un de vos codes de secours.',
+  codeWrong:
+    'Ce code n’est pas celui de maintenant, ou il a déjà servi. Entrez le suivant, ou un code de secours.',
+  secondFactorOn: 'Votre second facteur est déjà activé. Rien n’a changé.',
+  secondFactorOff: 'Aucun second facteur n’est commencé, ou il est désactivé. Recommencez.',
+  worksElsewhere:
+    'Cette personne travaille aussi sur une autre marque, dont les propriétaires devraient s’y fier. Rien n’a changé ; un code de secours la connecte.',
   passwordWrong: 'Ce n’est pas votre mot de passe actuel. Rien n’a changé.',
   placeNameTaken: 'Il y a déjà un lieu de ce nom. Rien n’a changé.',
   placeInUse:

@@ -11,6 +11,7 @@ import FormField from '../../parts/FormField.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
+import SecondFactor from './SecondFactor.vue'
 
 /** One's own password, and the devices on which one is signed in. */
 const { t, when } = useTexts()
@@ -55,6 +56,8 @@ const agentText = (agent: string): string =>
         <button type="submit" class="button primary" :disabled="busy">{{ t('account.change') }}</button>
       </template>
     </DraftForm>
+    <h2>{{ t('account.secondFactor') }}</h2>
+    <SecondFactor />
     <h2>{{ t('account.devices') }}</h2>
     <ul>
       <li v-for="session in sessions.answer.value ?? []" :key="session.id">

@@ -20,7 +20,9 @@ const { busy, problem, fields, run, check } = useBusy()
 const token = String(route.params.token)
 const card = shallowRef<InvitationCard | null>(null)
 const gone = ref<CallProblem | null>(null)
-const draft = reactive({ name: '', password: '' })
+const draft = reactive({ name: '', password: '', code: '' })
+/** They have an account with a second factor. */
+const codeWanted = ref(false)
 onMounted(async () => {
   try {
     card.value = await call(routes.invitation, { params: { token } })
@@ -36,6 +38,7 @@ async function join(): Promise<void> {
     await brand.load()
     await router.push('/inbox')
   })
+  if (problem.value?.problem.code === 'codeNeeded') codeWanted.value = true
 }
 </script>
 
@@ -63,6 +66,9 @@ async function join(): Promise<void> {
           show-password
         />
         <p v-if="!card.known" class="soft hint">{{ t('account.newHint') }}</p>
+      </FormField>
+      <FormField v-if="codeWanted" :label="t('account.code')" name="code">
+        <el-input v-model="draft.code" autocomplete="one-time-code" maxlength="40" />
       </FormField>
       <template #actions>
         <button type="submit" class="button primary" :disabled="busy">{{ t('account.join') }}</button>

@@ -12,6 +12,7 @@ import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
+import { useUndo } from '../../stores/undo.ts'
 import MemberFields from './MemberFields.vue'
 
 /** Somebody is invited, changed, or leaves. */
@@ -24,6 +25,7 @@ const { colleague = null, others } = defineProps<{
 const emit = defineEmits<{ changed: [] }>()
 const { busy, problem, fields, run, check, forget } = useBusy()
 const { t, number } = useTexts()
+const undo = useUndo()
 const email = ref('')
 const draft = ref<Omit<InvitationDraft, 'email'>>({ role: 'specialist', placeIds: null, profileIds: null })
 const leaving = ref(false)
@@ -67,6 +69,12 @@ async function save(): Promise<void> {
     done()
   })
 }
+const lift = () =>
+  run(async () => {
+    await call(routes.liftSecondFactor, { params: { id: colleague!.id } })
+    undo.tell({ text: t('colleagues.lifted', { name: colleague!.name }) })
+    done()
+  })
 const leave = () =>
   run(async () => {
     await call(routes.leave, { params: { id: colleague!.id }, body: { takeOver: takeOver.value || null } })
@@ -96,6 +104,12 @@ const leave = () =>
             {{ t('colleagues.leave') }}
           </button>
         </div>
+        <p v-if="colleague?.secondFactor" class="lift">
+          <button type="button" class="plain" :disabled="busy" @click="lift">
+            {{ t('colleagues.liftSecondFactor') }}
+          </button>
+          <span class="soft hint">{{ t('colleagues.liftHint') }}</span>
+        </p>
         <section v-if="colleague && leaving" class="leaving">
           <p>{{ t('colleagues.leaveText', { name: colleague.name }) }}</p>
           <label v-if="colleague.openThreads">
@@ -119,6 +133,12 @@ const leave = () =>
 <style scoped>
 .hint {
   font-size: 13px;
+}
+.lift {
+  margin-top: 14px;
+}
+.lift span {
+  display: block;
 }
 .actions {
   display: flex;

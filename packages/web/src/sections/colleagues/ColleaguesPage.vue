@@ -62,7 +62,11 @@ const mailText = ({ mail, error, ended, endsAt }: Invitation): string => {
           </div>
           <div>
             {{ t(`colleagues.roles.${colleague.role}`) }}
-            <small class="soft">{{ seesText(colleague) }}</small>
+            <small class="soft">{{
+              colleague.secondFactor
+                ? list([seesText(colleague), t('colleagues.secondFactor')])
+                : seesText(colleague)
+            }}</small>
           </div>
           <small class="soft">{{
             colleague.seenAt ? t('colleagues.seen', { t: when(colleague.seenAt) }) : t('colleagues.notSeen')

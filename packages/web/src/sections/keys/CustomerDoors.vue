@@ -7,7 +7,7 @@ import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
-import ShownOnce from './ShownOnce.vue'
+import ShownOnce from '../../parts/ShownOnce.vue'
 
 /** Addresses at which tills and booking systems tell of customers. */
 const { t, number, when } = useTexts()

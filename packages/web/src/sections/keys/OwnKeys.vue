@@ -7,7 +7,7 @@ import { useTexts } from '../../composables/useTexts.ts'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
 import { useBrand } from '../../stores/brand.ts'
-import ShownOnce from './ShownOnce.vue'
+import ShownOnce from '../../parts/ShownOnce.vue'
 
 /** Keys with which programs act for oneself. */
 const { t, list, day } = useTexts()

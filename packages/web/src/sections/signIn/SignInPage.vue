@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { nextTick, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useT } from '../../composables/useT.ts'
 import { signInSchema } from '@murrabel/contract'
@@ -18,6 +18,10 @@ const route = useRoute()
 const router = useRouter()
 const email = ref('')
 const password = ref('')
+const code = ref('')
+/** The password is right, and a second factor is on. */
+const codeWanted = ref(false)
+const codeInput = ref<{ focus: () => void }>()
 /** Where one lands: what was asked for, of this application only. */
 const to =
   typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
@@ -25,16 +29,22 @@ const to =
     : '/inbox'
 // Its code comes while somebody types.
 onMounted(() => loadPage(router.resolve(to)))
-const { busy, problem, fields, run, check } = useBusy()
+const { busy, problem, fields, run, check, forget } = useBusy()
 
 async function submit(): Promise<void> {
-  const given = { email: email.value, password: password.value }
+  const given = { email: email.value, password: password.value, code: code.value }
   if (!check(signInSchema, given)) return
   await run(async () => {
     await brand.signIn(given)
     void counts.load().catch(() => {})
     await router.push(to)
   })
+  if (problem.value?.problem.code !== 'codeNeeded' || codeWanted.value) return
+  // No mistake of theirs.
+  forget()
+  codeWanted.value = true
+  await nextTick()
+  codeInput.value?.focus()
 }
 </script>
 
@@ -54,6 +64,9 @@ async function submit(): Promise<void> {
           autocomplete="current-password"
           show-password
         />
+      </FormField>
+      <FormField v-if="codeWanted" :label="t('account.code')" name="code">
+        <el-input ref="codeInput" v-model="code" autocomplete="one-time-code" maxlength="40" />
       </FormField>
       <template #actions>
         <button class="button primary go" type="submit" :disabled="busy">

@@ -3,7 +3,8 @@ import type { Database, Tx } from '../../database.ts'
 
 const columns = `c.id, c.name, c.email, m.role, m.place_ids AS "placeIds", m.profile_ids AS "profileIds",
   (SELECT max(coalesce(s.seen_at, s.created_at)) FROM sessions s WHERE s.colleague_id = c.id AND s.brand_id = m.brand_id) AS "seenAt",
-  (SELECT count(*) FROM threads t WHERE t.brand_id = m.brand_id AND t.given_to = c.id AND t.state <> 'done')::int AS "openThreads"`
+  (SELECT count(*) FROM threads t WHERE t.brand_id = m.brand_id AND t.given_to = c.id AND t.state <> 'done')::int AS "openThreads",
+  c.codes_since IS NOT NULL AS "secondFactor"`
 type Row = Omit<ColleagueSetUp, 'seenAt'> & { seenAt: Date | null }
 const colleagueOf = ({ seenAt, ...row }: Row): ColleagueSetUp => ({
   ...row,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useTexts } from '../../composables/useTexts.ts'
-import { useUndo } from '../../stores/undo.ts'
+import { useTexts } from '../composables/useTexts.ts'
+import { useUndo } from '../stores/undo.ts'
 
 /** A secret that is shown this once. */
 const { text, label } = defineProps<{ text: string; label: string }>()
