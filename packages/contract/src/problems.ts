@@ -3,6 +3,7 @@ import { attachmentsProblems } from './attachments/problems.ts'
 import { brandProblems } from './brand/problems.ts'
 import { chatProblems } from './chat/problems.ts'
 import { entriesProblems } from './entries/problems.ts'
+import { hooksProblems } from './hooks/problems.ts'
 import { importsProblems } from './imports/problems.ts'
 import { inboxProblems } from './inbox/problems.ts'
 import { keysProblems } from './keys/problems.ts'
@@ -25,6 +26,7 @@ export const errorCatalogue = {
   ...placesProblems,
   ...personalDataProblems,
   ...keysProblems,
+  ...hooksProblems,
   ...peopleProblems,
   ...watchesProblems,
   ...alertsProblems,

@@ -4,6 +4,7 @@ import { brandRoutes } from './brand/routes.ts'
 import { chatRoutes } from './chat/routes.ts'
 import { entriesRoutes } from './entries/routes.ts'
 import { followUpsRoutes } from './followUps/routes.ts'
+import { hooksRoutes } from './hooks/routes.ts'
 import { importsRoutes } from './imports/routes.ts'
 import { inboxRoutes } from './inbox/routes.ts'
 import { keysRoutes } from './keys/routes.ts'
@@ -30,6 +31,7 @@ export const routes = {
   ...placesRoutes,
   ...personalDataRoutes,
   ...keysRoutes,
+  ...hooksRoutes,
   ...importsRoutes,
   ...attachmentsRoutes,
   ...chatRoutes,

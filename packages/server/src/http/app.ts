@@ -9,6 +9,7 @@ import { attachmentRoutes } from './attachments.ts'
 import { chatBox, chatRoutes, visitorRoutes } from './chat.ts'
 import { entryRoutes } from './entries.ts'
 import { calendarRoutes, followUpRoutes } from './followUps.ts'
+import { eventHookRoutes } from './hooks.ts'
 import { importRoutes } from './imports.ts'
 import { doorRoutes, keyRoutes } from './keys.ts'
 import { liveRoutes } from './live.ts'
@@ -73,6 +74,7 @@ const sections = [
   placeRoutes,
   personalDataRoutes,
   keyRoutes,
+  eventHookRoutes,
   importRoutes,
   attachmentRoutes,
   chatRoutes,

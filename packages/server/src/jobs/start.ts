@@ -13,6 +13,7 @@ import { prune } from '../services/brand/index.ts'
 import { collectProfile, joinLate, lookAtPublicProfile } from '../services/intake/index.ts'
 import { askAllToLearn, learnWhenRested, rereadHistory } from '../services/teaching/index.ts'
 import { askAllToMeet, askToMeet, meetPeople } from '../services/people/index.ts'
+import { sendHook } from '../services/hooks/index.ts'
 import { sendLetter } from '../services/letters/index.ts'
 import { oweAnew } from '../services/places/index.ts'
 import { wakeThread } from '../services/inbox/index.ts'
@@ -31,6 +32,7 @@ function worksOf(context: Context): Works {
     wake: ({ id }) => wakeThread(context, id),
     checkAlert: ({ id }) => checkAlert(context, id),
     deliver: (piece) => deliverAlert(context, piece),
+    hook: (piece) => sendHook(context, piece),
     watchHistory: (piece) => runWatchHistories(context, piece),
     reread: (piece) => rereadHistory(context, piece),
     readAgain: (piece) => readAgain(context, piece),

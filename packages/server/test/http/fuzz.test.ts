@@ -326,6 +326,10 @@ describe('no input is answered by a fault', () => {
       ],
       ['makeKey', (text) => ({ name: text, rights: ['look'], endsAt: text })],
       ['makeDoor', (text) => ({ name: text })],
+      ['makeHook', (text) => ({ name: text, target: 'https://board.example/', events: ['person.erased'] })],
+      ['makeHook', (text) => ({ name: 'x', target: text, events: [text] })],
+      ['confirmSecondFactor', (text) => ({ code: text })],
+      ['beginSecondFactor', (text) => ({ password: text })],
       ['askHandOut', (text) => ({ askedBy: text })],
       [
         'addPlace',

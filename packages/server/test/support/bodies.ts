@@ -69,6 +69,8 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     askHandOut: { askedBy: 'the customer, by mail' },
     erasePerson: { askedBy: 'the customer, by mail' },
     makeKey: { name: 'Till', rights: ['look'], endsAt: new Date(Date.now() + 30 * 86_400_000).toISOString() },
+    makeHook: { name: 'Board', target: 'https://board.example/hook', events: ['person.erased'] },
+    changeHook: { name: 'Board', target: 'https://board.example/hook', events: ['person.erased'] },
     makeDoor: { name: 'Booking system' },
     addWay: { kind: 'phone', value: '+44 7700 900142' },
     changeWay: { kind: 'email', value: 'new@customers.example', consent: true },

@@ -31,6 +31,8 @@ export interface Things {
   placeItself: number
   key: number
   door: number
+  hook: number
+  delivery: number
   place: number | null
   followUp: number
   import: number
@@ -92,6 +94,12 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   removeKey: 'key',
   renewDoor: 'door',
   removeDoor: 'door',
+  changeHook: 'hook',
+  renewHook: 'hook',
+  removeHook: 'hook',
+  tryHook: 'hook',
+  hookDeliveries: 'hook',
+  sendAgain: 'delivery',
   addVisit: 'person',
   changeVisit: 'person',
   removeVisit: 'person',
@@ -235,6 +243,14 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
        VALUES ($1, $2, $3, sha256($4::bytea), 'abcd', '{look}', now() + interval '1 day')`,
       [brandId, by, word, word],
     )
+    const hook = await one(
+      `INSERT INTO event_hooks (brand_id, name, target, secret_sealed, events) VALUES ($1, $2, 'https://elsewhere.example', '', '{person.erased}')`,
+      [brandId, `hook ${word}`],
+    )
+    const delivery = await one(
+      `INSERT INTO hook_deliveries (hook_id, event, state) VALUES ($1, 'test', 'sent')`,
+      [hook],
+    )
     const door = await one(
       `INSERT INTO customer_doors (brand_id, name, token, secret_sealed) VALUES ($1, $2, $2, '')`,
       [brandId, word],
@@ -341,6 +357,8 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       placeItself,
       key: accessKey,
       door,
+      hook,
+      delivery,
       place: profile.placeId,
       followUp,
       import: importId,

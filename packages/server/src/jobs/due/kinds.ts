@@ -6,6 +6,7 @@ export const workKinds = [
   'wake',
   'checkAlert',
   'deliver',
+  'hook',
   'watchHistory',
   'reread',
   'readAgain',
@@ -64,6 +65,14 @@ export const workRules: Record<WorkKind, WorkRules> = {
   wake: { ...endless, atOnce: 4, perOwner: 2, longestMs: minute },
   checkAlert: { ...endless, atOnce: 3, perOwner: 1, recurring: true, longestMs: 2 * minute },
   deliver: {
+    atOnce: 6,
+    perOwner: 1,
+    longestMs: 2 * minute,
+    tries: 10,
+    firstWaitMs: 1_000,
+    longestWaitMs: 2 * hour,
+  },
+  hook: {
     atOnce: 6,
     perOwner: 1,
     longestMs: 2 * minute,

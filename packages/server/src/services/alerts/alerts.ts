@@ -12,7 +12,6 @@ import {
 } from '@murrabel/contract'
 import { may, type Reader } from '../../access/reader.ts'
 import { seal, unseal } from '../../access/seal.ts'
-import { checkAddress, InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { brandOwner, type DueWork } from '../../jobs/due/dueWork.ts'
@@ -30,6 +29,7 @@ import {
   type EventRow,
   eventsOfAlert,
 } from '../../store/queries/alerts/alerts.ts'
+import { checkOuterAddress } from '../hooks/index.ts'
 import { record } from '../log/index.ts'
 import { lensContext } from '../lens/index.ts'
 
@@ -83,7 +83,7 @@ export async function tryAlert(
 }
 
 async function refuseWrongDraft(context: Context, reader: Reader, draft: AlertDraft): Promise<void> {
-  if (draft.webhook) checkWebhook(context, draft.webhook)
+  if (draft.webhook) checkOuterAddress(context.config, 'webhook', draft.webhook)
   if (draft.emails.length && !context.config.smtpUrl)
     throw new Refusal('invalid', {
       fields: [
@@ -100,24 +100,6 @@ async function refuseWrongDraft(context: Context, reader: Reader, draft: AlertDr
     const { begins, days, aDay } = trial
     const values = { n: begins, days, aDay: Math.round(aDay), most: alertLimits.firingsADay }
     throw new Refusal('alertTooOften', { fields: [fieldProblem('condition', 'tooOften', { values })] })
-  }
-}
-
-function checkWebhook({ config }: Context, address: string): void {
-  try {
-    checkAddress(new URL(address), config.allowedInnerAddresses)
-  } catch (error) {
-    if (!(error instanceof InnerAddressError) && !(error instanceof TypeError)) throw error
-    throw new Refusal('invalid', {
-      fields: [
-        {
-          field: 'webhook',
-          code: 'innerAddress',
-          message: 'This address lies inside our own network. Give one that can be reached from outside.',
-          value: address,
-        },
-      ],
-    })
   }
 }
 

@@ -1,5 +1,3 @@
-import { Webhook } from 'standardwebhooks'
-import { unseal } from '../../access/seal.ts'
 import { InnerAddressError } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
 import { cleanText } from '@murrabel/core/text'
@@ -12,6 +10,7 @@ import {
   setDeliveryFailed,
   setDeliverySent,
 } from '../../store/queries/alerts/deliveries.ts'
+import { sendSigned } from '../hooks/index.ts'
 import { isRefusedForGood, smtpTransport } from '../letters/index.ts'
 
 /** Sends one thing that an alert has to tell; a mail keeps its id when it is tried again. */
@@ -76,14 +75,6 @@ async function hook(context: Context, delivery: Delivery): Promise<void> {
     },
   })
   const id = `alert-${delivery.eventId}-${delivery.id}`
-  const at = new Date()
-  const secret = delivery.secret ? unseal(delivery.secret, config.sealingKey) : ''
-  const signature = new Webhook(secret).sign(id, at, body)
-  // An address that somebody typed: fetched through the guard.
-  await context.httpFor(new URL(delivery.target).host).post(delivery.target, body, {
-    'content-type': 'application/json',
-    'webhook-id': id,
-    'webhook-timestamp': String(Math.floor(at.getTime() / 1000)),
-    'webhook-signature': signature,
-  })
+  if (!delivery.secret) throw new Error('an alert tells by a hook without a secret')
+  await sendSigned(context, { target: delivery.target, secret: delivery.secret, id, body })
 }

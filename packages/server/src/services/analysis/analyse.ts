@@ -1,3 +1,4 @@
+import type { HookEvent } from '@murrabel/contract'
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { isOfTheData } from '../../store/failures.ts'
@@ -15,6 +16,7 @@ import {
 } from '../../store/queries/analysis/unread.ts'
 import { removeAspectReadings, addAspectReadings } from '../../store/queries/analysis/aspects.ts'
 import { markWatched, holdMentions } from '../../store/queries/analysis/mentions.ts'
+import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
 import { setApart } from '../intake/index.ts'
 import { businessHoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
 
@@ -167,7 +169,16 @@ async function readBrand(
   const threads = [...new Set(pending.map((p) => p.threadId))]
   await refreshThreads(db, threads, await businessHoursOf(db, brandId, tx), now(), tx)
   await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
+  if (incoming.length) await tellHooks(db, brandId, [entriesRead(incoming.map(({ entry }) => entry.id))], tx)
 }
+
+const entriesRead = (entries: readonly number[]) => ({
+  event: 'entries.read' satisfies HookEvent,
+  subjectId: null,
+  threadId: null,
+  colleagueId: null,
+  detail: { entries },
+})
 
 async function storeReadings(db: Database, reads: readonly Read[], at: Date, tx: Tx): Promise<void> {
   const readings = reads.map(({ entry, print, ...read }) => ({

@@ -14,6 +14,7 @@ const keptDays: Record<Prunable, (keep: KeepDays) => number | null> = {
   itemPieces: (keep) => keep.deliveries,
   rawItems: (keep) => keep.rawItems,
   alertDeliveries: (keep) => keep.deliveries,
+  hookDeliveries: (keep) => keep.deliveries,
   actions: (keep) => keep.actions,
   work: (keep) => keep.actions,
   imports: () => 2,

@@ -1,5 +1,7 @@
 import type { Database, Tx } from '../../store/database.ts'
 import { insertEvents } from '../../store/queries/log/events.ts'
+import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
+import { hookEventOf } from './hookEvent.ts'
 
 /** What something happened to. */
 export type EventSubject =
@@ -56,6 +58,17 @@ export async function recordAll(
       before: before ?? null,
       edition: edition ?? null,
     })),
+    tx,
+  )
+  await tellHooks(
+    db,
+    actor.brandId,
+    happened.flatMap(({ on: [subject, id, thread], kind }) => {
+      const event = hookEventOf(subject, kind)
+      const threadId = subject === 'thread' ? id : (thread ?? null)
+      const colleagueId = 'actor' in actor ? null : actor.colleagueId
+      return event ? [{ event, subjectId: id, threadId, colleagueId, detail: {} }] : []
+    }),
     tx,
   )
   return rows.map(({ id }) => id)

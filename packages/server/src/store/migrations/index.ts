@@ -41,6 +41,7 @@ import * as erasure from './0040-erasure.ts'
 import * as places from './0041-places.ts'
 import * as colleagues from './0042-colleagues.ts'
 import * as secondFactor from './0043-second-factor.ts'
+import * as hooks from './0044-hooks.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -87,4 +88,5 @@ export const migrations = [
   { name: '0041-places', ...places },
   { name: '0042-colleagues', ...colleagues },
   { name: '0043-second-factor', ...secondFactor },
+  { name: '0044-hooks', ...hooks },
 ]

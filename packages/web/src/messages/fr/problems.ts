@@ -83,6 +83,7 @@ export const problems: Record<ErrorCode, string> = {
   lastOwner: 'Une marque garde au moins un propriétaire. Rien n’a changé ; nommez-en d’abord un autre.',
   onlyOwners: 'Seul un propriétaire nomme et change les propriétaires. Rien n’a changé.',
   linkEnded: 'Ce lien a servi, a été retiré ou est échu. Demandez-en un nouveau.',
+  hookOff: 'Cette adresse est désactivée, rien n’y est envoyé. Activez-la d’abord.',
   codeNeeded:
     'Ce compte a un second facteur. Entrez le code de votre application ou un de vos codes de secours.',
   codeWrong:

@@ -44,7 +44,10 @@ async function join(): Promise<void> {
 
 <template>
   <LinkFrame :title="card ? t('account.joinTitle', { brand: card.brand }) : t('account.join')">
-    <ProblemNote v-if="gone" :problem="gone" />
+    <template v-if="gone">
+      <ProblemNote :problem="gone" />
+      <RouterLink to="/sign-in">{{ t('account.back') }}</RouterLink>
+    </template>
     <DraftForm v-else-if="card" :problem="problem" :fields="fields" @send="join" @again="join">
       <p>
         {{

@@ -56,7 +56,7 @@ async function confirm(): Promise<void> {
 
 <template>
   <section v-if="own.answer.value" data-test="second-factor">
-    <p class="state">
+    <p v-if="!begun" class="state">
       {{
         own.answer.value.since
           ? t(

@@ -3,6 +3,7 @@ import { useTexts } from '../../composables/useTexts.ts'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 import { useBrand } from '../../stores/brand.ts'
 import CustomerDoors from './CustomerDoors.vue'
+import OutgoingHooks from './OutgoingHooks.vue'
 import OwnKeys from './OwnKeys.vue'
 
 /** How other programs reach us: keys that act for somebody, and doors for customers. */
@@ -13,6 +14,7 @@ const brand = useBrand()
 <template>
   <SetUpFrame :title="t('keysAndHooks.title')" :intro="t('keysAndHooks.intro')">
     <OwnKeys />
+    <OutgoingHooks v-if="brand.mayCall('hooks')" />
     <CustomerDoors v-if="brand.mayCall('doors')" />
   </SetUpFrame>
 </template>

@@ -24,6 +24,7 @@ const pruneSql = {
       WHERE d.state IN ('sent', 'failed') AND ${older('v.at')}
       LIMIT ${step}
     )`,
+  hookDeliveries: rowsOf('hook_deliveries', 'at'),
   // What an entry of ours shows its fate by stays as long as the entry.
   actions: `DELETE FROM outside_actions
     WHERE id IN (

@@ -1,0 +1,3 @@
+export * from './answers.ts'
+export * from './events.ts'
+export * from './schemas.ts'

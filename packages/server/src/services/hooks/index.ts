@@ -1,0 +1,5 @@
+export { changeHook, listHooks, makeHook, removeHook, renewHook } from './hooks.ts'
+export { deliveriesPage, sendAgain, tryHook } from './deliveries.ts'
+export { checkOuterAddress } from './outerAddress.ts'
+export { sendHook } from './sendHook.ts'
+export { sendSigned } from './sendSigned.ts'
