@@ -118,7 +118,7 @@ export async function startWorld(
       MURRABEL_DEMO: '1',
       MURRABEL_NETWORKS: JSON.stringify(networksAt(settings.standins).map((n) => ({ ...n, ...client }))),
       // The press, the mailroom's pages, and its ports of SMTP and IMAP.
-      MURRABEL_INNER_ADDRESSES: [2, 7, 8, 11].map((i) => `127.0.0.1:${settings.standins + i}`).join(','),
+      MURRABEL_INNER_ADDRESSES: [2, 7, 8, 11, 12].map((i) => `127.0.0.1:${settings.standins + i}`).join(','),
       MURRABEL_FILES: join(folder, 'files'),
       MURRABEL_SMTP: `smtp://127.0.0.1:${settings.standins + 8}`,
       MURRABEL_MAIL_FROM: 'Murrabel <murrabel@skerrivane.example>',

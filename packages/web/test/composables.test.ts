@@ -213,12 +213,13 @@ describe('live events', () => {
       'people',
       'followUps',
       'brand',
+      'hooks',
       'watches',
       'teaching',
       'alerts',
     ])
     stream!.onopen!()
-    expect(heard).toHaveLength(8)
+    expect(heard).toHaveLength(9)
   })
   test('what changed while the page was loading is asked for; after a slow opening everybody looks again', () => {
     const clock = vi.spyOn(performance, 'now').mockReturnValue(700)

@@ -65,6 +65,8 @@ export type LiveEvent =
   | { kind: 'followUps' }
   /** The brand or its places are set up otherwise. */
   | { kind: 'brand' }
+  /** A message to another program has arrived, or has not. */
+  | { kind: 'hooks' }
   | { kind: 'watches' }
   | { kind: 'teaching' }
   | { kind: 'alerts' }

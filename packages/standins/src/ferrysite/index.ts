@@ -4,6 +4,8 @@ import { escapeHtml } from '../shared/html.ts'
 import { Journal } from '../shared/journal.ts'
 import { listen, networkApp, type Running, type StandinOptions } from '../shared/network.ts'
 import { customersCsv, type Booking } from './bookings.ts'
+import { quayBoard, type Heard } from './quayBoard.ts'
+import { shown } from './shown.ts'
 import { sitePages, type SitePage } from './sitePages.ts'
 
 /** What was said in the chat the site had before, and what its keeper puts at the end of every page. */
@@ -24,6 +26,8 @@ export type FerrysiteRecord =
 export interface Ferrysite extends Running {
   /** Puts a snippet of HTML before the end of every page. */
   embed(html: string): void
+  /** What the board at the quay was told, the latest first. */
+  heard: readonly Heard[]
 }
 
 /**
@@ -81,8 +85,9 @@ export async function startFerrysite({
   app.get('/keeper/customers.csv', board.middleware, (_req, res) => {
     res.type('text/csv').send(customersCsv(bookings))
   })
+  const heard = quayBoard(app, board)
   const running = await listen(app, port, (at) => (address = at))
-  return { ...running, embed }
+  return { ...running, embed, heard }
 }
 
 const noteOf = (
@@ -101,18 +106,3 @@ const noteOf = (
   published: at,
   inReplyTo: { type: 'Page', url: `${address}/${page === 'home' ? '' : page}`, name: sitePages[page].title },
 })
-
-const links = Object.entries(sitePages)
-  .map(([name, { title }]) => `<a href="/${name === 'home' ? '' : name}">${escapeHtml(title)}</a>`)
-  .join('')
-
-const shown = (title: string, body: string, snippet: string) => `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">
-<title>${escapeHtml(title)} · Skerrivane Ferries</title>
-<style>body{margin:0;font:17px/1.55 Georgia,serif;color:#22313a;background:#fbfaf6}
-header{background:#24485c;color:#fff;padding:18px 8vw}header b{font-size:22px}nav a{color:#dbe9ee;margin-right:22px}
-main{padding:26px 8vw;max-width:46rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #d8d2c2;padding:5px 28px 5px 0;text-align:left}
-footer{padding:0 8vw 30px;color:#6b7478;font-size:14px}</style></head>
-<body><header><b>Skerrivane Ferries</b><nav>${links}</nav></header>
-<main><h1>${escapeHtml(title)}</h1>${body}</main><footer>The simulated site of a ferry company that is made up.</footer>
-${snippet}</body></html>`

@@ -16,6 +16,7 @@ const missed: LiveEvent[] = [
   { kind: 'people' },
   { kind: 'followUps' },
   { kind: 'brand' },
+  { kind: 'hooks' },
   { kind: 'watches' },
   { kind: 'teaching' },
   { kind: 'alerts' },

@@ -3,7 +3,16 @@ import { useTexts } from '../composables/useTexts.ts'
 import { useUndo } from '../stores/undo.ts'
 
 /** A secret that is shown this once. */
-const { text, label } = defineProps<{ text: string; label: string }>()
+const {
+  text,
+  label,
+  hint = '',
+} = defineProps<{
+  text: string
+  label: string
+  /** What to do with it; left out: what one does with a secret of a program. */
+  hint?: string
+}>()
 const { t } = useTexts()
 const undo = useUndo()
 async function copy(): Promise<void> {
@@ -15,7 +24,7 @@ async function copy(): Promise<void> {
 <template>
   <div class="once" role="status">
     <p>
-      <b>{{ label }}</b> {{ t('keysAndHooks.once') }}
+      <b>{{ label }}</b> {{ hint || t('keysAndHooks.once') }}
     </p>
     <div class="line">
       <code data-test="shown-once">{{ text }}</code>

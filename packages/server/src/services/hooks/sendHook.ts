@@ -45,11 +45,12 @@ export async function sendHook(context: Context, { id, attempts }: Piece): Promi
         { brandId, actor: 'system' },
         { kind: 'hookOff', on: ['brand', brandId], detail: { hook: hookId } },
       )
-    await live.tell(brandId, { kind: 'brand' })
+    await live.tell(brandId, { kind: 'hooks' })
     if (final || off) return 'done'
     throw error
   }
   await setArrived(db, { id, hookId })
+  await live.tell(brandId, { kind: 'hooks' })
   return 'done'
 }
 

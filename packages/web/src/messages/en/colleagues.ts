@@ -70,8 +70,9 @@ export const account = {
   factorConfirm: 'Switch on',
   factorEnd: 'Switch it off',
   factorNewCodes: 'New recovery codes',
-  factorCodes: 'Your recovery codes.',
-  factorCodesHint: 'Each signs you in once when the app is out of reach. Keep them apart from the phone.',
+  factorCodes: 'Your recovery codes',
+  factorCodesHint:
+    'are shown this once. Each signs you in one time when the app is out of reach: keep them apart from the phone.',
   cancel: 'Cancel',
   code: 'Code of your app, or a recovery code',
   devices: 'Where you are signed in',

@@ -26,6 +26,8 @@ export const keysAndHooks = {
   used: 'last used on {date}',
   unused: 'not used yet',
   remove: 'Remove',
+  secretOf: 'The secret of {name}',
+  keyOf: 'The key of {name}',
   once: 'is shown this once. Keep it where only the program reads it.',
   copy: 'Copy',
   copied: 'Copied',

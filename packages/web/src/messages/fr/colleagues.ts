@@ -74,9 +74,9 @@ export const account: typeof englishAccount = {
   factorConfirm: 'Activer',
   factorEnd: 'Le désactiver',
   factorNewCodes: 'Nouveaux codes de secours',
-  factorCodes: 'Vos codes de secours.',
+  factorCodes: 'Vos codes de secours',
   factorCodesHint:
-    'Chacun vous connecte une fois quand l’application est hors de portée. Gardez-les loin du téléphone.',
+    's’affichent cette seule fois. Chacun vous connecte une fois quand l’application est hors de portée : gardez-les loin du téléphone.',
   cancel: 'Annuler',
   code: 'Code de votre application, ou code de secours',
   devices: 'Où vous êtes connecté',

@@ -28,6 +28,8 @@ export const keysAndHooks: typeof english = {
   used: 'utilisée le {date}',
   unused: 'pas encore utilisée',
   remove: 'Retirer',
+  secretOf: 'Le secret de {name}',
+  keyOf: 'La clé de {name}',
   once: 's’affiche cette seule fois. Gardez-la là où seul le programme la lit.',
   copy: 'Copier',
   copied: 'Copié',

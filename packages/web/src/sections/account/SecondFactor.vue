@@ -67,9 +67,12 @@ async function confirm(): Promise<void> {
           : t('account.factorOff')
       }}
     </p>
-    <ShownOnce v-if="codes" :text="codes.join('  ')" :label="t('account.factorCodes')">
-      <p class="soft hint">{{ t('account.factorCodesHint') }}</p>
-    </ShownOnce>
+    <ShownOnce
+      v-if="codes"
+      :text="codes.join('  ')"
+      :label="t('account.factorCodes')"
+      :hint="t('account.factorCodesHint')"
+    />
     <DraftForm v-if="wanted" class="form" :problem="problem" :fields="fields" @send="prove" @again="prove">
       <FormField :label="t('account.factorProve')" name="password">
         <el-input v-model="password" type="password" autocomplete="current-password" show-password />
@@ -137,9 +140,6 @@ code {
   display: block;
   overflow-wrap: anywhere;
   margin-bottom: 10px;
-}
-.hint {
-  font-size: 13px;
 }
 .actions,
 .form :deep(.actions) {

@@ -91,7 +91,7 @@ const example = JSON.stringify(
         </span>
       </li>
     </ul>
-    <ShownOnce v-if="made" :text="made.secret" :label="made.door.name">
+    <ShownOnce v-if="made" :text="made.secret" :label="t('keysAndHooks.secretOf', { name: made.door.name })">
       <p class="soft use">{{ t('keysAndHooks.useDoor', { address: made.door.address }) }}</p>
       <pre class="use">{{ example }}</pre>
     </ShownOnce>

@@ -18,16 +18,19 @@ const page = (before: number | null) =>
     params: { id: hook.id },
     query: before === null ? [] : [['before', String(before)]],
   })
-const load = () =>
-  run(async () => {
-    const answer = await page(null)
-    rows.value = answer.rows
-    next.value = answer.next
-  })
+/** The latest page anew; what was shown below it stays. */
+async function fetchLatest(): Promise<void> {
+  const answer = await page(null)
+  const last = answer.rows.at(-1)?.id ?? 0
+  const below = (rows.value ?? []).filter(({ id }) => id < last)
+  if (!below.length) next.value = answer.next
+  rows.value = [...answer.rows, ...below]
+}
+const load = () => run(fetchLatest)
 onMounted(load)
 const refresh = gathered(() => void load(), 1000)
 useLive(({ kind }) => {
-  if (kind === 'brand' || kind === 'afresh') refresh()
+  if (kind === 'hooks' || kind === 'afresh') refresh()
 })
 const older = () =>
   run(async () => {
@@ -38,9 +41,7 @@ const older = () =>
 const send = (act: () => Promise<unknown>) =>
   run(async () => {
     await act()
-    const answer = await page(null)
-    rows.value = answer.rows
-    next.value = answer.next
+    await fetchLatest()
   })
 /** As it was sent, in lines. */
 const spread = (body: string): string => JSON.stringify(JSON.parse(body), null, 2)

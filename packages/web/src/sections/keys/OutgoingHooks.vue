@@ -8,10 +8,10 @@ import { useTexts } from '../../composables/useTexts.ts'
 import { onDemand } from '../../parts/onDemand.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
 import ShownOnce from '../../parts/ShownOnce.vue'
+import HookDeliveries from './HookDeliveries.vue'
 
 /** Addresses of other programs that hear what happens here. */
 const HookSheet = onDemand(() => import('./HookSheet.vue'))
-const HookDeliveries = onDemand(() => import('./HookDeliveries.vue'))
 const { t, number, when, list } = useTexts()
 const { busy, problem, run } = useBusy()
 const hooks = shallowRef<EventHook[] | null>(null)
@@ -24,7 +24,7 @@ const load = () => run(async () => void (hooks.value = await call(routes.hooks))
 onMounted(load)
 const refresh = gathered(() => void load(), 1000)
 useLive(({ kind }) => {
-  if (kind === 'brand' || kind === 'afresh') refresh()
+  if (kind === 'hooks' || kind === 'afresh') refresh()
 })
 function edit(hook: EventHook | null): void {
   chosen.value = hook
@@ -89,7 +89,7 @@ const countText = ({ waiting, failed }: EventHook): string =>
         <HookDeliveries v-if="looked === hook.id" class="wide" :hook="hook" />
       </li>
     </ul>
-    <ShownOnce v-if="made" :text="made.secret" :label="made.hook.name">
+    <ShownOnce v-if="made" :text="made.secret" :label="t('keysAndHooks.secretOf', { name: made.hook.name })">
       <p class="soft use">{{ t('keysAndHooks.useHook') }}</p>
     </ShownOnce>
     <button type="button" class="button primary" @click="edit(null)">{{ t('keysAndHooks.addHook') }}</button>

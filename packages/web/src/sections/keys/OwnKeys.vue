@@ -70,7 +70,7 @@ const ended = ({ endsAt }: AccessKey) => Date.parse(endsAt) < now.value
         </button>
       </li>
     </ul>
-    <ShownOnce v-if="made" :text="made.token" :label="made.key.name">
+    <ShownOnce v-if="made" :text="made.token" :label="t('keysAndHooks.keyOf', { name: made.key.name })">
       <p class="soft use">{{ t('keysAndHooks.useKey') }}</p>
     </ShownOnce>
     <DraftForm class="form" :problem="problem" :fields="fields" @send="make" @again="make">
