@@ -127,3 +127,41 @@ test('a second factor is switched on, asked for, and switched off', async ({ pag
   await there.getByRole('button', { name: 'Go on' }).click()
   await expect(there).toContainText('Off.')
 })
+
+test('a team is made, and takes over for somebody who is away', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'wynn')
+  await page.goto(`${address}/set-up/colleagues`)
+  const teams = page.getByTestId('teams')
+  await teams.getByRole('button', { name: 'Add a team' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Add a team' })
+  await sheet.getByLabel('Name').fill('Guest care')
+  await sheet.getByText('Tamsin Kerr').click()
+  await accessible(page)
+  await sheet.getByRole('button', { name: 'Save' }).click()
+  await expect(teams.getByRole('listitem').filter({ hasText: 'Guest care' })).toContainText('Tamsin Kerr')
+
+  const row = page.getByRole('listitem').filter({ hasText: 'Ivo Oduya' })
+  const ivo = await (await browser.newContext()).newPage()
+  await signIn(ivo, 'ivo')
+  await ivo.goto(`${address}/set-up/account`)
+  const away = ivo.getByTestId('away')
+  await away.getByRole('button', { name: 'Save the days' }).click()
+  await expect(away.getByRole('alert').first()).toBeVisible()
+  await away.getByPlaceholder('from').fill(new Date().toISOString().slice(0, 10))
+  await away
+    .getByPlaceholder('to', { exact: true })
+    .fill(new Date(Date.now() + 4 * 86_400_000).toISOString().slice(0, 10))
+  await away.getByPlaceholder('to', { exact: true }).press('Enter')
+  await away.getByTestId('taker').click()
+  await ivo.getByRole('option', { name: 'team Guest care' }).click()
+  await accessible(ivo)
+  await away.getByRole('button', { name: 'Save the days' }).click()
+  await expect(away.getByRole('button', { name: 'There again' })).toBeVisible()
+  await expect(row).toContainText('team Guest care takes over')
+  await accessible(page)
+  await away.getByRole('button', { name: 'There again' }).click()
+  await expect(row).not.toContainText('away')
+})

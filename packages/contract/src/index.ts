@@ -1,5 +1,6 @@
 export * from './problems.ts'
 export * from './routes.ts'
+export * from './absences/index.ts'
 export * from './alerts/index.ts'
 export * from './attachments/index.ts'
 export * from './brand/index.ts'

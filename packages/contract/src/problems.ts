@@ -1,3 +1,4 @@
+import { absencesProblems } from './absences/problems.ts'
 import { alertsProblems } from './alerts/problems.ts'
 import { attachmentsProblems } from './attachments/problems.ts'
 import { brandProblems } from './brand/problems.ts'
@@ -23,6 +24,7 @@ export const errorCatalogue = {
   ...entriesProblems,
   ...inboxProblems,
   ...colleaguesProblems,
+  ...absencesProblems,
   ...placesProblems,
   ...personalDataProblems,
   ...keysProblems,

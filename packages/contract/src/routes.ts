@@ -1,3 +1,4 @@
+import { absencesRoutes } from './absences/routes.ts'
 import { alertsRoutes } from './alerts/routes.ts'
 import { attachmentsRoutes } from './attachments/routes.ts'
 import { brandRoutes } from './brand/routes.ts'
@@ -28,6 +29,7 @@ export const routes = {
   ...profilesRoutes,
   ...followUpsRoutes,
   ...colleaguesRoutes,
+  ...absencesRoutes,
   ...placesRoutes,
   ...personalDataRoutes,
   ...keysRoutes,

@@ -22,9 +22,10 @@ export const brandAnswer = (role: BrandAnswer['me']['role'] = 'specialist'): Bra
     { id: 2, name: 'Dunmarrow', hours: true },
   ],
   colleagues: [
-    { id: 2, name: 'Tamsin Kerr', role },
-    { id: 3, name: 'Ivo Oduya', role: 'lead' },
+    { id: 2, name: 'Tamsin Kerr', role, awayUntil: null },
+    { id: 3, name: 'Ivo Oduya', role: 'lead', awayUntil: null },
   ],
+  teams: [],
   watches: [
     {
       id: 4,

@@ -1,4 +1,5 @@
 import type { EntryKind, Sentiment } from '@murrabel/core/lens'
+import type { Team } from '../absences/answers.ts'
 import type { TideBucket } from '../entries/answers.ts'
 import type { TagAnswer } from '../inbox/answers.ts'
 import type { WatchAnswer, WatchGroupAnswer } from '../watches/answers.ts'
@@ -9,6 +10,8 @@ export interface ColleagueAnswer {
   id: number
   name: string
   role: Role
+  /** The last day on which they are away now; null: they are there. */
+  awayUntil: string | null
 }
 
 export interface PlaceAnswer {
@@ -20,12 +23,13 @@ export interface PlaceAnswer {
 
 export interface BrandAnswer {
   /** `limited`: to some places or profiles. */
-  me: ColleagueAnswer & { email: string; limited: boolean }
+  me: Omit<ColleagueAnswer, 'awayUntil'> & { email: string; limited: boolean }
   brand: { id: number; name: string; zone: string }
   /** All brands one works on, by name. */
   brands: { id: number; name: string }[]
   places: PlaceAnswer[]
   colleagues: ColleagueAnswer[]
+  teams: Team[]
   watches: WatchAnswer[]
   groups: WatchGroupAnswer[]
   aspects: { id: number; name: string }[]

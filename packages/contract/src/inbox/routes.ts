@@ -3,6 +3,7 @@ import type { TagChangeAnswer, ThreadAnswer, ThreadChangeAnswer } from './answer
 import type {
   CancelDraft,
   ChangeReplyDraft,
+  GiveDraft,
   HandOffDraft,
   ReportDraft,
   ReplyDraft,
@@ -25,10 +26,7 @@ export const inboxRoutes = {
     can('answer', 'seen', 'small'),
   ),
   tagThreads: put<TagDraft, TagChangeAnswer>('/api/threads/tags', can('answer', 'seen', 'small')),
-  give: put<{ to: number | null }, ThreadChangeAnswer>(
-    '/api/threads/:id/given',
-    can('answer', 'seen', 'small'),
-  ),
+  give: put<GiveDraft, ThreadChangeAnswer>('/api/threads/:id/given', can('answer', 'seen', 'small')),
   handOff: put<HandOffDraft, undefined>('/api/threads/:id/handoff', can('answer', 'seen', 'small')),
   takeBackHandOff: remove<undefined>('/api/threads/:id/handoff', can('answer', 'seen')),
   changeReply: put<ChangeReplyDraft, undefined>('/api/entries/:id/text', can('answer', 'seen', 'medium')),

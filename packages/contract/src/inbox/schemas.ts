@@ -79,7 +79,12 @@ export const reportSchema = object({
 
 export type ReportDraft = InferType<typeof reportSchema>
 
-export const giveSchema = object({ to: id().nullable().defined() })
+/** To somebody, to nobody, or to whoever of a team has the fewest. */
+export const giveSchema = object({ to: id().nullable().defined(), team: id().nullable().default(null) })
+export interface GiveDraft {
+  to: number | null
+  team?: number | null
+}
 
 /** Calls an action back; `anyway` although it may have been done. */
 export const cancelSchema = object({ anyway: boolean().default(false) })

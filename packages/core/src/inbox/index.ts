@@ -19,3 +19,4 @@ export {
 } from './threadState.ts'
 export { wantedOf, type Waiting, type Wanted } from './wanted.ts'
 export { isSaidAnew } from './saidAnew.ts'
+export { shareOut, type Taker } from './shareOut.ts'

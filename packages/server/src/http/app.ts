@@ -4,6 +4,7 @@ import helmet from 'helmet'
 import { pinoHttp } from 'pino-http'
 import { problemOf } from '@murrabel/contract'
 import type { Context } from '../context.ts'
+import { absenceRoutes } from './absences.ts'
 import { alertRoutes, feedRoutes } from './alerts.ts'
 import { attachmentRoutes } from './attachments.ts'
 import { chatBox, chatRoutes, visitorRoutes } from './chat.ts'
@@ -71,6 +72,7 @@ const sections = [
   alertRoutes,
   profileRoutes,
   colleagueRoutes,
+  absenceRoutes,
   placeRoutes,
   personalDataRoutes,
   keyRoutes,

@@ -61,7 +61,7 @@ export function threadRoutes(app: Express, context: Context): void {
   })
   handle(app, routes.give, {
     schema: giveSchema,
-    act: ({ reader, id, body }) => giveThread(context, reader, id(), body.to),
+    act: ({ reader, id, body }) => giveThread(context, reader, id(), body),
   })
   handle(app, routes.handOff, {
     schema: handOffSchema,

@@ -5,6 +5,7 @@ import type { Listener } from '../store/listener.ts'
 import type { Works } from './due/piece.ts'
 import { startMailListener } from './mailListener.ts'
 import { startRunner, type Runner } from './due/runner.ts'
+import { changeAbsence } from '../services/absences/index.ts'
 import { act } from '../services/actions/index.ts'
 import { checkAlert, deliverAlert } from '../services/alerts/index.ts'
 import { askForReadings, createAnalysis, readAgain, runWatchHistories } from '../services/analysis/index.ts'
@@ -29,6 +30,7 @@ function worksOf(context: Context): Works {
     },
     collect: (piece) => collectProfile(context, piece),
     act: (piece) => act(context, piece),
+    absence: (piece) => changeAbsence(context, piece),
     wake: ({ id }) => wakeThread(context, id),
     checkAlert: ({ id }) => checkAlert(context, id),
     deliver: (piece) => deliverAlert(context, piece),

@@ -31,6 +31,7 @@ export interface Things {
   placeItself: number
   key: number
   door: number
+  team: number
   hook: number
   delivery: number
   place: number | null
@@ -94,6 +95,10 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   removeKey: 'key',
   renewDoor: 'door',
   removeDoor: 'door',
+  setAbsence: 'colleague',
+  endAbsence: 'colleague',
+  changeTeam: 'team',
+  removeTeam: 'team',
   changeHook: 'hook',
   renewHook: 'hook',
   removeHook: 'hook',
@@ -251,6 +256,7 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       `INSERT INTO hook_deliveries (hook_id, event, state) VALUES ($1, 'test', 'sent')`,
       [hook],
     )
+    const team = await one('INSERT INTO teams (brand_id, name) VALUES ($1, $2)', [brandId, `team ${word}`])
     const door = await one(
       `INSERT INTO customer_doors (brand_id, name, token, secret_sealed) VALUES ($1, $2, $2, '')`,
       [brandId, word],
@@ -357,6 +363,7 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       placeItself,
       key: accessKey,
       door,
+      team,
       hook,
       delivery,
       place: profile.placeId,

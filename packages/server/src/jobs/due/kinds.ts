@@ -4,6 +4,7 @@ export const workKinds = [
   'collect',
   'act',
   'wake',
+  'absence',
   'checkAlert',
   'deliver',
   'hook',
@@ -63,6 +64,7 @@ export const workRules: Record<WorkKind, WorkRules> = {
     longestWaitMs: 2 * hour,
   },
   wake: { ...endless, atOnce: 4, perOwner: 2, longestMs: minute },
+  absence: { ...endless, atOnce: 2, perOwner: 1, longestMs: 10 * minute },
   checkAlert: { ...endless, atOnce: 3, perOwner: 1, recurring: true, longestMs: 2 * minute },
   deliver: {
     atOnce: 6,

@@ -17,6 +17,7 @@ import {
 import { removeAspectReadings, addAspectReadings } from '../../store/queries/analysis/aspects.ts'
 import { markWatched, holdMentions } from '../../store/queries/analysis/mentions.ts'
 import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
+import { coverThreads } from '../absences/index.ts'
 import { setApart } from '../intake/index.ts'
 import { businessHoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
 
@@ -168,6 +169,7 @@ async function readBrand(
   )
   const threads = [...new Set(pending.map((p) => p.threadId))]
   await refreshThreads(db, threads, await businessHoursOf(db, brandId, tx), now(), tx)
+  if (incoming.length) await coverThreads({ db, live }, brandId, threads, tx)
   await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
   if (incoming.length) await tellHooks(db, brandId, [entriesRead(incoming.map(({ entry }) => entry.id))], tx)
 }

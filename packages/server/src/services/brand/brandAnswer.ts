@@ -10,26 +10,27 @@ import {
   visibleChannels,
   visiblePlaces,
 } from '../../store/queries/brand/brand.ts'
+import { teamsOf } from '../../store/queries/absences/teams.ts'
 import { listGroups, listWatches } from '../watches/index.ts'
 import { listTags } from '../inbox/index.ts'
 
 /** What every screen needs: the brand, its places, who works on it, its watches. */
 export async function brandAnswer(context: Context, reader: Reader): Promise<BrandAnswer> {
   const { db, models } = context
-  const [brand, me, brands, colleagues, places, channels, watches, groups, aspects, tags] = await Promise.all(
-    [
+  const [brand, me, brands, colleagues, teams, places, channels, watches, groups, aspects, tags] =
+    await Promise.all([
       models.Brand.findByPk(reader.brandId),
       models.Colleague.findByPk(reader.colleagueId),
       brandsOf(db, reader.colleagueId),
       colleaguesOfBrand(db, reader.brandId),
+      teamsOf(db, reader.brandId),
       visiblePlaces(db, reader),
       visibleChannels(db, reader),
       listWatches(context, reader),
       listGroups(context, reader),
       aspectsOfBrand(db, reader.brandId),
       listTags(context, reader),
-    ],
-  )
+    ])
   if (!brand || !me) throw new Refusal('notSignedIn')
   return {
     me: { id: me.id, name: me.name, email: me.email, role: reader.role, limited: isLimited(reader) },
@@ -37,6 +38,7 @@ export async function brandAnswer(context: Context, reader: Reader): Promise<Bra
     brands,
     places,
     colleagues,
+    teams,
     watches,
     groups,
     aspects,

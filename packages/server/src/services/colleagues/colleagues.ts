@@ -4,6 +4,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
 import * as stored from '../../store/queries/colleagues/colleagues.ts'
+import { shareOutThreads } from '../absences/index.ts'
 import { record } from '../log/index.ts'
 import { checkLimits, mayMake } from './invitations.ts'
 
@@ -82,7 +83,12 @@ export function leaveBrand(
       (takeOver === id || !(await stored.lockMember(db, { id: takeOver, brandId }, tx)))
     )
       throw new Refusal('notFound')
-    const threads = await stored.shareOut(db, { brandId, from: id, takeOver }, tx)
+    const threads = await shareOutThreads(
+      { db, live },
+      reader,
+      { from: id, takeOver, team: null, among: null },
+      tx,
+    )
     const ended = await stored.removeMember(db, { id, brandId }, tx)
     for (const hash of ended) await live.end(hash.toString('hex'), tx)
     await record(

@@ -1,8 +1,10 @@
 import { transition, type ThreadEvent, type ThreadPosition } from '@murrabel/core/inbox'
-import type { ThreadChangeAnswer } from '@murrabel/contract'
+import type { GiveDraft, ThreadChangeAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import { answerersThere } from '../../store/queries/absences/absences.ts'
+import { teamOf } from '../../store/queries/absences/teams.ts'
 import { mayAccess } from '../../store/queries/shared/where.ts'
 import type { Database, Tx } from '../../store/database.ts'
 import { brandOwner } from '../../jobs/due/dueWork.ts'
@@ -144,19 +146,30 @@ export async function applyThreadEvent(
   })
 }
 
-/** Gives a thread to a colleague, or to nobody. */
+/** Gives a thread to a colleague, to whoever of a team has the fewest, or to nobody. */
 export async function giveThread(
   parts: Parts,
   reader: Reader,
   id: number,
-  to: number | null,
+  draft: GiveDraft,
 ): Promise<ThreadChangeAnswer> {
   return parts.db.inTransaction(async (tx) => {
     const thread = await lockThread(parts.db, reader, id, tx)
+    const to = draft.team ? await leastLaden(parts.db, thread, draft.team, tx) : draft.to
     if (thread.givenTo === to) return unchanged(thread)
     if (to !== null) await checkReceiver(parts.db, thread, to, tx)
     return writeChange(parts, reader, thread, { kind: 'give', givenTo: to, detail: { to } }, tx)
   })
+}
+
+/** Of a team, whoever is there, may see the thread and has the fewest open ones. @throws Refusal notFound, nobodyThere */
+async function leastLaden(db: Database, thread: LockedThread, team: number, tx: Tx): Promise<number> {
+  const { brandId } = thread
+  if (!(await teamOf(db, { id: team, brandId }, tx))) throw new Refusal('notFound')
+  const there = await answerersThere(db, { brandId, team }, tx)
+  const found = there.find((each) => each.inTeam && mayAccess(each, thread))
+  if (!found) throw new Refusal('nobodyThere')
+  return found.colleagueId
 }
 
 /** A thread is given only to somebody who can see it. */

@@ -42,6 +42,7 @@ import * as places from './0041-places.ts'
 import * as colleagues from './0042-colleagues.ts'
 import * as secondFactor from './0043-second-factor.ts'
 import * as hooks from './0044-hooks.ts'
+import * as awayAndTeams from './0045-away-and-teams.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -89,4 +90,5 @@ export const migrations = [
   { name: '0042-colleagues', ...colleagues },
   { name: '0043-second-factor', ...secondFactor },
   { name: '0044-hooks', ...hooks },
+  { name: '0045-away-and-teams', ...awayAndTeams },
 ]

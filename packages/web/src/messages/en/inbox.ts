@@ -230,6 +230,8 @@ export const inbox = {
     wake: 'no longer set aside',
     give: 'assigned',
     handOff: 'goes on by e-mail',
+    cover: 'taken over: somebody is away',
+    coverEnds: 'given back: they are there again',
     reply: 'answered',
     replyAndFinish: 'answered and finished',
     undo: 'undone',

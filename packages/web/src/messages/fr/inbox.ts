@@ -227,6 +227,8 @@ export const inbox: typeof english = {
     wake: 'revenu de lui-même',
     give: 'attribué',
     handOff: 'continue par e-mail',
+    cover: 'relais : quelqu’un est absent',
+    coverEnds: 'rendu : de retour',
     reply: 'répondu',
     replyAndFinish: 'répondu et terminé',
     undo: 'annulé',

@@ -84,6 +84,13 @@ export const problems: Record<ErrorCode, string> = {
   onlyOwners: 'Seul un propriétaire nomme et change les propriétaires. Rien n’a changé.',
   linkEnded: 'Ce lien a servi, a été retiré ou est échu. Demandez-en un nouveau.',
   hookOff: 'Cette adresse est désactivée, rien n’y est envoyé. Activez-la d’abord.',
+  awayOver: 'Ces jours sont passés, ou finissent avant de commencer. Rien n’a changé.',
+  awayLong: 'Une absence commence d’ici deux ans et dure un an au plus. Rien n’a changé.',
+  takerAway:
+    'Qui doit prendre le relais est absent ces jours-là, ou ne répond pas ici. Choisissez quelqu’un d’autre ; rien n’a changé.',
+  teamNameTaken: 'Il y a déjà une équipe de ce nom. Rien n’a changé.',
+  nobodyThere:
+    'Personne de cette équipe n’est là et ne peut voir le fil. Rien n’a changé ; attribuez-le à quelqu’un d’autre.',
   codeNeeded:
     'Ce compte a un second facteur. Entrez le code de votre application ou un de vos codes de secours.',
   codeWrong:

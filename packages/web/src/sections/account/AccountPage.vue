@@ -6,6 +6,7 @@ import { useAsked } from '../../composables/useAsked.ts'
 import { useAttempt } from '../../composables/useAttempt.ts'
 import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import AwayForm from '../../parts/AwayForm.vue'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
@@ -58,6 +59,10 @@ const agentText = (agent: string): string =>
     </DraftForm>
     <h2>{{ t('account.secondFactor') }}</h2>
     <SecondFactor />
+    <template v-if="brand.may('answer')">
+      <h2>{{ t('colleagues.away') }}</h2>
+      <AwayForm class="form" />
+    </template>
     <h2>{{ t('account.devices') }}</h2>
     <ul>
       <li v-for="session in sessions.answer.value ?? []" :key="session.id">

@@ -10,6 +10,7 @@ import {
 import { call } from '../../api/call.ts'
 import { useBusy } from '../../composables/useBusy.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import AwayForm from '../../parts/AwayForm.vue'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
 import { useUndo } from '../../stores/undo.ts'
@@ -127,12 +128,25 @@ const leave = () =>
         </section>
       </template>
     </DraftForm>
+    <section v-if="colleague && colleague.role !== 'reader'" class="away">
+      <h3>{{ t('colleagues.away') }}</h3>
+      <AwayForm :key="colleague.id" :colleague-id="colleague.id" @changed="emit('changed')" />
+    </section>
   </el-drawer>
 </template>
 
 <style scoped>
 .hint {
   font-size: 13px;
+}
+.away {
+  border-top: 1px solid var(--line);
+  margin-top: 22px;
+  padding-top: 14px;
+}
+h3 {
+  font-size: 15px;
+  font-weight: 600;
 }
 .lift {
   margin-top: 14px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { routes, type ColleagueSetUp, type Invitation, type Limits } from '@murrabel/contract'
+import { routes, type ColleagueSetUp, type Invitation, type Limits, type Team } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useAsked } from '../../composables/useAsked.ts'
 import { useAttempt } from '../../composables/useAttempt.ts'
@@ -13,12 +13,32 @@ import SetUpFrame from '../../parts/SetUpFrame.vue'
 import { useBrand } from '../../stores/brand.ts'
 
 /** Who works on the brand, and who was asked to. */
+const TeamSheet = onDemand(() => import('./TeamSheet.vue'))
 const ColleagueSheet = onDemand(() => import('./ColleagueSheet.vue'))
 const { t, number, list, when, day } = useTexts()
 const brand = useBrand()
 const attempt = useAttempt()
 const always = computed<[string, string][]>(() => [])
 const answer = useAsked(routes.colleagues, always)
+const absences = useAsked(routes.absences, always)
+const teamOpen = ref(false)
+const team = ref<Team | null>(null)
+function editTeam(chosen: Team | null): void {
+  team.value = chosen
+  teamOpen.value = true
+}
+/** On which days they are away, and who takes over. */
+function awayText(id: number): string {
+  const absence = absences.answer.value?.find((each) => each.colleagueId === id)
+  if (!absence) return ''
+  const { takeOver, team: teamId } = absence
+  const ofTeam = brand.answer?.teams.find((each) => each.id === teamId)?.name
+  const name = takeOver ? brand.colleagueName(takeOver) : ofTeam && t('colleagues.awayTeam', { name: ofTeam })
+  const days = { from: plainDay(absence.from), until: plainDay(absence.until) }
+  return name ? t('colleagues.awaySaidTaker', { ...days, name }) : t('colleagues.awaySaid', days)
+}
+/** A day of the brand's, which has no time: noon is the same day everywhere it is shown. */
+const plainDay = (date: string): string => day(`${date}T12:00:00Z`)
 const open = ref(false)
 const chosen = ref<ColleagueSetUp | null>(null)
 function edit(colleague: ColleagueSetUp | null): void {
@@ -26,10 +46,10 @@ function edit(colleague: ColleagueSetUp | null): void {
   open.value = true
 }
 async function changed(): Promise<void> {
-  await Promise.all([answer.load(), brand.load()])
+  await Promise.all([answer.load(), absences.load(), brand.load()])
 }
 useLive(({ kind }) => {
-  if (kind === 'brand' || kind === 'afresh') void answer.load()
+  if (kind === 'brand' || kind === 'afresh') void Promise.all([answer.load(), absences.load()])
 })
 const takeBack = (invitation: Invitation) =>
   attempt(async () => {
@@ -68,9 +88,12 @@ const mailText = ({ mail, error, ended, endsAt }: Invitation): string => {
                 : seesText(colleague)
             }}</small>
           </div>
-          <small class="soft">{{
-            colleague.seenAt ? t('colleagues.seen', { t: when(colleague.seenAt) }) : t('colleagues.notSeen')
-          }}</small>
+          <div>
+            <small class="soft">{{
+              colleague.seenAt ? t('colleagues.seen', { t: when(colleague.seenAt) }) : t('colleagues.notSeen')
+            }}</small>
+            <small v-if="awayText(colleague.id)" class="away">{{ awayText(colleague.id) }}</small>
+          </div>
           <button
             v-if="colleague.role !== 'owner' || brand.answer?.me.role === 'owner'"
             type="button"
@@ -103,6 +126,21 @@ const mailText = ({ mail, error, ended, endsAt }: Invitation): string => {
         </ul>
       </template>
       <button type="button" class="button primary" @click="edit(null)">{{ t('colleagues.invite') }}</button>
+      <section class="teams" data-test="teams">
+        <h2>{{ t('colleagues.teams') }}</h2>
+        <p class="soft">{{ t('colleagues.teamsText') }}</p>
+        <ul v-if="brand.answer?.teams.length">
+          <li v-for="each in brand.answer.teams" :key="each.id" class="team">
+            <b>{{ each.name }}</b>
+            <span>{{
+              each.members.length ? list(each.members.map(brand.colleagueName)) : t('colleagues.noMembers')
+            }}</span>
+            <button type="button" class="plain" @click="editTeam(each)">{{ t('colleagues.edit') }}</button>
+          </li>
+        </ul>
+        <button type="button" class="button" @click="editTeam(null)">{{ t('colleagues.addTeam') }}</button>
+      </section>
+      <TeamSheet v-model="teamOpen" :team="team" @changed="changed" />
       <ColleagueSheet
         v-model="open"
         :colleague="chosen"
@@ -141,6 +179,19 @@ h2 {
   font-size: 16px;
   font-weight: 600;
   margin-bottom: 8px;
+}
+.teams {
+  margin-top: 34px;
+}
+.teams p {
+  margin-bottom: 10px;
+  max-width: 720px;
+}
+.team {
+  grid-template-columns: 200px minmax(0, 1fr) auto;
+}
+.away {
+  color: var(--deep);
 }
 .past {
   color: var(--flare-text);

@@ -40,11 +40,12 @@ export function useThreadActions(desk: ThreadDesk) {
     const text = kind === 'setAside' ? t('undo.setAside', { t: when(until ?? '') }) : t(`undo.${kind}`)
     void act(() => call(routes.threadEvent, { params: { id }, body: { kind, until } }), text)
   }
-  function give(to: number | null): void {
+  function give(to: number | null, team?: number): void {
     if (!thread.value) return
     const { id } = thread.value
-    const name = to === null ? t('inbox.nobody') : brand.colleagueName(to)
-    void act(() => call(routes.give, { params: { id }, body: { to } }), t('undo.give', { name }))
+    const ofTeam = brand.answer?.teams.find((each) => each.id === team)?.name
+    const name = ofTeam ?? (to === null ? t('inbox.nobody') : brand.colleagueName(to))
+    void act(() => call(routes.give, { params: { id }, body: { to, team } }), t('undo.give', { name }))
   }
   async function onSent(answer: ThreadChangeAnswer, finished: boolean): Promise<void> {
     undo.tell({ text: finished ? t('undo.sent') : t('undo.sentOpen') })

@@ -13,9 +13,10 @@ export const brandsOf = (db: Database, colleagueId: number): Promise<{ id: numbe
 /** Who works on a brand, by name. */
 export const colleaguesOfBrand = (db: Database, brandId: number): Promise<ColleagueAnswer[]> =>
   db.rows<ColleagueAnswer>(
-    `SELECT c.id, c.name, m.role
+    `SELECT c.id, c.name, m.role, to_char(a.until_day, 'YYYY-MM-DD') AS "awayUntil"
      FROM memberships m
      JOIN colleagues c ON c.id = m.colleague_id
+     LEFT JOIN absences a ON a.brand_id = m.brand_id AND a.colleague_id = c.id AND a.from_at <= now() AND a.until_at > now()
      WHERE m.brand_id = $1
      ORDER BY c.name COLLATE "und-x-icu"`,
     [brandId],

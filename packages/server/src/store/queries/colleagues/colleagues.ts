@@ -88,32 +88,6 @@ export async function removeMember(
   return sessions.map(({ hash }) => hash)
 }
 
-/**
- * Gives open threads of somebody to others: to one, or an equal share to each of those who answer and see all. Answers the threads.
- */
-export const shareOut = async (
-  db: Database,
-  { brandId, from, takeOver }: { brandId: number; from: number; takeOver: number | null },
-  tx: Tx,
-): Promise<number[]> =>
-  (
-    await db.rows<{ id: number }>(
-      `WITH takers AS (
-         SELECT colleague_id AS id, row_number() OVER (ORDER BY colleague_id) - 1 AS nth, count(*) OVER () AS n
-         FROM memberships
-         WHERE brand_id = $1 AND colleague_id <> $2 AND role IN ('owner', 'lead', 'specialist', 'placeManager')
-           AND (colleague_id = $3 OR ($3::int IS NULL AND place_ids IS NULL AND profile_ids IS NULL))
-       ), open AS (
-         SELECT id, row_number() OVER (ORDER BY pressing_at DESC NULLS LAST, id) - 1 AS nth
-         FROM threads WHERE brand_id = $1 AND given_to = $2 AND state <> 'done'
-       )
-       UPDATE threads t SET given_to = (SELECT k.id FROM takers k WHERE k.nth = open.nth % k.n), edition = edition + 1
-       FROM open WHERE t.id = open.id RETURNING t.id`,
-      [brandId, from, takeOver],
-      tx,
-    )
-  ).map(({ id }) => id)
-
 type InvitationRow = Omit<Invitation, 'at' | 'endsAt'> & { at: Date; endsAt: Date }
 const invitationColumns = `i.id, i.email, i.role, i.place_ids AS "placeIds", i.profile_ids AS "profileIds",
   (SELECT name FROM colleagues c WHERE c.id = i.invited_by) AS "invitedBy", i.at, i.ends_at AS "endsAt", i.ends_at < now() AS ended,
