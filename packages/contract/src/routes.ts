@@ -9,6 +9,7 @@ import { hooksRoutes } from './hooks/routes.ts'
 import { importsRoutes } from './imports/routes.ts'
 import { inboxRoutes } from './inbox/routes.ts'
 import { keysRoutes } from './keys/routes.ts'
+import { logRoutes } from './log/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { personalDataRoutes } from './personalData/routes.ts'
 import { placesRoutes } from './places/routes.ts'
@@ -33,6 +34,7 @@ export const routes = {
   ...placesRoutes,
   ...personalDataRoutes,
   ...keysRoutes,
+  ...logRoutes,
   ...hooksRoutes,
   ...importsRoutes,
   ...attachmentsRoutes,

@@ -11,6 +11,7 @@ import { kayakBrand, kayakTable } from './kayaks.ts'
 import { mailAddress } from './mails.ts'
 import { feeds } from './press.ts'
 import { demoRivals } from './rivals.ts'
+import { fillHooks, fillTeams } from './team.ts'
 
 /**
  * Fills a running Murrabel as its owner would: signs in, connects the profiles by OAuth with consent given on the
@@ -195,6 +196,7 @@ if (!regulars.some(({ standing }) => standing)) {
   if (press![0]) await call('PUT', `/api/people/${press![0].id}`, { standing: 'press' })
 }
 
+await fillHooks(call, siteAddress)
 const { total: followUps } = await call<{ total: number }>('GET', '/api/follow-ups?limit=1')
 if (!followUps) {
   const { me } = await call<{ me: { id: number } }>('GET', '/api/brand')
@@ -209,6 +211,8 @@ if (!followUps) {
       await call('POST', `/api/threads/${thread}/follow-ups`, { ...followUp, dueAt, givenTo: me.id })
   }
 }
+
+await fillTeams(call, Date.now())
 
 /** The second brand has what its review page wrote; its owner brings it in. */
 await call('DELETE', '/api/session')

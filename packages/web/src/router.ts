@@ -59,6 +59,7 @@ export const router = createRouter({
     { path: '/set-up/import', component: () => import('./sections/imports/ImportPage.vue') },
     { path: '/set-up/colleagues', component: () => import('./sections/colleagues/ColleaguesPage.vue') },
     { path: '/set-up/account', component: () => import('./sections/account/AccountPage.vue') },
+    { path: '/set-up/log', component: () => import('./sections/log/LogPage.vue') },
     { path: '/set-up/keys', component: () => import('./sections/keys/KeysPage.vue') },
     { path: '/set-up/places', component: () => import('./sections/places/PlacesPage.vue') },
     {

@@ -1,6 +1,13 @@
 import type { Sentiment } from '../sentiment/index.ts'
 import type { Wish } from '../meaning/model.ts'
-import type { EntryKind, EntryOrigin, FollowUpKind, PersonStanding, ThreadState } from './values.ts'
+import type {
+  EntryKind,
+  EntryOrigin,
+  FollowUpKind,
+  LogSubject,
+  PersonStanding,
+  ThreadState,
+} from './values.ts'
 
 /** What a lens looks at in an entry. */
 export interface LensEntry {
@@ -55,10 +62,20 @@ export interface LensFollowUp {
   doneAt: number | null
 }
 
+/** What a lens over the log looks at in one of its lines. */
+export interface LensLogLine {
+  /** Epoch milliseconds. */
+  at: number
+  /** A colleague, or nobody of the team. */
+  by: number | 'itself'
+  subject: LogSubject
+}
+
 /** What a lens is over, where that is not what was said. */
 export interface LensSubject {
   person?: LensPerson
   followUp?: LensFollowUp
+  logLine?: LensLogLine
 }
 
 export interface LensContext {

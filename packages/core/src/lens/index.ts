@@ -9,6 +9,7 @@ export {
   lensWishes,
   followUpKinds,
   followUpStates,
+  logSubjects,
   peopleOrders,
   personStandings,
   visitedValues,
@@ -17,6 +18,7 @@ export {
   type LensOrder,
   type FollowUpKind,
   type FollowUpState,
+  type LogSubject,
   type PeopleOrder,
   type PersonStanding,
   type ThreadState,
@@ -30,6 +32,12 @@ export { parseRange, printRange } from './parts/range.ts'
 export { weekHourOf, weekHourSql } from './parts/weekHour.ts'
 export { instantsOf, type Instants, type LensRange } from './range.ts'
 export { foundByPhrase, foundByWords, phraseWords, searchPlaces, searchWords } from './searchWords.ts'
-export { asksOfEntries, followUpPredicate, lensPredicate, peoplePredicate } from './predicate.ts'
-export type { LensContext, LensEntry, LensFollowUp, LensPerson } from './entry.ts'
+export {
+  asksOfEntries,
+  followUpPredicate,
+  lensPredicate,
+  logPredicate,
+  peoplePredicate,
+} from './predicate.ts'
+export type { LensContext, LensEntry, LensFollowUp, LensLogLine, LensPerson } from './entry.ts'
 export { lensPhrases } from './sentence.ts'

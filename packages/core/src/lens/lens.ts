@@ -1,15 +1,19 @@
 import { asks, type LensPart } from './part.ts'
-import { entryParts, followUpParts, peopleParts } from './parts/index.ts'
+import { entryParts, followUpParts, logParts, peopleParts } from './parts/index.ts'
 
-type AnyPart = (typeof entryParts)[number] | (typeof peopleParts)[number] | (typeof followUpParts)[number]
+type AnyPart =
+  | (typeof entryParts)[number]
+  | (typeof peopleParts)[number]
+  | (typeof followUpParts)[number]
+  | (typeof logParts)[number]
 type ValueOf<Part> = Part extends LensPart<string, infer Value> ? Value : never
 
 /**
  * What is on screen, and in which order. `unit`: threads are shown by their latest incoming entry, entries one by one,
- * people by what they said, follow-ups by when they are due. Each unit has parts of its own (`lensParts`); those of other units stay blank. What each part
+ * people by what they said, follow-ups by when they are due, the log by when it was. Each unit has parts of its own (`lensParts`); those of other units stay blank. What each part
  * means stands at its definition in `parts/`; empty lists mean "all".
  */
-export type Lens = { unit: 'threads' | 'entries' | 'people' | 'followUps' } & {
+export type Lens = { unit: 'threads' | 'entries' | 'people' | 'followUps' | 'log' } & {
   [Part in AnyPart as Part['field']]: ValueOf<Part>
 }
 export type LensField = AnyPart['field']
@@ -20,6 +24,7 @@ export const lensParts = {
   entries: entryParts,
   people: peopleParts,
   followUps: followUpParts,
+  log: logParts,
 } as const satisfies Record<Lens['unit'], readonly unknown[]>
 
 /** The parts of a lens with their values, each to be asked without knowing which it is. */
@@ -33,7 +38,7 @@ export const askingParts = (lens: Lens): { part: LensPart; value: unknown }[] =>
 export const blankLens: Lens = Object.freeze({
   unit: 'entries',
   ...Object.fromEntries(
-    [...entryParts, ...peopleParts, ...followUpParts].map(({ field, blank }) => [field, blank]),
+    [...entryParts, ...peopleParts, ...followUpParts, ...logParts].map(({ field, blank }) => [field, blank]),
   ),
 }) as Lens
 

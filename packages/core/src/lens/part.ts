@@ -11,7 +11,7 @@ export interface LensPhrase {
   narrows: boolean
 }
 
-/** What conditions in SQL are written with. Entries are `e`, their threads `t`, mentions of the asked watch `m`, people `p`, follow-ups `f`. */
+/** What conditions in SQL are written with. Entries are `e`, their threads `t`, mentions of the asked watch `m`, people `p`, follow-ups `f`, lines of the log `v`. */
 export interface ConditionSql {
   /** The placeholder of a bound value. */
   bind(value: unknown): string
@@ -28,8 +28,8 @@ export interface ConditionSql {
  */
 export interface LensPart<Field extends string = string, Value = unknown> {
   field: Field
-  /** It asks about a person or a follow-up, and not about what was said. */
-  of?: 'person' | 'followUp'
+  /** It asks about a person, a follow-up or a line of the log, and not about what was said. */
+  of?: 'person' | 'followUp' | 'logLine'
   /** Its name in the address. */
   name: string
   /** The value that asks for nothing. */

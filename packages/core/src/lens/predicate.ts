@@ -1,9 +1,9 @@
-import type { LensContext, LensEntry, LensFollowUp, LensPerson } from './entry.ts'
+import type { LensContext, LensEntry, LensFollowUp, LensLogLine, LensPerson } from './entry.ts'
 import { askingParts, type Lens } from './lens.ts'
 import { instantsOf } from './range.ts'
 
 /** The tests of the parts that ask about one kind of thing. */
-const testsOf = (lens: Lens, context: LensContext, of: 'person' | 'followUp' | undefined) =>
+const testsOf = (lens: Lens, context: LensContext, of: 'person' | 'followUp' | 'logLine' | undefined) =>
   askingParts(lens)
     .filter(({ part }) => part.of === of)
     .map(({ part, value }) => part.matches(value, context))
@@ -42,4 +42,14 @@ export function followUpPredicate(lens: Lens, context: LensContext): (followUp: 
   // None of them looks at what was said.
   const nothing = null as unknown as LensEntry
   return (followUp) => tests.every((test) => test(nothing, { followUp }))
+}
+
+/** A lens over the log as a test on its lines. */
+export function logPredicate(lens: Lens, context: LensContext): (line: LensLogLine) => boolean {
+  const tests = testsOf(lens, context, 'logLine')
+  const window = instantsOf(lens.range, context)
+  const nothing = null as unknown as LensEntry
+  return (logLine) =>
+    (!window || (logLine.at >= window.from && logLine.at < window.to)) &&
+    tests.every((test) => test(nothing, { logLine }))
 }

@@ -28,6 +28,24 @@ export type FollowUpKind = (typeof followUpKinds)[number]
 export const followUpStates = ['open', 'late', 'done', 'any'] as const
 export type FollowUpState = (typeof followUpStates)[number]
 
+/** What something in the log happened to. */
+export const logSubjects = [
+  'thread',
+  'entry',
+  'person',
+  'post',
+  'action',
+  'watch',
+  'group',
+  'alert',
+  'profile',
+  'publicProfile',
+  'import',
+  'brand',
+  'colleague',
+] as const
+export type LogSubject = (typeof logSubjects)[number]
+
 export const lensChannels = [
   'pages',
   'photos',

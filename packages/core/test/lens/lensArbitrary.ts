@@ -4,6 +4,7 @@ import {
   lensParts,
   followUpKinds,
   followUpStates,
+  logSubjects,
   lensKinds,
   lensOrders,
   lensOrigins,
@@ -72,6 +73,8 @@ export const lensArbitrary: fc.Arbitrary<Lens> = fc.record({
   followUpKinds: fc.constant([]),
   followUpOwner: fc.constant('anybody' as const),
   followUpPlaces: fc.constant([]),
+  logDoer: fc.constant('anybody' as const),
+  logSubjects: fc.constant([]),
 })
 
 /** Any lens over follow-ups. */
@@ -86,6 +89,18 @@ export const followUpLensArbitrary: fc.Arbitrary<Lens> = fc
     followUpPlaces: fc.uniqueArray(fc.integer({ min: 1, max: 4 }), { maxLength: 2 }),
   })
   .map((parts) => ({ ...blankLens, unit: 'followUps' as const, ...parts }))
+
+/** Any lens over the log. */
+export const logLensArbitrary: fc.Arbitrary<Lens> = fc
+  .record({
+    said: lensArbitrary,
+    logDoer: fc.oneof(
+      fc.constantFrom('anybody' as const, 'me' as const, 'itself' as const),
+      fc.integer({ min: 1, max: 3 }),
+    ),
+    logSubjects: fc.subarray([...logSubjects], { maxLength: 3 }),
+  })
+  .map(({ said, ...parts }) => ({ ...blankLens, unit: 'log' as const, range: said.range, ...parts }))
 
 /** Any lens over people. */
 export const peopleLensArbitrary: fc.Arbitrary<Lens> = fc

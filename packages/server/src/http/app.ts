@@ -7,6 +7,7 @@ import type { Context } from '../context.ts'
 import { absenceRoutes } from './absences.ts'
 import { alertRoutes, feedRoutes } from './alerts.ts'
 import { attachmentRoutes } from './attachments.ts'
+import { auditRoutes } from './audit.ts'
 import { chatBox, chatRoutes, visitorRoutes } from './chat.ts'
 import { entryRoutes } from './entries.ts'
 import { calendarRoutes, followUpRoutes } from './followUps.ts'
@@ -76,6 +77,7 @@ const sections = [
   placeRoutes,
   personalDataRoutes,
   keyRoutes,
+  auditRoutes,
   eventHookRoutes,
   importRoutes,
   attachmentRoutes,

@@ -10,9 +10,8 @@ import type { IngestProfile } from '../../src/store/queries/intake/ingest.ts'
 import {
   followUpPage,
   keyAfter,
-  parseFollowUpKey,
-  printFollowUpKey,
 } from '../../src/store/queries/followUps/followUps.ts'
+import { parseTimeKey, printTimeKey } from '../../src/store/queries/shared/timeKey.ts'
 import { context as lensContext } from '../support/lensEntries.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
@@ -195,7 +194,7 @@ describe('the lens over follow-ups', () => {
             expect(page.total).toBe(expected.length)
             rows.push(...page.rows)
             if (page.rows.length < limit) break
-            after = parseFollowUpKey(printFollowUpKey(keyAfter(page.rows.at(-1)!, lens)))
+            after = parseTimeKey(printTimeKey(keyAfter(page.rows.at(-1)!, lens)))
           }
           expect(rows.map(({ id }) => id).sort((a, b) => a - b)).toEqual(
             expected.map(({ id }) => id).sort((a, b) => a - b),

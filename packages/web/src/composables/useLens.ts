@@ -16,6 +16,7 @@ export const bases: Record<Lens['unit'], Lens> = {
   entries: { ...blankLens, unit: 'entries', range: { last: 28 }, order: 'newest' },
   people: { ...blankLens, unit: 'people', range: { last: 28 } },
   followUps: { ...blankLens, unit: 'followUps', followUpState: 'open', followUpOwner: 'me' },
+  log: { ...blankLens, unit: 'log', range: { last: 28 } },
 }
 
 export interface UseLens {

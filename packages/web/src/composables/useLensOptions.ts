@@ -8,6 +8,7 @@ import {
   lensWishes,
   followUpKinds,
   followUpStates,
+  logSubjects,
   peopleOrders,
   personStandings,
   visitedValues,
@@ -88,6 +89,16 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
         ]
       case 'followUpPlaces':
         return brand.places.map(({ id, name }) => ({ value: id, label: name }))
+      case 'logDoer':
+        return [
+          ...(['anybody', 'me', 'itself'] as const).map((value) => ({
+            value,
+            label: t(`lens.logDoer.${value}`),
+          })),
+          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
+        ]
+      case 'logSubjects':
+        return logSubjects.map((value) => ({ value, label: t(`log.subjects.${value}`) }))
       case 'standings':
         return personStandings.map((value) => ({ value, label: t(`watch.voices.standings.${value}`) }))
       case 'visited':

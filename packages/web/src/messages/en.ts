@@ -2,6 +2,7 @@ import { alerts } from './en/alerts.ts'
 import { followUps } from './en/followUps.ts'
 import { inbox } from './en/inbox.ts'
 import { keysAndHooks } from './en/keys.ts'
+import { log } from './en/log.ts'
 import { account, colleagues } from './en/colleagues.ts'
 import { people } from './en/people.ts'
 import { places } from './en/places.ts'
@@ -18,6 +19,7 @@ export const en = {
     keys: 'Keys and hooks',
     places: 'Brand and places',
     colleagues: 'Colleagues',
+    log: 'Log',
     account: 'Your account',
     personalData: 'Personal data',
   },
@@ -55,6 +57,7 @@ export const en = {
     people:
       'People [standings] [named] [visited], on [channels], from [places], [sentiments], [words][more], [range], [peopleOrder]',
     followUps: '[followUpState] [followUpKinds] of [followUpOwner], about [followUpPlaces]',
+    log: 'What [logDoer] did to [logSubjects], [range]',
     time: 'Period: [range]',
     keep: 'Copy the link to this lens',
     copied: 'Link copied',
@@ -67,6 +70,7 @@ export const en = {
       entries: '{n} mention | {n} mentions',
       people: '{n} person | {n} people',
       followUps: '{n} in all | {n} in all',
+      log: '{n} line | {n} lines',
     },
     pastDue: '{n} past due',
     reset: 'Back to the default lens',
@@ -174,6 +178,8 @@ export const en = {
     followUpKinds: { all: 'follow-ups and leads', one: '{a}', some: '{a}' },
     followUpOwner: { me: 'mine', anybody: 'anybody', nobody: 'nobody', colleague: '{a}' },
     followUpPlaces: { all: 'all places', one: '{a}', some: '{a}' },
+    logDoer: { anybody: 'anybody', me: 'I', itself: 'a network or Murrabel itself', colleague: '{a}' },
+    logSubjects: { all: 'anything', one: '{a}', some: '{a}' },
     and: 'and',
     field: {
       state: 'State',
@@ -206,6 +212,8 @@ export const en = {
       followUpKinds: 'Kind',
       followUpOwner: 'Whose',
       followUpPlaces: 'Place',
+      logDoer: 'Who did it',
+      logSubjects: 'What it happened to',
     },
   },
   tide: {
@@ -392,6 +400,7 @@ export const en = {
   colleagues,
   account,
   keysAndHooks,
+  log,
   personalData: {
     title: 'Personal data',
     intro: 'What people asked for of their own data. Who they were is not kept once it is erased.',

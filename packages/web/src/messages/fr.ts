@@ -3,6 +3,7 @@ import { alerts } from './fr/alerts.ts'
 import { followUps } from './fr/followUps.ts'
 import { inbox } from './fr/inbox.ts'
 import { keysAndHooks } from './fr/keys.ts'
+import { log } from './fr/log.ts'
 import { account, colleagues } from './fr/colleagues.ts'
 import { people } from './fr/people.ts'
 import { places } from './fr/places.ts'
@@ -20,6 +21,7 @@ export const fr: Messages = {
     keys: 'Clés et messages',
     places: 'Marque et lieux',
     colleagues: 'Collègues',
+    log: 'Journal',
     account: 'Votre compte',
     personalData: 'Données personnelles',
   },
@@ -58,6 +60,7 @@ export const fr: Messages = {
     people:
       'Les personnes [standings] [named] [visited], sur [channels], de [places], [sentiments], [words][more], [range], [peopleOrder]',
     followUps: '[followUpKinds] : [followUpState], pour [followUpOwner], à propos de [followUpPlaces]',
+    log: 'Fait par [logDoer], pour [logSubjects], [range]',
     time: 'Ce qui vaut [range]',
     keep: "Copier l'adresse",
     copied: 'Adresse copiée',
@@ -70,6 +73,7 @@ export const fr: Messages = {
       entries: '{n} mention | {n} mentions',
       people: '{n} personne | {n} personnes',
       followUps: '{n} au total | {n} au total',
+      log: '{n} ligne | {n} lignes',
     },
     pastDue: '{n} en retard',
     reset: 'Revenir à la vue habituelle',
@@ -182,6 +186,8 @@ export const fr: Messages = {
     followUpKinds: { all: 'Suivis et pistes', one: '{a}', some: '{a}' },
     followUpOwner: { me: 'moi', anybody: 'tout le monde', nobody: 'personne', colleague: '{a}' },
     followUpPlaces: { all: 'tous les lieux', one: '{a}', some: '{a}' },
+    logDoer: { anybody: 'n’importe qui', me: 'moi', itself: 'un réseau ou Murrabel même', colleague: '{a}' },
+    logSubjects: { all: 'n’importe quoi', one: '{a}', some: '{a}' },
     and: 'et',
     field: {
       state: 'État',
@@ -214,6 +220,8 @@ export const fr: Messages = {
       followUpKinds: 'Sorte',
       followUpOwner: 'À qui',
       followUpPlaces: 'Lieu',
+      logDoer: 'Qui l’a fait',
+      logSubjects: 'À quoi c’est arrivé',
     },
   },
   tide: {
@@ -431,6 +439,7 @@ export const fr: Messages = {
   colleagues,
   account,
   keysAndHooks,
+  log,
   personalData: {
     title: 'Données personnelles',
     intro:

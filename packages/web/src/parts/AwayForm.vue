@@ -25,14 +25,14 @@ const absence = computed<Absence | null>(
   () => absences.answer.value?.find((each) => each.colleagueId === id.value) ?? null,
 )
 const days = ref<[string, string] | null>(null)
-/** '' is everybody, a number a colleague, the rest a team. */
-const taker = ref<string>('')
+/** A colleague, a team, or everybody. */
+const taker = ref<string>('all')
 watch(
   [absence, id],
   () => {
     const { from, until, takeOver, team } = absence.value ?? { takeOver: null, team: null }
     days.value = from && until ? [from, until] : null
-    taker.value = takeOver ? `colleague ${takeOver}` : team ? `team ${team}` : ''
+    taker.value = takeOver ? `colleague ${takeOver}` : team ? `team ${team}` : 'all'
   },
   { immediate: true },
 )
@@ -89,7 +89,7 @@ const end = () =>
     </FormField>
     <FormField :label="t('colleagues.awayTaker')" name="takeOver">
       <el-select v-model="taker" data-test="taker">
-        <el-option value="" :label="t('colleagues.shareOut')" />
+        <el-option value="all" :label="t('colleagues.shareOut')" />
         <el-option
           v-for="team in brand.answer?.teams ?? []"
           :key="`team ${team.id}`"

@@ -148,7 +148,11 @@ defineExpose({ focus })
       >
         <Link :size="16" />
       </button>
-      <el-dropdown v-if="!told && lens.unit !== 'followUps'" :persistent="false" trigger="click">
+      <el-dropdown
+        v-if="!told && lens.unit !== 'followUps' && lens.unit !== 'log'"
+        :persistent="false"
+        trigger="click"
+      >
         <button type="button" class="plain icon" :aria-label="t('lens.export')" :title="t('lens.export')">
           <Download :size="16" />
         </button>

@@ -33,6 +33,7 @@ const many = computed(() =>
     'standings',
     'followUpKinds',
     'followUpPlaces',
+    'logSubjects',
   ].includes(field),
 )
 const chosen = ref<(string | number)[]>(many.value ? [...(lens[field] as (string | number)[])] : [])

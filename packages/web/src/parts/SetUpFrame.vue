@@ -21,6 +21,7 @@ const brand = useBrand()
         t('sections.personalData')
       }}</RouterLink>
       <RouterLink to="/set-up/keys">{{ t('sections.keys') }}</RouterLink>
+      <RouterLink v-if="brand.mayCall('log')" to="/set-up/log">{{ t('sections.log') }}</RouterLink>
       <RouterLink to="/set-up/account">{{ t('sections.account') }}</RouterLink>
     </nav>
     <section>

@@ -11,6 +11,8 @@ import { kept } from './kept.ts'
 import { kinds } from './kinds.ts'
 import { languages } from './languages.ts'
 import { order } from './order.ts'
+import { logDoer } from './logDoer.ts'
+import { logSubject } from './logSubject.ts'
 import { named } from './named.ts'
 import { origins } from './origins.ts'
 import { peopleOrder } from './peopleOrder.ts'
@@ -72,3 +74,6 @@ export const peopleParts = [
 
 /** The parts of the lens over follow-ups. */
 export const followUpParts = [followUpState, followUpKind, followUpOwner, followUpPlaces] as const
+
+/** The parts of the lens over the log. */
+export const logParts = [logDoer, logSubject, range] as const

@@ -1,4 +1,4 @@
-import type { Team, TeamDraft } from '@murrabel/contract'
+import type { Team, TeamDraft, LogKind } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -37,7 +37,7 @@ export const changeTeam = (
 async function settled(
   { db, live }: Parts,
   reader: Reader,
-  { id, name, members, kind }: TeamDraft & { id: number; kind: string },
+  { id, name, members, kind }: TeamDraft & { id: number; kind: LogKind },
   tx: Tx,
 ): Promise<Team> {
   const { brandId } = reader

@@ -4,6 +4,7 @@ import {
   type FollowUpDraft,
   type FollowUpsAnswer,
   type OutcomeDraft,
+  type LogKind,
 } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -12,8 +13,9 @@ import type { Tx } from '../../store/database.ts'
 import * as stored from '../../store/queries/followUps/followUps.ts'
 import { visibleThreads } from '../../store/queries/inbox/visibleThreads.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
-import { lensContext, lensOf } from '../lens/index.ts'
+import { afterPart, lensContext, lensOf } from '../lens/index.ts'
 import { record } from '../log/index.ts'
+import { printTimeKey } from '../../store/queries/shared/timeKey.ts'
 
 const pageSize = 100
 
@@ -27,18 +29,7 @@ export async function listFollowUps(
 ): Promise<FollowUpsAnswer> {
   const lens = lensOf(query, 'followUps')
   const context = await lensContext(parts, reader)
-  const after = query.after === undefined ? null : stored.parseFollowUpKey(String(query.after))
-  if (query.after !== undefined && !after)
-    throw new Refusal('lensUnknown', {
-      fields: [
-        {
-          field: 'after',
-          code: 'unknown',
-          message: 'This place in the list is not understood.',
-          value: String(query.after),
-        },
-      ],
-    })
+  const after = afterPart(query)
   // Whoever only counts asks for few.
   const limit = Math.min(pageSize, Math.max(1, Math.trunc(Number(query.limit)) || pageSize))
   const { rows, ...counts } = await stored.followUpPage(
@@ -50,7 +41,7 @@ export async function listFollowUps(
   return {
     rows: shown,
     ...counts,
-    next: rows.length > limit ? stored.printFollowUpKey(stored.keyAfter(shown.at(-1)!, lens)) : null,
+    next: rows.length > limit ? printTimeKey(stored.keyAfter(shown.at(-1)!, lens)) : null,
   }
 }
 
@@ -89,7 +80,7 @@ async function keepable(
 async function told(
   { db, live }: Writing,
   reader: Reader,
-  { threadId, kind, detail }: { threadId: number; kind: string; detail: object },
+  { threadId, kind, detail }: { threadId: number; kind: LogKind; detail: object },
   tx: Tx,
 ): Promise<void> {
   await record(db, reader, { kind, on: ['thread', threadId], detail }, tx)
@@ -123,7 +114,7 @@ export async function addFollowUp(
 function change(
   parts: Writing,
   reader: Reader,
-  { id, edition, kind }: { id: number; edition?: number; kind: string },
+  { id, edition, kind }: { id: number; edition?: number; kind: LogKind },
   act: (before: FollowUp, tx: Tx) => Promise<object>,
 ): Promise<FollowUp | undefined> {
   const { db, now } = parts

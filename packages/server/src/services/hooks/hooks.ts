@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import type { EventHook, HookDraft, MadeHook } from '@murrabel/contract'
+import type { EventHook, HookDraft, MadeHook, LogKind } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { seal } from '../../access/seal.ts'
 import type { Context } from '../../context.ts'
@@ -26,7 +26,7 @@ const partsOf = ({ name, target, events, active = true }: HookDraft): stored.Hoo
   active,
 })
 
-const log = (db: Context['db'], reader: Reader, kind: string, detail: object, tx: Tx) =>
+const log = (db: Context['db'], reader: Reader, kind: LogKind, detail: object, tx: Tx) =>
   record(db, reader, { kind, on: ['brand', reader.brandId], detail }, tx)
 
 /** An address of another program, with the secret by which what goes there is signed. @throws Refusal invalid, tooManyKeys */

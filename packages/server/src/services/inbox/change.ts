@@ -1,5 +1,5 @@
 import { transition, type ThreadEvent, type ThreadPosition } from '@murrabel/core/inbox'
-import type { GiveDraft, ThreadChangeAnswer } from '@murrabel/contract'
+import type { GiveDraft, ThreadChangeAnswer, LogKind } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -30,7 +30,7 @@ export async function lockThread(db: Database, reader: Reader, id: number, tx: T
 }
 
 interface Change {
-  kind: string
+  kind: LogKind
   detail?: object
   /** Where the state machine leads; left out: the state stays. */
   next?: ThreadPosition

@@ -9,7 +9,10 @@ import { zoneOfBrand } from '../../store/queries/brand/brand.ts'
 type Parts = Pick<Context, 'db' | 'now'>
 
 /** The lens an address asks for. @throws Refusal lensUnknown, naming each part that cannot be read */
-export function lensOf(query: Record<string, unknown>, of: 'said' | 'people' | 'followUps' = 'said'): Lens {
+export function lensOf(
+  query: Record<string, unknown>,
+  of: 'said' | 'people' | 'followUps' | 'log' = 'said',
+): Lens {
   const pairs = Object.entries(query).flatMap(([name, value]): [string, string][] =>
     typeof value === 'string' ? [[name, value]] : [[name, '\u0000']],
   )

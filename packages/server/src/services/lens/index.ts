@@ -1,3 +1,4 @@
+export { afterPart } from './afterPart.ts'
 export { lensContext, lensOf } from './askedLens.ts'
 export { idsPart, wholePart, wrongPart } from './askedParts.ts'
 export { fillBuckets } from './tideBuckets.ts'

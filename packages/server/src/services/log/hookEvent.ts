@@ -1,8 +1,8 @@
-import type { HookEvent } from '@murrabel/contract'
-import type { EventSubject } from './record.ts'
+import type { HookEvent, LogKind } from '@murrabel/contract'
+import type { LogSubject } from '@murrabel/core/lens'
 
 /** Of what the log tells, that which other programs can hear of. */
-const events: Partial<Record<`${EventSubject} ${string}`, HookEvent>> = {
+const events: Partial<Record<`${LogSubject} ${LogKind}`, HookEvent>> = {
   'thread reply': 'thread.answered',
   'thread replyAndFinish': 'thread.answered',
   'thread give': 'thread.assigned',
@@ -24,5 +24,5 @@ const events: Partial<Record<`${EventSubject} ${string}`, HookEvent>> = {
   'colleague leave': 'colleague.left',
 }
 
-export const hookEventOf = (subject: EventSubject, kind: string): HookEvent | undefined =>
+export const hookEventOf = (subject: LogSubject, kind: LogKind): HookEvent | undefined =>
   events[`${subject} ${kind}`]

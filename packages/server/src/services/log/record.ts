@@ -1,32 +1,18 @@
+import type { LogKind } from '@murrabel/contract'
+import type { LogSubject } from '@murrabel/core/lens'
 import type { Database, Tx } from '../../store/database.ts'
 import { insertEvents } from '../../store/queries/log/events.ts'
 import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
 import { hookEventOf } from './hookEvent.ts'
-
-/** What something happened to. */
-export type EventSubject =
-  | 'thread'
-  | 'entry'
-  | 'person'
-  | 'post'
-  | 'action'
-  | 'watch'
-  | 'group'
-  | 'alert'
-  | 'profile'
-  | 'publicProfile'
-  | 'import'
-  | 'brand'
-  | 'colleague'
 
 /** By whom: a colleague, or something that acts by itself. */
 export type Actor =
   { brandId: number; colleagueId: number } | { brandId: number; actor: 'rule' | 'ask' | 'network' | 'system' }
 
 export interface Happened {
-  kind: string
+  kind: LogKind
   /** The thing, and the thread it belongs to where it is not a thread itself. */
-  on: readonly [subject: EventSubject, id: number | null, thread?: number]
+  on: readonly [subject: LogSubject, id: number | null, thread?: number]
   detail?: object
   /** What was before, for what can be undone. */
   before?: object

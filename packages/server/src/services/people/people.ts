@@ -9,6 +9,7 @@ import {
   type Proposal,
   type ProposalsAnswer,
   type WayDraft,
+  type LogKind,
 } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -316,7 +317,7 @@ export function removeWay(
 async function changed(
   { db, due, live }: Pick<Context, 'db' | 'due' | 'live'>,
   reader: Reader,
-  { person, kind, detail }: { person: number; kind: string; detail: object },
+  { person, kind, detail }: { person: number; kind: LogKind; detail: object },
   tx: Tx,
 ): Promise<void> {
   await stored.readAnew(db, person, tx)

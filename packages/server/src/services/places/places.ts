@@ -1,5 +1,11 @@
 import { hoursProblem, type DayHours } from '@murrabel/core/places'
-import { fieldProblem, type FieldProblem, type PlaceDraft, type PlaceSetUp } from '@murrabel/contract'
+import {
+  fieldProblem,
+  type FieldProblem,
+  type PlaceDraft,
+  type PlaceSetUp,
+  type LogKind,
+} from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
@@ -70,7 +76,7 @@ export function changePlace(
 async function changed(
   { db, due, live }: Writing,
   reader: Reader,
-  { id, kind, detail }: { id: number; kind: string; detail: object },
+  { id, kind, detail }: { id: number; kind: LogKind; detail: object },
   tx: Tx,
 ): Promise<PlaceSetUp> {
   const { brandId } = reader

@@ -12,6 +12,7 @@ import {
   type ReadingAnswer,
   type TeachingAnswer,
   fieldProblem,
+  type LogKind,
 } from '@murrabel/contract'
 import { checkQuery } from '@murrabel/core/watches'
 import type { Reader } from '../../access/reader.ts'
@@ -129,7 +130,7 @@ function strongestOf(model: Model | null): TeachingAnswer['learning']['strongest
 async function changeTeaching(
   context: Context,
   reader: Reader,
-  what: string,
+  what: LogKind,
   change: (tx: Tx) => Promise<void>,
   seen?: number,
 ): Promise<TeachingAnswer> {

@@ -1,4 +1,10 @@
-import { watchProblems, type WatchAnswer, type WatchDraft, fieldProblem } from '@murrabel/contract'
+import {
+  watchProblems,
+  type WatchAnswer,
+  type WatchDraft,
+  fieldProblem,
+  type LogKind,
+} from '@murrabel/contract'
 import { cutText } from '@murrabel/core/text'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
@@ -165,7 +171,7 @@ async function rereadFor(
   context: Context,
   reader: Reader,
   id: number,
-  { kind, change }: { kind: string; change: typeof setWatchRestored },
+  { kind, change }: { kind: LogKind; change: typeof setWatchRestored },
 ): Promise<WatchAnswer> {
   const { db, live } = context
   await db.inTransaction(async (tx) => {

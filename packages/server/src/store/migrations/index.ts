@@ -43,6 +43,7 @@ import * as colleagues from './0042-colleagues.ts'
 import * as secondFactor from './0043-second-factor.ts'
 import * as hooks from './0044-hooks.ts'
 import * as awayAndTeams from './0045-away-and-teams.ts'
+import * as log from './0046-log.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -91,4 +92,5 @@ export const migrations = [
   { name: '0043-second-factor', ...secondFactor },
   { name: '0044-hooks', ...hooks },
   { name: '0045-away-and-teams', ...awayAndTeams },
+  { name: '0046-log', ...log },
 ]

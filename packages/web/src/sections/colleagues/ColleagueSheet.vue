@@ -128,7 +128,7 @@ const leave = () =>
         </section>
       </template>
     </DraftForm>
-    <section v-if="colleague && colleague.role !== 'reader'" class="away">
+    <section v-if="colleague && colleague.role !== 'reader'" class="absence">
       <h3>{{ t('colleagues.away') }}</h3>
       <AwayForm :key="colleague.id" :colleague-id="colleague.id" @changed="emit('changed')" />
     </section>
@@ -139,7 +139,7 @@ const leave = () =>
 .hint {
   font-size: 13px;
 }
-.away {
+.absence {
   border-top: 1px solid var(--line);
   margin-top: 22px;
   padding-top: 14px;

@@ -161,7 +161,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) 200px auto;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 0.9fr) 260px auto;
   gap: 18px;
   align-items: baseline;
   padding: 9px 0;

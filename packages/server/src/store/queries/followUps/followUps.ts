@@ -3,6 +3,7 @@ import type { FollowUp } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import { called } from '../people/called.ts'
 import type { Database, Tx } from '../../database.ts'
+import type { TimeKey } from '../shared/timeKey.ts'
 import { leadId } from '../shared/leadId.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
@@ -35,36 +36,11 @@ const answerOf =
     late: doneAt === null && dueAt.getTime() < now,
   })
 
-/** Where a page of follow-ups ends. */
-export interface FollowUpKey {
-  at: string
-  id: number
-}
-
-export const printFollowUpKey = ({ at, id }: FollowUpKey) =>
-  Buffer.from(JSON.stringify([at, id])).toString('base64url')
-
-/** A place in a list; null for what is none. */
-export function parseFollowUpKey(text: string): FollowUpKey | null {
-  if (!/^[\w-]{1,200}$/.test(text)) return null
-  try {
-    const [at, id, ...more] = JSON.parse(Buffer.from(text, 'base64url').toString()) as unknown[]
-    const fits =
-      typeof at === 'string' &&
-      /^\d{4}-\d\d-\d\dT[\d:.]{5,15}Z$/.test(at) &&
-      Number.isSafeInteger(id) &&
-      !more.length
-    return fits && !Number.isNaN(Date.parse(at)) ? { at, id: id as number } : null
-  } catch {
-    return null
-  }
-}
-
 /** Those of a lens, the first due first; what is done, the last done first. */
 export async function followUpPage(
   db: Database,
   { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
-  { limit, after }: { limit: number; after: FollowUpKey | null },
+  { limit, after }: { limit: number; after: TimeKey | null },
 ): Promise<{ rows: FollowUp[]; total: number; late: number }> {
   const where = new Where()
   addAccess(where, reader, 't')
@@ -97,7 +73,7 @@ export async function followUpPage(
 }
 
 /** Where the page after a row begins. */
-export const keyAfter = ({ dueAt, doneAt, id }: FollowUp, lens: Lens): FollowUpKey => ({
+export const keyAfter = ({ dueAt, doneAt, id }: FollowUp, lens: Lens): TimeKey => ({
   at: lens.followUpState === 'done' ? doneAt! : dueAt,
   id,
 })

@@ -1,0 +1,1 @@
+export { exportLog, logCsv, readLog } from './audit.ts'
