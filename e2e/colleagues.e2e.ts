@@ -128,10 +128,7 @@ test('a second factor is switched on, asked for, and switched off', async ({ pag
   await expect(there).toContainText('Off.')
 })
 
-test('a team is made, and takes over for somebody who is away', async ({
-  page,
-  browser,
-}) => {
+test('a team is made, and takes over for somebody who is away', async ({ page, browser }) => {
   await signIn(page, 'wynn')
   await page.goto(`${address}/set-up/colleagues`)
   const teams = page.getByTestId('teams')

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test'
+import sharp from 'sharp'
 import { accessible, address, signIn } from './support/world.ts'
 
 test('a place without hours is named where it is felt, gets hours and holidays, and goes again', async ({
@@ -63,4 +64,29 @@ test('due times: an exception is added, kept, and taken out again', async ({ pag
   await page.reload()
   await expect(page.getByRole('button', { name: 'Add an exception' })).toBeVisible()
   await expect(page.getByRole('textbox', { name: 'Hours' })).toHaveCount(0)
+})
+
+test('what the public sees: a colour and a logo, with a sample', async ({ page }) => {
+  await signIn(page, 'ivo')
+  await page.goto(`${address}/set-up/places`)
+  const look = page.getByTestId('look')
+  await look.getByLabel('Colour').fill('#aa3311')
+  await expect(look.locator('.sample .opener')).toHaveCSS('background-color', 'rgb(170, 51, 17)')
+  await look.getByRole('button', { name: 'Save the colour' }).click()
+  await page.reload()
+  await expect(look.getByText('#aa3311')).toBeVisible()
+  const logo = await sharp({ create: { width: 300, height: 120, channels: 3, background: '#aa3311' } })
+    .png()
+    .toBuffer()
+  await look.getByLabel('Logo').setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: logo })
+  await expect(look.getByRole('img', { name: 'Logo' })).toBeVisible()
+  await accessible(page)
+  await look
+    .getByLabel('Logo')
+    .setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no') })
+  await expect(look.getByRole('alert')).toContainText('This is no picture that can be shown')
+  await look.getByRole('button', { name: 'Remove the logo' }).click()
+  await expect(look.getByRole('img', { name: 'Logo' })).toHaveCount(0)
+  await look.getByRole('button', { name: 'Murrabel’s own' }).click()
+  await look.getByRole('button', { name: 'Save the colour' }).click()
 })

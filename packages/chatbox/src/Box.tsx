@@ -1,8 +1,9 @@
-import { useEffect, useRef, useState } from 'preact/hooks'
+import { useEffect, useMemo, useRef, useState } from 'preact/hooks'
 import type { Conversation, View } from './conversation.ts'
 import { Composer } from './Composer.tsx'
 import { Lines } from './Lines.tsx'
 import { MailForm } from './MailForm.tsx'
+import { paintOf } from './paint.ts'
 import type { Texts } from './texts.ts'
 
 export interface BoxProps {
@@ -10,6 +11,8 @@ export interface BoxProps {
   texts: Texts
   /** Tag of the visitor's language, with their country where it is known. */
   locale: string
+  /** As the script tag names it, until the server is asked. */
+  colour?: string
 }
 
 function useView(conversation: Conversation): View {
@@ -33,7 +36,7 @@ export function whenOpen(opensAt: string, locale: string, now: number): string {
 }
 
 /** The button in the corner of the page, and the box it opens. */
-export function Box({ conversation, texts, locale }: BoxProps) {
+export function Box({ conversation, texts, locale, colour }: BoxProps) {
   const view = useView(conversation)
   const [shown, setShown] = useState(false)
   const opener = useRef<HTMLButtonElement>(null)
@@ -48,6 +51,7 @@ export function Box({ conversation, texts, locale }: BoxProps) {
     opener.current?.focus()
   }
   const { site, unread } = view
+  const paint = useMemo(() => paintOf(site ? site.colour : colour), [site, colour])
   const title = texts.title(site?.brand ?? '').trim()
   return (
     <>
@@ -55,6 +59,7 @@ export function Box({ conversation, texts, locale }: BoxProps) {
         <section
           id="box"
           class="box"
+          style={paint}
           role="dialog"
           aria-label={title}
           onKeyDown={(event) => {
@@ -62,7 +67,8 @@ export function Box({ conversation, texts, locale }: BoxProps) {
           }}
         >
           <div class="head">
-            <div>
+            {site?.logo && <img class="logo" src={site.logo} alt="" />}
+            <div class="who">
               <b>{site?.brand ?? ''}</b>
               <small>
                 {site && (site.open ? texts.here : texts.away(whenOpen(site.opensAt!, locale, Date.now())))}
@@ -101,6 +107,7 @@ export function Box({ conversation, texts, locale }: BoxProps) {
         ref={opener}
         type="button"
         class="opener"
+        style={paint}
         aria-expanded={shown}
         aria-controls="box"
         onClick={() => (shown ? shut() : setShown(true))}

@@ -8,10 +8,10 @@ import { languageOf, languages, localeOf } from './texts.ts'
 
 /**
  * The chat box of a brand's own site. One script tag brings it: `data-site` is the chat's key, `data-name` the visitor's name
- * where the site knows it. It stands in a shadow root, so that neither touches the other's styles.
+ * where the site knows it, `data-colour` the brand's colour. It stands in a shadow root, so that neither touches the other's styles.
  */
 function start(script: HTMLScriptElement): void {
-  const { site, name = '' } = script.dataset
+  const { site, name = '', colour } = script.dataset
   if (!site) return console.error('The chat box needs data-site in its script tag.')
   const language = languageOf(navigator.languages, document.documentElement.lang)
   const conversation = new Conversation({
@@ -30,7 +30,10 @@ function start(script: HTMLScriptElement): void {
   root.adoptedStyleSheets = [sheet]
   document.body.append(host)
   const locale = localeOf(language, navigator.languages)
-  render(<Box conversation={conversation} texts={languages[language]} locale={locale} />, root)
+  render(
+    <Box conversation={conversation} texts={languages[language]} locale={locale} colour={colour} />,
+    root,
+  )
   addEventListener('online', () => conversation.wake())
   document.addEventListener('visibilitychange', () => conversation.wake())
   addEventListener('pagehide', (event) => {

@@ -12,7 +12,16 @@ afterEach(() => render(null, root))
 
 const blank: View = {
   ...blankView,
-  site: { brand: 'Skerrivane', greeting: '', open: true, opensAt: null, answerWithin: 5, byMail: true },
+  site: {
+    brand: 'Skerrivane',
+    greeting: '',
+    open: true,
+    opensAt: null,
+    answerWithin: 5,
+    colour: null,
+    logo: null,
+    byMail: true,
+  },
 }
 function open(view: Partial<View> = {}) {
   const said: string[] = []
@@ -125,4 +134,14 @@ describe('languages', () => {
   ])('somebody is there again at %s: %s', (at, said) =>
     expect(whenOpen(at, 'en-GB', new Date('2026-11-26T12:00:00').getTime())).toBe(said),
   )
+})
+
+test('the box wears the colour and the logo of the brand', () => {
+  open({
+    site: { ...blank.site!, colour: '#aa3311', logo: 'https://desk.example/logos/x' },
+  })
+  click(root.querySelector('.opener'))
+  expect(root.querySelector<HTMLElement>('.opener')!.style.getPropertyValue('--fill')).toBe('#aa3311')
+  expect(root.querySelector<HTMLElement>('.box')!.style.getPropertyValue('--on-fill')).toBe('#ffffff')
+  expect(root.querySelector<HTMLImageElement>('.logo')!.src).toBe('https://desk.example/logos/x')
 })

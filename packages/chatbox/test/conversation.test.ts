@@ -10,6 +10,8 @@ const site: ChatStateAnswer = {
   open: true,
   opensAt: null,
   answerWithin: 5,
+  colour: null,
+  logo: null,
   byMail: true,
 }
 const line = (

@@ -18,6 +18,10 @@ export interface ChatSiteAnswer {
 /** What the box needs to know before a word is said. */
 export interface ChatStateAnswer {
   brand: string
+  /** The brand's colour as `#rrggbb`; null: the box's own. */
+  colour: string | null
+  /** Address of the logo; null: none. */
+  logo: string | null
   greeting: string
   /** Somebody is there now; and when they are next, where nobody is. */
   open: boolean

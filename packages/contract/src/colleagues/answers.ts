@@ -42,6 +42,8 @@ export interface ColleaguesAnswer {
 /** What an invitation is for, as whoever has its link sees it. */
 export interface InvitationCard {
   brand: string
+  /** Address of the brand's logo; null: none. */
+  logo: string | null
   email: string
   role: Role
   invitedBy: string | null

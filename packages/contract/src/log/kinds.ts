@@ -16,6 +16,7 @@ export const logKinds = [
   'changeColleague',
   'changeFollowUp',
   'changeHook',
+  'changeLook',
   'changePassword',
   'changePerson',
   'changePlace',

@@ -57,3 +57,11 @@ export interface HolidaysAnswer {
   /** Days beyond the next three years, and those of events that cannot be read. */
   leftOut: number
 }
+
+/** What the public sees of the brand. */
+export interface BrandLook {
+  /** As `#rrggbb`; null: Murrabel's own. */
+  colour: string | null
+  /** Where the logo is; null: none. */
+  logo: string | null
+}

@@ -1,11 +1,16 @@
 import { can } from '../shared/access.ts'
 import { get, post, put, remove } from '../shared/route.ts'
-import type { BrandSetUp, HolidaysAnswer, PlaceSetUp } from './answers.ts'
-import type { BrandSetUpDraft, PlaceDraft } from './schemas.ts'
+import type { BrandLook, BrandSetUp, HolidaysAnswer, PlaceSetUp } from './answers.ts'
+import type { BrandSetUpDraft, LookDraft, PlaceDraft } from './schemas.ts'
 
 /** Routes of the brand and its places as they are set up. */
 export const placesRoutes = {
   brandSetUp: get<BrandSetUp>('/api/set-up/brand', can('setUp', 'brand')),
+  brandLook: get<BrandLook>('/api/set-up/look', can('setUp', 'brand')),
+  changeLook: put<LookDraft, BrandLook>('/api/set-up/look', can('setUp', 'brand', 'small')),
+  /** The picture's bytes. */
+  setLogo: post<undefined, BrandLook>('/api/set-up/logo', can('setUp', 'brand', 'attachment')),
+  removeLogo: remove<undefined>('/api/set-up/logo', can('setUp', 'brand')),
   changeBrand: put<BrandSetUpDraft, BrandSetUp>('/api/set-up/brand', can('setUp', 'brand', 'small')),
   places: get<PlaceSetUp[]>('/api/set-up/places', can('setUp', 'brand')),
   addPlace: post<PlaceDraft, PlaceSetUp>('/api/set-up/places', can('setUp', 'brand', 'medium')),

@@ -108,3 +108,13 @@ export interface BrandSetUpDraft {
   due: DueMinutes
   rules: DueRule[]
 }
+
+export const lookSchema = object({
+  colour: string()
+    .matches(/^#[0-9a-f]{6}$/, 'this is no colour, such as #14505c')
+    .nullable()
+    .defined('choose a colour'),
+})
+export interface LookDraft {
+  colour: string | null
+}

@@ -14,6 +14,7 @@ import { calendarRoutes, followUpRoutes } from './followUps.ts'
 import { eventHookRoutes } from './hooks.ts'
 import { importRoutes } from './imports.ts'
 import { doorRoutes, keyRoutes } from './keys.ts'
+import { logoRoutes, lookRoutes } from './look.ts'
 import { liveRoutes } from './live.ts'
 import { faultRoutes } from './faults.ts'
 import { colleagueRoutes } from './colleagues.ts'
@@ -47,6 +48,7 @@ export function createApp(context: Context): Express {
   hookRoutes(app, context)
   if (webFolder) chatBox(app, webFolder)
   visitorRoutes(app, context)
+  logoRoutes(app, context)
   feedRoutes(app, context)
   calendarRoutes(app, context)
   app.use(readKey(context))
@@ -75,6 +77,7 @@ const sections = [
   colleagueRoutes,
   absenceRoutes,
   placeRoutes,
+  lookRoutes,
   personalDataRoutes,
   keyRoutes,
   auditRoutes,

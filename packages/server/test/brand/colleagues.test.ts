@@ -90,6 +90,7 @@ describe('an invitation', () => {
     expect(await db.rows(`SELECT 1 FROM letters WHERE text LIKE '%' || $1 || '%'`, [token])).toEqual([])
     expect((await nobody<InvitationCard>('GET', `/api/invitations/${token}`)).body).toEqual({
       brand: 'Skerrivane Ferries',
+      logo: null,
       email,
       role: 'specialist',
       invitedBy: 'Wynn Adair',

@@ -7,10 +7,7 @@ import { followUpLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import type { Reader } from '../../src/access/reader.ts'
 import { ingest } from '../../src/services/intake/ingest.ts'
 import type { IngestProfile } from '../../src/store/queries/intake/ingest.ts'
-import {
-  followUpPage,
-  keyAfter,
-} from '../../src/store/queries/followUps/followUps.ts'
+import { followUpPage, keyAfter } from '../../src/store/queries/followUps/followUps.ts'
 import { parseTimeKey, printTimeKey } from '../../src/store/queries/shared/timeKey.ts'
 import { context as lensContext } from '../support/lensEntries.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'

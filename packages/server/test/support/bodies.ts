@@ -56,6 +56,7 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     confirmSecondFactor: { code: '000000' },
     endSecondFactor: { password: 'a long enough word' },
     newRecoveryCodes: { password: 'a long enough word' },
+    changeLook: { colour: '#14505c' },
     changeBrand: {
       name: 'Skerrivane Ferries',
       nicknames: [],

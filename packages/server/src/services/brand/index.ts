@@ -1,6 +1,7 @@
 export { brandAnswer } from './brandAnswer.ts'
 export { type BrandSeed, createBrand } from './createBrand.ts'
 export { healthOf } from './health.ts'
+export { changeLook, lookOfBrand, openLogo, removeLogo, setLogo } from './look.ts'
 export { prune } from './prune.ts'
 export { askSecondFactor, limitTries, signIn } from './signIn.ts'
 export { switchBrand } from './switchBrand.ts'

@@ -4,6 +4,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { chatByProfile, putChatSite } from '../../store/queries/chat/sites.ts'
+import { lookOfBrand } from '../brand/index.ts'
 import { readersProfile } from '../connections/index.ts'
 import { record } from '../log/index.ts'
 import { putProfile } from '../profiles/index.ts'
@@ -32,7 +33,9 @@ export async function chatSettings(context: Context, reader: Reader, id: number)
   const site = await chatByProfile(context.db, id)
   if (!site) throw new Refusal('notFound')
   const { profileId, key, origins, answerWithin, mailProfileId, greeting } = site
-  const tag = `<script src="${context.config.publicAddress}${chatPaths.box}" data-site="${key}" async></script>`
+  const { colour } = await lookOfBrand(context, reader.brandId)
+  const painted = colour ? ` data-colour="${colour}"` : ''
+  const tag = `<script src="${context.config.publicAddress}${chatPaths.box}" data-site="${key}"${painted} async></script>`
   return { profileId, key, name, origins, answerWithin, mailProfileId, greeting, tag }
 }
 

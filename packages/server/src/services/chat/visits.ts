@@ -18,6 +18,7 @@ import {
   visitsFrom,
   type Visit,
 } from '../../store/queries/chat/visits.ts'
+import { lookOfBrand } from '../brand/index.ts'
 import { businessHoursOf } from '../inbox/index.ts'
 import { ingest } from '../intake/index.ts'
 
@@ -37,13 +38,17 @@ export async function chatOn({ db }: Context, key: string, origin: string | unde
 }
 
 /** What the box shows before a word is said. */
-export async function chatState({ db, now }: Context, site: ChatSite): Promise<ChatStateAnswer> {
+export async function chatState(context: Context, site: ChatSite): Promise<ChatStateAnswer> {
+  const { db, now } = context
   const { brandId, brand, greeting, answerWithin, mailProfileId } = site
   const { withoutPlace: hours } = await businessHoursOf(db, brandId)
   const at = now()
   const open = businessMinutesBetween(at, at + minute, hours) > 0
+  const { colour, logo } = await lookOfBrand(context, brandId)
   return {
     brand,
+    colour,
+    logo,
     greeting,
     open,
     opensAt: open ? null : new Date(addBusinessMinutes(at, 1, hours) - minute).toISOString(),

@@ -15,7 +15,7 @@ import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
 import * as stored from '../../store/queries/colleagues/colleagues.ts'
 import { brandRow } from '../../store/queries/places/places.ts'
-import { askSecondFactor, limitTries } from '../brand/index.ts'
+import { askSecondFactor, limitTries, lookOfBrand } from '../brand/index.ts'
 import { post } from '../letters/index.ts'
 import { record } from '../log/index.ts'
 
@@ -104,11 +104,15 @@ export const takeBackInvitation = (
   })
 
 /** What whoever has the link sees. @throws Refusal linkEnded */
-export async function invitationCard({ db }: Pick<Context, 'db'>, token: string): Promise<InvitationCard> {
+export async function invitationCard(
+  { db, config }: Pick<Context, 'db' | 'config'>,
+  token: string,
+): Promise<InvitationCard> {
   const found = await stored.openInvitation(db, hashOf(token))
   if (!found) throw new Refusal('linkEnded')
-  const { brand, email, role, invitedBy, colleagueId } = found
-  return { brand, email, role, invitedBy, known: colleagueId !== null }
+  const { brand, brandId, email, role, invitedBy, colleagueId } = found
+  const { logo } = await lookOfBrand({ db, config }, brandId)
+  return { brand, logo, email, role, invitedBy, known: colleagueId !== null }
 }
 
 /**

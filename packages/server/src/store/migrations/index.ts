@@ -44,6 +44,7 @@ import * as secondFactor from './0043-second-factor.ts'
 import * as hooks from './0044-hooks.ts'
 import * as awayAndTeams from './0045-away-and-teams.ts'
 import * as log from './0046-log.ts'
+import * as look from './0047-look.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -93,4 +94,5 @@ export const migrations = [
   { name: '0044-hooks', ...hooks },
   { name: '0045-away-and-teams', ...awayAndTeams },
   { name: '0046-log', ...log },
+  { name: '0047-look', ...look },
 ]

@@ -44,6 +44,7 @@ export const log = {
     changeColleague: 'changed what a colleague may do',
     changeFollowUp: 'changed a follow-up',
     changeHook: 'changed what a program hears',
+    changeLook: 'changed what the public sees',
     changePassword: 'changed the password',
     changePerson: 'changed a person',
     changePlace: 'changed a place',

@@ -1,5 +1,18 @@
 /** Texts of the brand and its places, English. */
 export const places = {
+  look: 'What the public sees',
+  lookText:
+    'Colour and logo of the chat box on your site, and the logo on invitations. Text on the colour is black or white, whichever is read better.',
+  colour: 'Colour',
+  ownColour: 'Murrabel’s own',
+  colourSave: 'Save the colour',
+  logo: 'Logo',
+  noLogo: 'none',
+  logoChoose: 'Choose a picture',
+  logoRemove: 'Remove the logo',
+  lookSample: 'So it looks on a page',
+  sampleSaid: 'Is the 17:30 running tonight?',
+  sampleOpen: 'Write to us',
   title: 'Brand and places',
   intro: 'Where you are, when somebody is there, and how soon an answer is owed.',
   name: 'Name',

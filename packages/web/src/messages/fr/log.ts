@@ -46,6 +46,7 @@ export const log: typeof english = {
     changeColleague: 'a changé les droits d’un collègue',
     changeFollowUp: 'a changé un suivi',
     changeHook: 'a changé ce qu’apprend un programme',
+    changeLook: 'a changé ce que voit le public',
     changePassword: 'a changé son mot de passe',
     changePerson: 'a changé une personne',
     changePlace: 'a changé un lieu',

@@ -2,6 +2,19 @@ import type { places as english } from '../en/places.ts'
 
 /** Texts of the brand and its places, French. */
 export const places: typeof english = {
+  look: 'Ce que voit le public',
+  lookText:
+    'La couleur et le logo de la boîte de discussion sur votre site, et le logo des invitations. Le texte posé sur la couleur est noir ou blanc, selon ce qui se lit le mieux.',
+  colour: 'Couleur',
+  ownColour: 'celle de Murrabel',
+  colourSave: 'Enregistrer la couleur',
+  logo: 'Logo de la marque',
+  noLogo: 'aucun',
+  logoChoose: 'Choisir une image',
+  logoRemove: 'Retirer le logo',
+  lookSample: 'L’aspect sur une page',
+  sampleSaid: 'Le 17 h 30 part-il ce soir ?',
+  sampleOpen: 'Écrivez-nous',
   title: 'Marque et lieux',
   intro: 'Où vous êtes, quand quelqu’un est là, et sous quel délai une réponse est due.',
   name: 'Nom',

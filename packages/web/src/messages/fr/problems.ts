@@ -91,6 +91,8 @@ export const problems: Record<ErrorCode, string> = {
   teamNameTaken: 'Il y a déjà une équipe de ce nom. Rien n’a changé.',
   nobodyThere:
     'Personne de cette équipe n’est là et ne peut voir le fil. Rien n’a changé ; attribuez-le à quelqu’un d’autre.',
+  notALogo:
+    'Ce n’est pas une image qui puisse s’afficher, ou elle a trop de points. Prenez un PNG, JPEG, WebP ou AVIF ; rien n’a changé.',
   codeNeeded:
     'Ce compte a un second facteur. Entrez le code de votre application ou un de vos codes de secours.',
   codeWrong:

@@ -49,6 +49,7 @@ async function join(): Promise<void> {
       <RouterLink to="/sign-in">{{ t('account.back') }}</RouterLink>
     </template>
     <DraftForm v-else-if="card" :problem="problem" :fields="fields" @send="join" @again="join">
+      <img v-if="card.logo" class="logo" :src="card.logo" alt="" />
       <p>
         {{
           t(card.known ? 'account.joinKnown' : 'account.joinText', {
@@ -81,6 +82,12 @@ async function join(): Promise<void> {
 </template>
 
 <style scoped>
+.logo {
+  display: block;
+  max-width: 180px;
+  max-height: 64px;
+  margin-bottom: 12px;
+}
 .hint {
   font-size: 13px;
 }

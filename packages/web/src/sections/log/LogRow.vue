@@ -11,6 +11,8 @@ const doer = computed(
 )
 /** What it happened to, by its name; where that is gone, by the name that was written down. */
 const about = computed(() => {
+  // Who did something to themselves is named once.
+  if (line.subject === 'colleague' && line.about === line.by) return ''
   const { name, email } = line.detail
   return line.about ?? (typeof name === 'string' ? name : typeof email === 'string' ? email : '')
 })

@@ -9,6 +9,7 @@ import ProblemNote from '../../parts/ProblemNote.vue'
 import RowShapes from '../../parts/RowShapes.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 import { useBrand } from '../../stores/brand.ts'
+import BrandLook from './BrandLook.vue'
 import DueTimes from './DueTimes.vue'
 import { printHours } from './hoursText.ts'
 
@@ -83,6 +84,7 @@ const gaps = computed(() => (places.answer.value ?? []).filter(({ week }) => !we
       <button type="button" class="button" @click="edit(null)">{{ t('places.add') }}</button>
     </template>
     <DueTimes />
+    <BrandLook />
     <PlaceSheet v-model="open" :place="chosen" @changed="changed" />
   </SetUpFrame>
 </template>

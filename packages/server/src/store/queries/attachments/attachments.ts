@@ -126,6 +126,7 @@ export const keysInUse = (db: Database, keys: readonly string[]): Promise<{ key:
      FROM unnest($1::text[]) AS k (key)
      WHERE EXISTS (SELECT 1 FROM attachments f WHERE f.file = k.key)
         OR EXISTS (SELECT 1 FROM attachments f WHERE f.preview = k.key)
-        OR EXISTS (SELECT 1 FROM pictures c WHERE c.preview = k.key)`,
+        OR EXISTS (SELECT 1 FROM pictures c WHERE c.preview = k.key)
+        OR EXISTS (SELECT 1 FROM brands b WHERE b.logo = k.key)`,
     [keys],
   )
