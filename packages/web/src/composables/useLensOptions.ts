@@ -30,6 +30,37 @@ const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOption[] {
   const { t, called, languageName } = useTexts()
   const brand = useBrand()
+  /** Of the lens over follow-ups, and of the one over the log. */
+  function ofOthers(field: LensField): LensOption[] {
+    switch (field) {
+      case 'followUpState':
+        return followUpStates.map((value) => ({ value, label: t(`lens.followUpState.${value}`) }))
+      case 'followUpKinds':
+        return followUpKinds.map((value) => ({ value, label: t(`followUps.kinds.${value}`) }))
+      case 'followUpOwner':
+        return [
+          ...(['me', 'anybody', 'nobody'] as const).map((value) => ({
+            value,
+            label: t(`lens.followUpOwner.${value}`),
+          })),
+          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
+        ]
+      case 'followUpPlaces':
+        return brand.places.map(({ id, name }) => ({ value: id, label: name }))
+      case 'logDoer':
+        return [
+          ...(['anybody', 'me', 'itself'] as const).map((value) => ({
+            value,
+            label: t(`lens.logDoer.${value}`),
+          })),
+          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
+        ]
+      case 'logSubjects':
+        return logSubjects.map((value) => ({ value, label: t(`log.subjects.${value}`) }))
+      default:
+        return []
+    }
+  }
   return (field: LensField): LensOption[] => {
     switch (field) {
       case 'state':
@@ -75,30 +106,6 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
             lens.value.unit === 'threads' ? !['reach', 'distinctive'].includes(value) : value !== 'pressing',
           )
           .map((value) => ({ value, label: t(`lens.order.${value}`) }))
-      case 'followUpState':
-        return followUpStates.map((value) => ({ value, label: t(`lens.followUpState.${value}`) }))
-      case 'followUpKinds':
-        return followUpKinds.map((value) => ({ value, label: t(`followUps.kinds.${value}`) }))
-      case 'followUpOwner':
-        return [
-          ...(['me', 'anybody', 'nobody'] as const).map((value) => ({
-            value,
-            label: t(`lens.followUpOwner.${value}`),
-          })),
-          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
-        ]
-      case 'followUpPlaces':
-        return brand.places.map(({ id, name }) => ({ value: id, label: name }))
-      case 'logDoer':
-        return [
-          ...(['anybody', 'me', 'itself'] as const).map((value) => ({
-            value,
-            label: t(`lens.logDoer.${value}`),
-          })),
-          ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
-        ]
-      case 'logSubjects':
-        return logSubjects.map((value) => ({ value, label: t(`log.subjects.${value}`) }))
       case 'standings':
         return personStandings.map((value) => ({ value, label: t(`watch.voices.standings.${value}`) }))
       case 'visited':
@@ -111,7 +118,7 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
           label: t('lens.range.last', { n: value }, value),
         }))
       default:
-        return []
+        return ofOthers(field)
     }
   }
 }
