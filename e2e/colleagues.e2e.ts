@@ -49,7 +49,7 @@ test('a colleague is invited by mail, joins, is limited, forgets the password, a
   await row.getByRole('button', { name: 'Edit' }).click()
   const edit = page.getByRole('dialog', { name: 'Ailith Rowe' })
   await edit.getByText(/^Reader/).click()
-  await edit.getByRole('button', { name: 'Save' }).click()
+  await edit.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(row).toContainText('Reader')
 
   await guest.goto(`${address}/set-up/account`)
@@ -137,7 +137,7 @@ test('a team is made, and takes over for somebody who is away', async ({ page, b
   await sheet.getByLabel('Name').fill('Guest care')
   await sheet.getByText('Tamsin Kerr').click()
   await accessible(page)
-  await sheet.getByRole('button', { name: 'Save' }).click()
+  await sheet.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(teams.getByRole('listitem').filter({ hasText: 'Guest care' })).toContainText('Tamsin Kerr')
 
   const row = page.getByRole('listitem').filter({ hasText: 'Ivo Oduya' })

@@ -90,6 +90,7 @@ const card = (more: Partial<PersonCard> = {}): PersonCard => ({
       sentiment: 'negative',
       wish: 'complaint',
       state: 'open',
+      files: [{ id: 4, name: 'ticket.pdf' }],
     },
   ],
   course: [

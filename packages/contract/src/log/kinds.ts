@@ -103,6 +103,7 @@ export const logKinds = [
   'takenBack',
   'tryApartAgain',
   'undo',
+  'undoApart',
   'undoJoin',
   'updateAlert',
   'updateGroup',

@@ -1,6 +1,7 @@
 import type { PersonStanding, Sentiment } from '@murrabel/core/lens'
 import type { BelongingReason, LikenessReason, VisitState } from '@murrabel/core/people'
 import type { FollowUp } from '../followUps/answers.ts'
+import type { AttachmentAnswer } from '../attachments/answers.ts'
 import type { EntryRow } from '../entries/answers.ts'
 
 /** Somebody in a list: who they are, and what they said under its lens. */
@@ -144,8 +145,8 @@ export interface PersonCard {
   since: string | null
   openThreads: number
   pastDue: number
-  /** What they said, newest first. */
-  entries: Pick<
+  /** What they said, newest first, with the files that came with it. */
+  entries: (Pick<
     EntryRow,
     | 'id'
     | 'threadId'
@@ -160,7 +161,7 @@ export interface PersonCard {
     | 'sentiment'
     | 'wish'
     | 'state'
-  >[]
+  > & { files: Pick<AttachmentAnswer, 'id' | 'name'>[] })[]
   /** How each of the latest felt, oldest first: score from -1 to 1. */
   course: { at: string; score: number; sentiment: Sentiment }[]
   proposals: Proposal[]

@@ -32,6 +32,8 @@ export const peopleRoutes = {
   ),
   undoJoin: post<undefined, undefined>('/api/people/joins/:id/undo', can('answer', 'seen', 'small')),
   keepApart: post<PairDraft, undefined>('/api/people/apart', can('answer', 'seen', 'small')),
+  /** That two are not the same is taken back: they may be proposed again. */
+  undoApart: post<PairDraft, undefined>('/api/people/apart/undo', can('answer', 'seen', 'small')),
   person: get<PersonCard>('/api/people/:id', can('look', 'seen')),
   changePerson: put<PersonDraft, PersonCard>('/api/people/:id', can('answer', 'seen', 'small')),
   addWay: post<WayDraft, PersonWay>('/api/people/:id/ways', can('answer', 'seen', 'small')),

@@ -31,6 +31,7 @@ import {
   sayVisit,
   takeFromProgram,
   threadVisits,
+  undoApart,
   undoJoin,
   vcardsOf,
 } from '../services/people/index.ts'
@@ -70,6 +71,10 @@ export function peopleRoutes(app: Express, context: Context): void {
   handle(app, routes.keepApart, {
     schema: pairSchema,
     act: ({ reader, body }) => keepApart(context, reader, body),
+  })
+  handle(app, routes.undoApart, {
+    schema: pairSchema,
+    act: ({ reader, body }) => undoApart(context, reader, body),
   })
   handle(app, routes.person, { act: ({ reader, id }) => personCard(context, reader, id()) })
   handle(app, routes.changePerson, {

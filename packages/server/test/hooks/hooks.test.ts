@@ -172,6 +172,22 @@ test('a receiver that is gone switches the address off; nothing is kept for it m
   expect(on.body).toMatchObject({ active: true, failingSince: null })
 })
 
+test('what waits when an address is switched off is given up, and can be sent again later', async () => {
+  answers = Array.from({ length: 40 }, () => 503)
+  const tried = (await owner<HookDelivery>('POST', `/api/event-hooks/${made.hook.id}/test`)).body
+  await until(() => Promise.resolve(ofType('test').length > 0))
+  await owner('PUT', `/api/event-hooks/${made.hook.id}`, draft({ active: false }))
+  const { db, due } = world.server.context
+  await due.ask({ kind: 'hook', subject: tried.id, owner: `hook ${made.hook.id}` })
+  await until(async () => (await messages()).rows[0]!.state === 'failed', { seconds: 60 })
+  expect((await listed())[0]).toMatchObject({ waiting: 0, active: false })
+  answers = []
+  await owner('PUT', `/api/event-hooks/${made.hook.id}`, draft())
+  await owner('POST', `/api/hook-deliveries/${tried.id}/again`)
+  await until(async () => (await messages()).rows[0]!.state === 'sent', { seconds: 60 })
+  expect(await db.rows(`SELECT 1 FROM hook_deliveries WHERE state = 'waiting'`)).toEqual([])
+})
+
 test('with another secret the old one checks nothing any more', async () => {
   const fresh = (await owner<MadeHook>('POST', `/api/event-hooks/${made.hook.id}/secret`)).body
   await owner('POST', `/api/event-hooks/${made.hook.id}/test`)

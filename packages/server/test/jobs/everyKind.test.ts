@@ -1,10 +1,11 @@
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import type { ImportState, WatchAnswer } from '@murrabel/contract'
+import type { BrandSetUp, ImportState, WatchAnswer } from '@murrabel/contract'
 import { openDatabase, type Database } from '@murrabel/server'
 import { workKinds } from '../../src/jobs/due/kinds.ts'
 import { addComments } from '../support/comments.ts'
+import { totalsApart } from '../support/totals.ts'
 import { until } from '../support/until.ts'
 import { startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { startWorkerProcess } from '../support/workerProcess.ts'
@@ -15,10 +16,12 @@ let world: TestWorld
 let owner: Caller
 let receiver: Server
 const hooks: string[] = []
+/** What another program heard, by its id. */
+const heard: string[] = []
 
 beforeAll(async () => {
   receiver = createServer((req, res) => {
-    hooks.push(String(req.headers['webhook-id']))
+    ;(req.url === '/hook' ? hooks : heard).push(String(req.headers['webhook-id']))
     req.resume().on('end', () => res.end())
   })
   await new Promise<void>((resolve) => receiver.listen(0, '127.0.0.1', resolve))
@@ -87,6 +90,33 @@ test('every kind of work ends as it should, whichever worker is killed, however 
     emails: ['tamsin@skerrivane.example'],
     webhook: hookAddress().href,
   })
+  await owner('POST', '/api/event-hooks', {
+    name: 'Board',
+    target: new URL('/hear', hookAddress()).href,
+    events: ['thread.answered', 'thread.setAside', 'answer.sent', 'entries.read'],
+  })
+  await owner('POST', '/api/set-up/invitations', {
+    email: 'maren@skerrivane.example',
+    role: 'reader',
+    placeIds: null,
+    profileIds: null,
+  })
+  // Somebody is away from now on, and every due time is reckoned anew.
+  const tamsin = (await db().one<{ id: number }>(`SELECT id FROM colleagues WHERE email LIKE 'tamsin@%'`))!.id
+  const covered = await db().rows<{ id: number }>(
+    `UPDATE threads SET given_to = $1 WHERE id IN (SELECT id FROM threads WHERE state = 'open' ORDER BY id DESC LIMIT 40) RETURNING id`,
+    [tamsin],
+  )
+  const tomorrow = new Date(Date.now() + 30 * 3_600_000).toISOString().slice(0, 10)
+  expect(
+    (await owner('PUT', `/api/set-up/colleagues/${tamsin}/absence`, { from: tomorrow, until: tomorrow }))
+      .status,
+  ).toBe(200)
+  await db().rows('UPDATE absences SET from_at = now()')
+  await db().rows(`UPDATE due_work SET next_at = now() WHERE kind = 'absence'`)
+  const setUp = (await owner<BrandSetUp>('GET', '/api/set-up/brand')).body
+  const { zone: _zone, ...brand } = setUp
+  await owner('PUT', '/api/set-up/brand', { ...brand, due: { ...brand.due, commentMinutes: 600 } })
   const open = await db().rows<{ id: number; edition: number }>(
     `SELECT id, edition FROM threads WHERE state = 'open' ORDER BY id LIMIT 14`,
   )
@@ -135,6 +165,9 @@ test('every kind of work ends as it should, whichever worker is killed, however 
   startWorker()
   await new Promise((resolve) => setTimeout(resolve, 2500))
   startWorker()
+  await until(async () => (await count(`hook_deliveries WHERE state <> 'sent'`).catch(() => 1)) === 0, {
+    seconds: 60,
+  })
   await until(async () => (await count(`alert_deliveries WHERE state = 'sent'`).catch(() => 0)) === 2, {
     seconds: 60,
   })
@@ -176,7 +209,23 @@ test('every kind of work ends as it should, whichever worker is killed, however 
   expect(await count('public_profiles WHERE looked_at IS NOT NULL')).toBe(2)
   expect(await count(`alert_events WHERE kind = 'begin'`)).toBe(1)
   // A mail or a delivery may come twice when its sender is killed in between, always under one id.
-  expect(new Set(world.mailroom.mails.map(({ messageId }) => messageId)).size).toBe(1)
+  const mails = (to: string) => world.mailroom.mails.filter((mail) => mail.to.includes(to))
+  expect(new Set(mails('tamsin@skerrivane.example').map(({ messageId }) => messageId)).size).toBe(1)
+  // So may a letter, and a message to another program.
+  expect(new Set(mails('maren@skerrivane.example').map(({ messageId }) => messageId)).size).toBe(1)
+  expect(await count(`letters WHERE sent_at IS NOT NULL AND text IS NULL`)).toBe(1)
+  const told = await db().rows<{ id: number }>('SELECT id FROM hook_deliveries')
+  expect(told.length).toBeGreaterThan(20)
+  expect([...new Set(heard)].sort()).toEqual(told.map(({ id }) => `event-${id}`).sort())
+  expect(await count(`hook_deliveries WHERE event = 'thread.answered'`)).toBe(8)
+  expect(await count(`hook_deliveries WHERE event = 'answer.sent'`)).toBe(8)
+  // Shared out once each, however often it was begun.
+  expect(await count(`threads WHERE given_to = $1 AND state <> 'done'`, [tamsin])).toBe(0)
+  expect(await count(`events WHERE kind = 'cover'`)).toBe(covered.length)
+  expect(await count('covers')).toBe(covered.length)
+  // Everybody was looked at, and who shares nothing is with nobody.
+  expect(await count('people WHERE unmet')).toBe(0)
+  expect(await count('person_joins')).toBe(0)
   expect(new Set(hooks).size).toBe(1)
   // Sums that are kept by the way agree with a full count.
   expect(
@@ -184,6 +233,7 @@ test('every kind of work ends as it should, whichever worker is killed, however 
       `SELECT (SELECT sum(n) FROM rollups) AS rolled, (SELECT count(*) FROM entries WHERE direction = 'in') AS counted`,
     ),
   ).toSatisfy((sums: { rolled: number; counted: number }) => Number(sums.rolled) === Number(sums.counted))
+  expect(await totalsApart(db())).toEqual([])
   const seen = await db().rows<{ kind: string }>('SELECT DISTINCT kind FROM due_work')
   expect(seen.every(({ kind }) => workKinds.includes(kind as never))).toBe(true)
 }, 240_000)

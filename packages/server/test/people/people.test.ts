@@ -10,6 +10,7 @@ import type {
 import type { CollectedItem } from '../../src/connectors/index.ts'
 import { ingest } from '../../src/services/intake/ingest.ts'
 import type { IngestProfile } from '../../src/store/queries/intake/ingest.ts'
+import { totalsApart } from '../support/totals.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
 let world: TestWorld
@@ -155,7 +156,12 @@ describe('who is the same', () => {
     expect(await called('oakes')).toHaveLength(2)
     const { proposals } = (await specialist<ProposalsAnswer>('GET', '/api/people/proposals')).body
     expect(proposals.filter((each) => [each.one.id, each.other.id].includes(one!))).toEqual([])
-    // A person may change their mind.
+    // A person may change their mind: they are proposed again, or joined.
+    expect((await specialist('POST', '/api/people/apart/undo', { one, other })).status).toBe(204)
+    const again = (await specialist<ProposalsAnswer>('GET', '/api/people/proposals')).body.proposals
+    expect(again.filter((each) => [each.one.id, each.other.id].includes(one!))).toHaveLength(1)
+    expect((await specialist('POST', '/api/people/apart/undo', { one, other: one })).status).not.toBe(500)
+    await specialist('POST', '/api/people/apart', { one, other })
     expect((await specialist('POST', '/api/people/joins', { one, other })).status).toBe(200)
     const { joins } = await card(one!)
     await specialist('POST', `/api/people/joins/${joins[0]!.id}/undo`)
@@ -290,4 +296,8 @@ describe('who sees whom', () => {
     expect((await reader('PUT', `/api/people/${row!.id}`, { note: 'x' })).status).toBe(403)
     expect((await reader('POST', '/api/people/joins', { one: 1, other: 2 })).status).toBe(403)
   })
+})
+
+test('at the end, what is kept of each person is what a count gives', async () => {
+  expect(await totalsApart(world.server.context.db)).toEqual([])
 })

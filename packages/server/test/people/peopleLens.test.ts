@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { peoplePredicate, type Lens } from '@murrabel/core/lens'
+import { blankLens, peopleOrders, peoplePredicate, type Lens } from '@murrabel/core/lens'
 import { migrate, openDatabase, type Database } from '@murrabel/server'
 import { peopleLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import type { Reader } from '../../src/access/reader.ts'
@@ -90,6 +90,19 @@ test('the predicate in memory and the SQL choose the same people, page after pag
     { numRuns: 150 },
   )
 }, 90_000)
+
+test.each(peopleOrders)(
+  'everybody at any time is listed from what is kept of each as they are from a count, by %s',
+  async (peopleOrder) => {
+    const lens: Lens = { ...blankLens, unit: 'people', peopleOrder }
+    const everybody: Reader = { colleagueId: 1, brandId: 1, role: 'owner', placeIds: null, profileIds: null }
+    // A time that holds everything is asked of the entries.
+    const wide: Lens = { ...lens, range: { last: 3700 } }
+    expect(expected(wide, everybody).length).toBeGreaterThan(2)
+    for (const limit of [1, 2, 50])
+      expect(await all(lens, everybody, limit)).toEqual(await all(wide, everybody, limit))
+  },
+)
 
 test.each([
   '',

@@ -4,6 +4,7 @@ import type { DataRequest, PersonCard, Problem, TakenCustomers, ThreadAnswer } f
 import type { CollectedItem } from '../../src/connectors/index.ts'
 import { ingest } from '../../src/services/intake/ingest.ts'
 import type { IngestProfile } from '../../src/store/queries/intake/ingest.ts'
+import { totalsApart } from '../support/totals.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
 let world: TestWorld
@@ -289,6 +290,11 @@ describe('handing out somebody’s data', () => {
       `SELECT shown_as AS id FROM accounts WHERE outside_id = 'hv'`,
     )
     await owner('POST', '/api/people/joins', { one: id, other: other!.id })
+    const { entries } = (await owner<PersonCard>('GET', `/api/people/${id}`)).body
+    expect(entries.flatMap(({ files }) => files.map(({ name }) => name)).sort()).toEqual([
+      '../../re:ceipt.txt',
+      'lost.txt',
+    ])
     expect((await owner('GET', `/api/people/${id}/hand-outs/999`)).status).toBe(404)
     const asked = (
       await owner<DataRequest>('POST', `/api/people/${id}/hand-outs`, { askedBy: 'Hanne, at the desk' })
@@ -329,4 +335,8 @@ describe('handing out somebody’s data', () => {
     expect(requests[0]).toEqual(asked)
     expect((await specialist('GET', '/api/data-requests')).status).toBe(403)
   })
+})
+
+test('erased or not, what is kept of each person is what a count gives', async () => {
+  expect(await totalsApart(world.server.context.db)).toEqual([])
 })

@@ -37,6 +37,7 @@ export function bodyOf(name: RouteName, of: Things): unknown {
     finishFollowUp: { outcome: 'called' },
     joinPeople: { one: of.person, other: of.person },
     keepApart: { one: of.person, other: of.person },
+    undoApart: { one: of.person, other: of.person },
     addPerson: { name: 'Bastian Feld', email: 'bastian@customers.example' },
     addVisit: { at: '2026-11-20T09:00:00Z', route: 'Dunmarrow to Port Ellery', placeId: of.place },
     changeVisit: { at: '2026-11-20T09:00:00Z', ship: 'Little Auk', placeId: of.place },

@@ -24,7 +24,7 @@ export interface LensOption {
 }
 
 /** Languages on offer; others are reached through the figures. */
-const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
+export const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
 
 /** What each phrase of the lens could be instead, in the reader's words. */
 export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOption[] {

@@ -1,4 +1,3 @@
-import type { HookEvent } from '@murrabel/contract'
 import type { ActionEvent } from '@murrabel/core/actions'
 import { buffer } from 'node:stream/consumers'
 import { accountConnectorOf, NetworkFailure, type ReplyAction, type Sent } from '../../connectors/index.ts'
@@ -13,7 +12,6 @@ import { owedAgain } from './owedAgain.ts'
 import { lockAction, profileOfAction } from '../../store/queries/actions/actions.ts'
 import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
-import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
 import { filesOfEntry } from '../../store/queries/attachments/attachments.ts'
 import { withProfileKey } from '../connections/index.ts'
 import { wantsNothing } from '../../store/queries/shared/contactWishes.ts'
@@ -187,21 +185,6 @@ async function confirm({ db, live, now, due }: Context, { id }: OutsideAction, s
       )
     }
     if (!moved.changed || action.threadId === null) return
-    if (action.kind === 'reply')
-      await tellHooks(
-        db,
-        action.brandId,
-        [
-          {
-            event: 'answer.sent' satisfies HookEvent,
-            subjectId: action.entryId,
-            threadId: action.threadId,
-            colleagueId: action.colleagueId,
-            detail: {},
-          },
-        ],
-        tx,
-      )
     // Somebody called it back, or another worker gave it up, while the network took it.
     if (before === 'failed' || before === 'cancelled')
       await refreshThreads(db, [action.threadId], await businessHoursOf(db, action.brandId, tx), now(), tx)

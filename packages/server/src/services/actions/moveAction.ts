@@ -1,6 +1,8 @@
 import { actionTransition, stands, type ActionEvent, type ActionTransition } from '@murrabel/core/actions'
+import type { HookEvent } from '@murrabel/contract'
 import type { Database, Tx } from '../../store/database.ts'
 import { type OutsideAction, setActionState, isAnswerOwed } from '../../store/queries/actions/actions.ts'
+import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
 import { setWithdrawn } from '../../store/queries/actions/ownEntries.ts'
 
 /**
@@ -25,8 +27,18 @@ export async function moveAction(
   // A change that failed leaves the answer as it is.
   if (action.kind === 'reply' && action.entryId !== null && stands(state) !== stands(action.state))
     await setWithdrawn(db, { entryId: action.entryId, withdrawn: !stands(state) }, tx)
+  if (action.kind === 'reply' && state === 'sent') await tellHooks(db, action.brandId, [arrived(action)], tx)
   return moved
 }
+
+/** An answer has arrived, whether the network said so or its own copy came in first. */
+const arrived = ({ entryId, threadId, colleagueId }: OutsideAction) => ({
+  event: 'answer.sent' satisfies HookEvent,
+  subjectId: entryId,
+  threadId,
+  colleagueId,
+  detail: {},
+})
 
 /** Whether the customer's last word in a thread has no answer of ours that stands. */
 export async function answerIsOwed(db: Database, threadId: number, tx: Tx): Promise<boolean> {

@@ -6,6 +6,7 @@ import { errorText, type WorkOutcome } from '../../jobs/due/next.ts'
 import type { Piece } from '../../jobs/due/piece.ts'
 import {
   entriesFor,
+  giveUpOfOff,
   keepBody,
   messageToSend,
   setArrived,
@@ -23,7 +24,10 @@ const patienceDays = 5
 export async function sendHook(context: Context, { id, attempts }: Piece): Promise<WorkOutcome> {
   const { db, live } = context
   const message = await messageToSend(db, id)
-  if (!message) return 'done'
+  if (!message) {
+    await giveUpOfOff(db, id)
+    return 'done'
+  }
   const { hookId, brandId } = message
   try {
     const body = message.body ?? (await keepBody(db, { id, body: await bodyOf(context, message) }))

@@ -1,7 +1,7 @@
 export { knownAgain, takeCustomers, type Customer } from './customers.ts'
 export { takeFromProgram } from './fromProgram.ts'
 export { exportPeople, peopleCsv, vcardsOf } from './exportPeople.ts'
-export { joinPeople, keepApart, undoJoin } from './joins.ts'
+export { joinPeople, keepApart, undoApart, undoJoin } from './joins.ts'
 export { askAllToMeet, askToMeet, meetPeople } from './meet.ts'
 export {
   addPerson,

@@ -147,3 +147,15 @@ export function keepApart({ db, live }: Parts, reader: Reader, draft: PairDraft)
     return undefined
   })
 }
+
+/** That two are not the same is taken back: they may be proposed, or joined, again. */
+export function undoApart({ db, live }: Parts, reader: Reader, draft: PairDraft): Promise<undefined> {
+  return db.inTransaction(async (tx) => {
+    const { one, other } = await seenPair(db, reader, draft, tx)
+    const [people, others] = [await membersOf(db, [one], tx), await membersOf(db, [other], tx)]
+    await noLongerApart(db, { people, others }, tx)
+    await recordAll(db, reader, [{ kind: 'undoApart', on: ['person', one], detail: { one, other } }], tx)
+    await live.tell(reader.brandId, { kind: 'people' }, tx)
+    return undefined
+  })
+}

@@ -104,13 +104,17 @@ async function proposalsAmong(
   )
   const said = await speakers(
     db,
-    { people: idsOf(alike), entries: entriesCompared, letters: lettersOfTopic },
+    { people: idsOf(alike), entries: entriesCompared, letters: lettersOfTopic, without: tooCommon },
     tx,
   )
   const comparable = new Map(
-    said.map(({ id, places, topics }) => [
+    said.map(({ id, places, said: latest }) => [
       id,
-      { ...named.get(id)!, places, topics: topics.filter(({ word }) => !tooCommon.has(word)) },
+      {
+        ...named.get(id)!,
+        places,
+        topics: latest.flatMap(({ at, words }) => words.map((word) => ({ word, at }))),
+      },
     ]),
   )
   return alike.flatMap(({ one, other }) => {

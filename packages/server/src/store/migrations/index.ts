@@ -45,6 +45,7 @@ import * as hooks from './0044-hooks.ts'
 import * as awayAndTeams from './0045-away-and-teams.ts'
 import * as log from './0046-log.ts'
 import * as look from './0047-look.ts'
+import * as personTotals from './0048-person-totals.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -95,4 +96,5 @@ export const migrations = [
   { name: '0045-away-and-teams', ...awayAndTeams },
   { name: '0046-log', ...log },
   { name: '0047-look', ...look },
+  { name: '0048-person-totals', ...personTotals },
 ]

@@ -48,7 +48,6 @@ export const keysAndHooks = {
   addHook: 'Add an address',
   editHook: 'Edit',
   target: 'Address',
-  targetHint: 'https://…',
   hears: 'It hears of',
   active: 'Messages are sent',
   off: 'switched off',

@@ -130,6 +130,7 @@ export const log = {
     takenBack: 'took an answer back',
     tryApartAgain: 'tried again what was set apart',
     undo: 'undid a change',
+    undoApart: 'took back that two are not the same',
     undoJoin: 'undid a join',
     updateAlert: 'changed an alert',
     updateGroup: 'changed a group',

@@ -10,6 +10,7 @@ export const people = {
   new: 'New person',
   newHint: 'Whoever has the same address or number is joined with them.',
   bringIn: 'Bring in',
+  files: 'Files that came with it',
   more: 'More',
   tags: 'Tags',
   tagsNone: 'no tags',

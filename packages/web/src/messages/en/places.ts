@@ -1,5 +1,6 @@
 /** Texts of the brand and its places, English. */
 export const places = {
+  languages: 'Languages you answer in',
   look: 'What the public sees',
   lookText:
     'Colour and logo of the chat box on your site, and the logo on invitations. Text on the colour is black or white, whichever is read better.',

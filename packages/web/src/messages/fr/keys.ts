@@ -51,7 +51,6 @@ export const keysAndHooks: typeof english = {
   addHook: 'Ajouter une adresse',
   editHook: 'Modifier',
   target: 'Adresse',
-  targetHint: 'https://…',
   hears: 'Elle apprend',
   active: 'Les messages partent',
   off: 'désactivée',

@@ -132,6 +132,7 @@ export const log: typeof english = {
     takenBack: 'a repris une réponse',
     tryApartAgain: 'a réessayé ce qui était mis à part',
     undo: 'a annulé un changement',
+    undoApart: 'a repris que deux personnes diffèrent',
     undoJoin: 'a défait une réunion',
     updateAlert: 'a changé une alerte',
     updateGroup: 'a changé un groupe',

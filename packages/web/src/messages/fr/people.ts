@@ -18,6 +18,7 @@ export const people: typeof english = {
   new: 'Nouvelle personne',
   newHint: 'Qui a la même adresse ou le même numéro est réuni avec elle.',
   bringIn: 'Faire entrer',
+  files: 'Fichiers joints',
   more: 'Plus',
   tags: 'Étiquettes',
   tagsNone: 'aucune étiquette',

@@ -2,6 +2,7 @@ import type { places as english } from '../en/places.ts'
 
 /** Texts of the brand and its places, French. */
 export const places: typeof english = {
+  languages: 'Langues dans lesquelles vous répondez',
   look: 'Ce que voit le public',
   lookText:
     'La couleur et le logo de la boîte de discussion sur votre site, et le logo des invitations. Le texte posé sur la couleur est noir ou blanc, selon ce qui se lit le mieux.',

@@ -20,6 +20,7 @@ const { hook = null } = defineProps<{ hook?: EventHook | null }>()
 const emit = defineEmits<{ changed: [made: MadeHook | null] }>()
 const { busy, problem, fields, run, check, forget } = useBusy()
 const { t } = useTexts()
+const scheme = 'https://'
 const draft = reactive<Required<HookDraft>>({ name: '', target: '', events: [], active: true })
 watch(
   shown,
@@ -55,7 +56,7 @@ async function save(): Promise<void> {
         <el-input v-model="draft.name" maxlength="80" />
       </FormField>
       <FormField :label="t('keysAndHooks.target')" name="target">
-        <el-input v-model="draft.target" :placeholder="t('keysAndHooks.targetHint')" maxlength="2000" />
+        <el-input v-model="draft.target" :placeholder="scheme" maxlength="2000" />
       </FormField>
       <FormField :label="t('keysAndHooks.hears')" name="events">
         <el-checkbox-group v-model="draft.events" class="events">

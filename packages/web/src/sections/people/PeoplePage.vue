@@ -41,6 +41,11 @@ const said = computed<Lens>(() => {
   const { channels, words, places, sentiments, range } = lens.value
   return { ...blankLens, unit: 'entries', channels, words, places, sentiments, range }
 })
+/** The lens asks who they are: days of everybody would say nothing of them. */
+const asksWho = computed(() => {
+  const { named, standings, personTags, visited } = lens.value
+  return named !== '' || standings.length > 0 || personTags.length > 0 || visited !== 'any'
+})
 const tide = useTide(said)
 const personId = computed(() => (route.params.person ? Number(route.params.person) : null))
 const { person, problem, load: loadPerson } = usePerson(personId)
@@ -106,6 +111,7 @@ watch(
   </LensLine>
   <NewPersonSheet v-model="adding" @added="(id) => changed(id)" />
   <TideLine
+    v-if="!asksWho"
     :lens="said"
     :tide="tide.tide.value"
     :behind="tide.behind.value"

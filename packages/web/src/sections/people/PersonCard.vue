@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { Ellipsis, Footprints } from '@lucide/vue'
-import type { PersonCard, PersonWay, Visit } from '@murrabel/contract'
+import { Ellipsis, Footprints, Paperclip } from '@lucide/vue'
+import { routes, type PersonCard, type PersonWay, type Visit } from '@murrabel/contract'
+import { addressOf } from '../../api/call.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { onDemand } from '../../parts/onDemand.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
@@ -73,6 +74,7 @@ const handles = computed(() =>
   ),
 )
 const networksOf = useNetworks()
+const fileAddress = (id: number): string => addressOf(routes.attachment, { params: { id } })
 const answerable = computed(() => person.entries.find(({ state }) => state === 'open')?.threadId ?? null)
 const nameOf = (id: number) => person.members.find((member) => member.id === id)?.name ?? `#${id}`
 const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
@@ -193,6 +195,12 @@ const where = ({ network, placeId, state }: PersonCard['entries'][number]) =>
             >{{ entry.title ? `${entry.title}. ` : '' }}{{ entry.text || t('people.noText') }}</RouterLink
           >
           <small class="soft">{{ where(entry) }}</small>
+          <ul v-if="entry.files.length" class="files" :aria-label="t('people.files')">
+            <li v-for="file in entry.files" :key="file.id">
+              <Paperclip :size="13" />
+              <a :href="fileAddress(file.id)" download>{{ file.name }}</a>
+            </li>
+          </ul>
         </div>
       </li>
     </ol>
@@ -250,6 +258,22 @@ header .icon {
   min-height: 32px;
   display: inline-grid;
   place-items: center;
+}
+.files {
+  list-style: none;
+  margin: 3px 0 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  font-size: 13px;
+}
+.files li {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+  padding: 0;
+  border: 0;
 }
 .came {
   color: var(--ink-soft);

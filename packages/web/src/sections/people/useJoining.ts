@@ -4,7 +4,7 @@ import { useAttempt } from '../../composables/useAttempt.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import { useUndo } from '../../stores/undo.ts'
 
-/** Saying that two are one, or that they are not; the first can be taken back in the strip. */
+/** Saying that two are one, or that they are not; both can be taken back in the strip. */
 export function useJoining(changed: (person?: number) => Promise<void> | void) {
   const { t } = useTexts()
   const undo = useUndo()
@@ -28,7 +28,13 @@ export function useJoining(changed: (person?: number) => Promise<void> | void) {
     apart: (pair: Pick<Proposal, 'one' | 'other'>) =>
       attempt(async () => {
         await call(routes.keepApart, { body: { one: pair.one.id, other: pair.other.id } })
-        undo.tell({ text: t('people.apart', names(pair)) })
+        undo.tell({
+          text: t('people.apart', names(pair)),
+          undo: async () => {
+            await call(routes.undoApart, { body: { one: pair.one.id, other: pair.other.id } })
+            await changed()
+          },
+        })
         await changed()
       }),
     undo: (id: number) =>

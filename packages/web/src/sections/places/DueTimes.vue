@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { lensKinds, lensSentiments } from '@murrabel/core/lens'
 import {
   brandSetUpSchema,
@@ -10,6 +10,7 @@ import {
 } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useBusy } from '../../composables/useBusy.ts'
+import { commonLanguages } from '../../composables/useLensOptions.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 import DraftForm from '../../parts/DraftForm.vue'
 import FormField from '../../parts/FormField.vue'
@@ -18,12 +19,16 @@ import { useUndo } from '../../stores/undo.ts'
 import HoursInput from './HoursInput.vue'
 
 /** The brand's names, and how soon an answer is owed in the hours of its places. */
-const { t, called } = useTexts()
+const { t, called, languageName } = useTexts()
 const brand = useBrand()
 const undo = useUndo()
 const { busy, problem, fields, run, check } = useBusy()
 type Rule = BrandSetUpDraft['rules'][number]
 const draft = ref<BrandSetUp | null>(null)
+/** Languages on offer, and those that were chosen before. */
+const offered = computed(() => [
+  ...new Set([...commonLanguages.filter((code) => code !== 'und'), ...(draft.value?.languages ?? [])]),
+])
 const load = () => run(async () => void (draft.value = await call(routes.brandSetUp)))
 onMounted(load)
 const addRule = () =>
@@ -61,6 +66,11 @@ async function save(): Promise<void> {
             :no-data-text="t('places.nicknamesHint')"
             :placeholder="t('places.nicknamesHint')"
           />
+        </FormField>
+        <FormField :label="t('places.languages')" name="languages">
+          <el-select v-model="draft.languages" multiple filterable>
+            <el-option v-for="code in offered" :key="code" :value="code" :label="languageName(code)" />
+          </el-select>
         </FormField>
       </div>
       <div class="minutes">
@@ -138,7 +148,9 @@ async function save(): Promise<void> {
           {{ t('places.ruleRemove') }}
         </button>
       </div>
-      <button type="button" class="plain" @click="addRule">{{ t('places.ruleAdd') }}</button>
+      <p class="add">
+        <button type="button" class="plain" @click="addRule">{{ t('places.ruleAdd') }}</button>
+      </p>
       <template #actions>
         <button type="submit" class="button primary" :disabled="busy">{{ t('places.save') }}</button>
       </template>
@@ -165,7 +177,7 @@ h3 {
 }
 .pair {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 16px;
 }
 .minutes {
@@ -180,11 +192,17 @@ h3 {
   align-items: center;
   margin-bottom: 8px;
 }
+.add {
+  margin-bottom: 16px;
+}
 .hint {
   font-size: 13px;
   margin-bottom: 8px;
 }
 @media (max-width: 900px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
   .rule {
     grid-template-columns: 1fr 1fr;
   }

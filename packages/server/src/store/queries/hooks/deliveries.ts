@@ -85,6 +85,15 @@ export const messageToSend = (db: Database, id: number): Promise<MessageToSend |
     [id],
   )
 
+/** A message whose hook was switched off before it went out is given up. */
+export const giveUpOfOff = async (db: Database, id: number): Promise<void> => {
+  await db.rows(
+    `UPDATE hook_deliveries d SET state = 'failed', error = 'the address was switched off'
+     FROM event_hooks h WHERE d.id = $1 AND d.state = 'waiting' AND h.id = d.hook_id AND NOT h.active`,
+    [id],
+  )
+}
+
 /** Kept before it is sent: whatever is sent again says the same. Answers what is kept. */
 export const keepBody = async (db: Database, { id, body }: { id: number; body: string }): Promise<string> =>
   (

@@ -178,29 +178,40 @@ export const namesOf = (
 export interface Speaker {
   id: number
   places: number[]
-  topics: { word: string; at: number }[]
+  /** The words of what they said last, entry by entry; epoch milliseconds. */
+  said: { at: number; words: string[] }[]
 }
 
-/** What the core compares of people beside their names: places, and the words of what they said last. */
+/**
+ * What the core compares of people beside their names: places, and the words of what they said last.
+ *
+ * @param without words that tell no occasion
+ */
 export const speakers = (
   db: Database,
-  { people, entries, letters }: { people: readonly number[]; entries: number; letters: number },
+  {
+    people,
+    entries,
+    letters,
+    without,
+  }: { people: readonly number[]; entries: number; letters: number; without: ReadonlySet<string> },
   tx?: Tx,
 ): Promise<Speaker[]> =>
   db.rows<Speaker>(
-    `SELECT p.id, coalesce(said.places, '{}') AS places, coalesce(said.topics, '[]') AS topics
+    `SELECT p.id, coalesce(said.places, '{}') AS places, coalesce(said.said, '[]') AS said
      FROM unnest($1::bigint[]) AS p(id)
      LEFT JOIN LATERAL (
        SELECT array_agg(DISTINCT e.place_id) FILTER (WHERE e.place_id IS NOT NULL) AS places,
-         jsonb_agg(jsonb_build_object('word', w.word, 'at', (extract(epoch FROM e.at) * 1000)::bigint))
-           FILTER (WHERE w.word IS NOT NULL) AS topics
+         json_agg(json_build_object('at', (extract(epoch FROM e.at) * 1000)::bigint, 'words', ARRAY(
+           SELECT w.word FROM unnest(tsvector_to_array(e.search)) AS w(word)
+           WHERE length(w.word) >= $3 AND w.word <> ALL($4::text[])
+         ))) AS said
        FROM (
          SELECT e.place_id, e.at, e.search FROM accounts a JOIN entries e ON e.account_id = a.id
          WHERE a.person_id = p.id AND e.direction = 'in' ORDER BY e.at DESC LIMIT $2
        ) e
-       LEFT JOIN LATERAL unnest(tsvector_to_array(e.search)) AS w(word) ON length(w.word) >= $3
      ) said ON true`,
-    [people, entries, letters],
+    [people, entries, letters, [...without]],
     tx,
   )
 

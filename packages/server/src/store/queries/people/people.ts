@@ -106,13 +106,85 @@ function visitorsSql(
   return `SELECT v.shown_as AS id, max(v.at) AS visited FROM visits v WHERE ${conditions.join(' AND ')} GROUP BY 1`
 }
 
+/** What each order goes by where everybody is asked for at any time. */
+const totalOrders: Record<Lens['peopleOrder'], readonly (readonly [by: string, type: string])[]> = {
+  said: [
+    ['t.by_said', 'int'],
+    ['t.by_last', 'numeric'],
+  ],
+  latest: [['t.by_last', 'numeric']],
+  unhappiest: [
+    ['t.by_unhappy', 'int'],
+    ['t.by_said', 'int'],
+  ],
+  name: [[`${called('p')} COLLATE "C"`, 'text']],
+}
+
+/** Whether what counts for a lens is all that people ever said, as somebody sees them who sees all: that is kept of each. */
+const asksForTotals = (lens: Lens, reader: Reader): boolean =>
+  lens.range === null && !lens.places.length && !reader.placeIds && !reader.profileIds && !asksOfEntries(lens)
+
+/** Whether it asks for nobody in particular either. */
+const asksForEverybody = (lens: Lens): boolean =>
+  lens.visited === 'any' &&
+  askingParts(lens).every(({ part }) => part.of !== 'person' || part.field === 'peopleOrder')
+
+/** Everybody at any time: from what is kept of each, in the order of an index. */
+function everybodyPage(
+  db: Database,
+  lens: Lens,
+  brandId: number,
+  { limit, after }: { limit: number; after: PeopleKey | null },
+): Promise<PeopleRow[]> {
+  const where = new Where()
+  const brand = where.bind(brandId)
+  where.add(`t.brand_id = ${brand} AND p.brand_id = ${brand}`)
+  const keys = [...totalOrders[lens.peopleOrder], ['t.person_id', 'bigint'] as const]
+  const order = keys.map(([by]) => by)
+  if (after) where.add(beyondKey(keys, after, (value) => where.bind(value)))
+  return db.replica.rows<PeopleRow>(
+    `SELECT t.person_id AS id, ${called('p')} AS name, t.said, t.last, t.last AS latest,
+       jsonb_build_array(${order.join(', ')}) AS key,
+       (SELECT count(*) FROM person_totals WHERE brand_id = ${brand})::int AS total
+     FROM person_totals t JOIN people p ON p.id = t.person_id
+     WHERE ${where.toString()}
+     ORDER BY ${order.join(', ')} LIMIT ${where.bind(limit)}`,
+    where.values,
+  )
+}
+
+/** That a row comes after a key. @param order what it goes by, the id last, each with its type */
+const beyondKey = (order: readonly (readonly [by: string, type: string])[], after: PeopleKey, bind: Bind) =>
+  `(${order.map(([by]) => by).join(', ')}) > (${order.map(([, type], i) => `${bind(after[i])}::${type}`).join(', ')})`
+
+/** What is kept of each, of some or of all. */
+const totalsSql = (bind: Bind, { brandId }: Reader, chosen: string | null): string =>
+  `SELECT t.person_id AS id, t.said, t.last, t.unhappy FROM person_totals t
+   WHERE t.brand_id = ${bind(brandId)} ${chosen ? `AND t.person_id IN (${chosen})` : ''}`
+
+/** How much each said of what the lens asks for. */
+const countedSql = (from: string, conditions: string): string =>
+  `SELECT a.shown_as AS id, sum(s.n)::int AS said, max(s.last) AS last, sum(s.unhappy)::int AS unhappy
+   FROM (
+     SELECT e.account_id, count(*) AS n, max(e.at) AS last,
+       count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive') AS unhappy
+     FROM ${from}
+     WHERE e.account_id IS NOT NULL AND ${conditions}
+     GROUP BY 1
+   ) s
+   JOIN accounts a ON a.id = s.account_id
+   GROUP BY 1`
+
 /** Those who said something under the lens, and how much; with visits asked for, those who visited. */
 export function peoplePage(
   db: Database,
   { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
   { limit, after }: { limit: number; after: PeopleKey | null },
 ): Promise<PeopleRow[]> {
-  const { from, where } = lensWhere(lens, context, reader)
+  const kept = asksForTotals(lens, reader)
+  if (kept && asksForEverybody(lens)) return everybodyPage(db, lens, reader.brandId, { limit, after })
+  // Every parameter that is bound must be asked for.
+  const { from, where } = kept ? { from: '', where: new Where() } : lensWhere(lens, context, reader)
   const bind = (value: unknown) => where.bind(value)
   const query = { bind, context, at: 'e.at', window: instantsOf(lens.range, context) }
   const asked = askingParts(lens).flatMap(({ part, value }) => {
@@ -129,33 +201,26 @@ export function peoplePage(
     )
   const said = where.toString()
   const visitors = visitorsSql(bind, { lens, reader, asked: chosen, window: query.window })
-  const order = orders[lens.peopleOrder]
-  const types = lens.peopleOrder === 'name' ? ['text'] : order.map(() => 'numeric')
-  const beyond = after
-    ? `WHERE (${[...order, 'id'].join(', ')}) > (${after.map((each, i) => `${bind(each)}::${types[i] ?? 'bigint'}`).join(', ')})`
-    : ''
+  const order = [...orders[lens.peopleOrder], 'id']
+  const typed = order.map((by) => [by, by === 'id' ? 'bigint' : by === 'name' ? 'text' : 'numeric'] as const)
+  const beyond = after ? `WHERE ${beyondKey(typed, after, bind)}` : ''
+  // Names are looked up for a page, unless the page goes by them.
+  const named = lens.peopleOrder === 'name'
   return db.replica.rows<PeopleRow>(
-    `WITH said AS (
-       SELECT a.shown_as AS id, sum(s.n)::int AS said, max(s.last) AS last, sum(s.unhappy)::int AS unhappy
-       FROM (
-         SELECT e.account_id, count(*) AS n, max(e.at) AS last,
-           count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive') AS unhappy
-         FROM ${from}
-         WHERE e.account_id IS NOT NULL AND ${said}
-         GROUP BY 1
-       ) s
-       JOIN accounts a ON a.id = s.account_id
-       GROUP BY 1
-     ), visited AS (${visitors}), them AS (
-       SELECT id, ${called('p')} COLLATE "C" AS name, coalesce(said.said, 0) AS said, said.last,
+    `WITH said AS (${kept ? totalsSql(bind, reader, chosen) : countedSql(from, said)}), visited AS (${visitors}), them AS (
+       SELECT id, ${named ? `${called('p')} COLLATE "C" AS name,` : ''} coalesce(said.said, 0) AS said, said.last,
          greatest(said.last, visited.visited) AS latest, coalesce(said.unhappy, 0) AS unhappy
-       FROM ${presence(lens)} JOIN people p USING (id)
+       FROM ${presence(lens)} ${named ? 'JOIN people p USING (id)' : ''}
        WHERE ${lens.visited === 'no' ? 'visited.id IS NULL' : 'true'}
+     ), page AS (
+       SELECT id, said, last, latest, jsonb_build_array(${order.join(', ')}) AS key,
+         row_number() OVER (ORDER BY ${order.join(', ')}) AS nth
+       FROM them ${beyond}
+       ORDER BY ${order.join(', ')} LIMIT ${bind(limit)}
      )
-     SELECT id, name, said, last, latest, jsonb_build_array(${[...order, 'id'].join(', ')}) AS key,
-       (SELECT count(*) FROM them)::int AS total
-     FROM them ${beyond}
-     ORDER BY ${order.join(', ')}, id LIMIT ${bind(limit)}`,
+     SELECT g.id, ${called('p')} AS name, g.said, g.last, g.latest, g.key, (SELECT count(*) FROM them)::int AS total
+     FROM page g JOIN people p ON p.id = g.id
+     ORDER BY g.nth`,
     where.values,
   )
 }
@@ -335,7 +400,9 @@ export function entriesOfPerson(db: Database, reader: Reader, id: number, limit:
   addAccess(where, reader, 'e')
   return db.replica.rows<Said>(
     `SELECT e.id, e.thread_id AS "threadId", e.kind, e.channel, a.network, e.place_id AS "placeId", e.title, left(e.text, 600) AS text,
-       e.rating, e.at, e.sentiment, e.score, e.wish, t.state
+       e.rating, e.at, e.sentiment, e.score, e.wish, t.state,
+       coalesce((SELECT json_agg(json_build_object('id', f.id, 'name', f.name) ORDER BY f.position, f.id)
+                 FROM attachments f WHERE f.entry_id = e.id AND f.cid IS NULL), '[]') AS files
      FROM accounts a
      JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
      JOIN threads t ON t.id = e.thread_id
