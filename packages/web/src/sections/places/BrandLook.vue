@@ -62,7 +62,8 @@ const remove = () =>
               :value="colour ?? own"
               @input="colour = ($event.target as HTMLInputElement).value"
             />
-            <code>{{ colour ?? t('places.ownColour') }}</code>
+            <code v-if="colour">{{ colour }}</code>
+            <span v-else class="soft">{{ t('places.ownColour') }}</span>
             <button v-if="colour" type="button" class="plain" @click="colour = null">
               {{ t('places.ownColour') }}
             </button>
