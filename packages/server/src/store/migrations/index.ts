@@ -46,6 +46,7 @@ import * as awayAndTeams from './0045-away-and-teams.ts'
 import * as log from './0046-log.ts'
 import * as look from './0047-look.ts'
 import * as personTotals from './0048-person-totals.ts'
+import * as peopleIndexes from './0049-people-indexes.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -97,4 +98,5 @@ export const migrations = [
   { name: '0046-log', ...log },
   { name: '0047-look', ...look },
   { name: '0048-person-totals', ...personTotals },
+  { name: '0049-people-indexes', ...peopleIndexes },
 ]

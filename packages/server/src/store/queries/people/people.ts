@@ -27,12 +27,18 @@ const knownOf = (alias: string) =>
 /** Where a page ends: the key of the order, then the id. */
 export type PeopleKey = readonly (string | number)[]
 
-/** What each order goes by, ascending; the id comes last. */
-const orders: Record<Lens['peopleOrder'], readonly string[]> = {
-  said: ['-said', '-extract(epoch FROM latest)'],
-  latest: ['-extract(epoch FROM latest)'],
-  unhappiest: ['-unhappy', '-said'],
-  name: ['name'],
+/** What each order goes by: as a key, ascending, and as it is sorted; the id comes last. */
+const orders: Record<Lens['peopleOrder'], readonly (readonly [key: string, sorted: string])[]> = {
+  said: [
+    ['-said', 'said DESC'],
+    ['-extract(epoch FROM latest)', 'latest DESC'],
+  ],
+  latest: [['-extract(epoch FROM latest)', 'latest DESC']],
+  unhappiest: [
+    ['-unhappy', 'unhappy DESC'],
+    ['-said', 'said DESC'],
+  ],
+  name: [['name', 'name']],
 }
 
 export const printPeopleKey = (key: PeopleKey) => Buffer.from(JSON.stringify(key)).toString('base64url')
@@ -201,8 +207,10 @@ export function peoplePage(
     )
   const said = where.toString()
   const visitors = visitorsSql(bind, { lens, reader, asked: chosen, window: query.window })
-  const order = [...orders[lens.peopleOrder], 'id']
-  const typed = order.map((by) => [by, by === 'id' ? 'bigint' : by === 'name' ? 'text' : 'numeric'] as const)
+  const order = [...orders[lens.peopleOrder], ['id', 'id'] as const]
+  const keys = order.map(([key]) => key)
+  const sorted = order.map(([, by]) => by).join(', ')
+  const typed = keys.map((by) => [by, by === 'id' ? 'bigint' : by === 'name' ? 'text' : 'numeric'] as const)
   const beyond = after ? `WHERE ${beyondKey(typed, after, bind)}` : ''
   // Names are looked up for a page, unless the page goes by them.
   const named = lens.peopleOrder === 'name'
@@ -213,14 +221,11 @@ export function peoplePage(
        FROM ${presence(lens)} ${named ? 'JOIN people p USING (id)' : ''}
        WHERE ${lens.visited === 'no' ? 'visited.id IS NULL' : 'true'}
      ), page AS (
-       SELECT id, said, last, latest, jsonb_build_array(${order.join(', ')}) AS key,
-         row_number() OVER (ORDER BY ${order.join(', ')}) AS nth
-       FROM them ${beyond}
-       ORDER BY ${order.join(', ')} LIMIT ${bind(limit)}
+       SELECT * FROM them ${beyond} ORDER BY ${sorted} LIMIT ${bind(limit)}
      )
-     SELECT g.id, ${called('p')} AS name, g.said, g.last, g.latest, g.key, (SELECT count(*) FROM them)::int AS total
-     FROM page g JOIN people p ON p.id = g.id
-     ORDER BY g.nth`,
+     SELECT id, (SELECT ${called('p')} FROM people p WHERE p.id = page.id) COLLATE "C" AS name, said, last, latest,
+       jsonb_build_array(${keys.join(', ')}) AS key, (SELECT count(*) FROM them)::int AS total
+     FROM page ORDER BY ${sorted}`,
     where.values,
   )
 }
