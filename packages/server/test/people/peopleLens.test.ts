@@ -4,7 +4,7 @@ import { blankLens, peopleOrders, peoplePredicate, type Lens } from '@murrabel/c
 import { migrate, openDatabase, type Database } from '@murrabel/server'
 import { peopleLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import type { Reader } from '../../src/access/reader.ts'
-import { parsePeopleKey, peoplePage, printPeopleKey } from '../../src/store/queries/people/people.ts'
+import { parsePeopleKey, peoplePage, printPeopleKey } from '../../src/store/queries/people/page.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
 import {
   context,

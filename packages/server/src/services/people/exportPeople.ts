@@ -4,12 +4,8 @@ import { cleanUrl } from '@murrabel/core/text'
 import { limits } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
-import {
-  exportedPeople,
-  peoplePage,
-  type ExportedPerson,
-  type PeopleKey,
-} from '../../store/queries/people/people.ts'
+import { peoplePage, type PeopleKey } from '../../store/queries/people/page.ts'
+import { exportedPeople, type ExportedPerson } from '../../store/queries/people/people.ts'
 import { safeCell } from '../entries/index.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
 

@@ -19,6 +19,7 @@ import { followUpsOfPerson } from '../../store/queries/followUps/followUps.ts'
 import { membersOf } from '../../store/queries/people/joins.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
 import * as customers from '../../store/queries/people/customers.ts'
+import { parsePeopleKey, peoplePage, printPeopleKey } from '../../store/queries/people/page.ts'
 import * as stored from '../../store/queries/people/people.ts'
 import * as storedWays from '../../store/queries/people/ways.ts'
 import { visitsOfPerson, visitSummaries } from '../../store/queries/people/visits.ts'
@@ -45,8 +46,7 @@ export async function listPeople(
 ): Promise<PeopleAnswer> {
   const lens = lensOf(query, 'people')
   const context = await lensContext(parts, reader)
-  const after =
-    query.after === undefined ? null : stored.parsePeopleKey(String(query.after), lens.peopleOrder)
+  const after = query.after === undefined ? null : parsePeopleKey(String(query.after), lens.peopleOrder)
   if (query.after !== undefined && !after)
     throw new Refusal('lensUnknown', {
       fields: [
@@ -58,7 +58,7 @@ export async function listPeople(
         },
       ],
     })
-  const rows = await stored.peoplePage(parts.db, { lens, context, reader }, { limit: pageSize + 1, after })
+  const rows = await peoplePage(parts.db, { lens, context, reader }, { limit: pageSize + 1, after })
   const shown = rows.slice(0, pageSize)
   const ids = shown.map(({ id }) => id)
   const [known, visits] = await Promise.all([
@@ -78,7 +78,7 @@ export async function listPeople(
       openThreads: beside.get(row.id)?.openThreads ?? 0,
     })),
     total: rows[0]?.total ?? 0,
-    next: rows.length > pageSize ? stored.printPeopleKey(shown.at(-1)!.key) : null,
+    next: rows.length > pageSize ? printPeopleKey(shown.at(-1)!.key) : null,
   }
 }
 
