@@ -1,5 +1,5 @@
 import { definePart } from '../part.ts'
-import { isId } from './shared.ts'
+import { parseWho, whoPhrase } from './shared.ts'
 
 /** Whose follow-ups: anybody's, mine, nobody's, or those of a colleague by id. */
 export const followUpOwner = definePart({
@@ -8,12 +8,8 @@ export const followUpOwner = definePart({
   name: 'whose',
   blank: 'anybody' as 'anybody' | 'me' | 'nobody' | number,
   print: String,
-  parse: (text) =>
-    text === 'anybody' || text === 'me' || text === 'nobody' ? text : isId(text) ? Number(text) : undefined,
-  phrase: (value) =>
-    typeof value === 'number'
-      ? { message: 'colleague', values: [value], narrows: true }
-      : { message: value, values: [], narrows: value !== 'anybody' },
+  parse: (text) => parseWho(text, ['anybody', 'me', 'nobody'] as const),
+  phrase: whoPhrase,
   matches:
     (value, { me }) =>
     (_entry, subject) => {

@@ -1,5 +1,5 @@
 import { definePart } from '../part.ts'
-import { isId } from './shared.ts'
+import { parseWho, whoPhrase } from './shared.ts'
 
 /** Who did what stands in the log: anybody, me, nobody of the team (a network, a rule, the program itself), or a colleague by id. */
 export const logDoer = definePart({
@@ -8,12 +8,8 @@ export const logDoer = definePart({
   name: 'doer',
   blank: 'anybody' as 'anybody' | 'me' | 'itself' | number,
   print: String,
-  parse: (text) =>
-    text === 'anybody' || text === 'me' || text === 'itself' ? text : isId(text) ? Number(text) : undefined,
-  phrase: (value) =>
-    typeof value === 'number'
-      ? { message: 'colleague', values: [value], narrows: true }
-      : { message: value, values: [], narrows: value !== 'anybody' },
+  parse: (text) => parseWho(text, ['anybody', 'me', 'itself'] as const),
+  phrase: whoPhrase,
   matches:
     (value, { me }) =>
     (_entry, subject) => {

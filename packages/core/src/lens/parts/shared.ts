@@ -56,3 +56,17 @@ export function wordsCondition(
   if (!wanted.length) return null
   return `${column} @@ ${bind(wanted.map((word) => `${lexeme(word)}:*`).join(' & '))}::tsquery`
 }
+
+/** Somebody by a word that is known, or a colleague by id; undefined for neither. */
+export function parseWho<Word extends string>(
+  text: string,
+  words: readonly Word[],
+): Word | number | undefined {
+  return words.find((word) => word === text) ?? (isId(text) ? Number(text) : undefined)
+}
+
+/** Who, as the sentence names them; "anybody" narrows nothing. */
+export const whoPhrase = (value: string | number): LensPhrase =>
+  typeof value === 'number'
+    ? { message: 'colleague', values: [value], narrows: true }
+    : { message: value, values: [], narrows: value !== 'anybody' }

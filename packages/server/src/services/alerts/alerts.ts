@@ -12,6 +12,7 @@ import {
 } from '@murrabel/contract'
 import { may, type Reader } from '../../access/reader.ts'
 import { seal, unseal } from '../../access/seal.ts'
+import { freshWebhookSecret } from '../../access/webhookSecret.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import { brandOwner, type DueWork } from '../../jobs/due/dueWork.ts'
@@ -147,7 +148,6 @@ export async function alertAnswer(
 /** Not to be guessed. */
 export const secretToken = () => randomBytes(24).toString('base64url')
 /** As Standard Webhooks writes a secret. */
-const webhookSecret = () => `whsec_${randomBytes(24).toString('base64')}`
 
 export async function saveAlert(
   context: Context,
@@ -166,7 +166,7 @@ export async function saveAlert(
         : await updateAlert(db, reader, { draft, id }, tx)
     if (!row) throw new Refusal('notFound')
     if (draft.webhook)
-      await keepWebhookSecret(db, { id: row.id, sealed: seal(webhookSecret(), config.sealingKey) }, tx)
+      await keepWebhookSecret(db, { id: row.id, sealed: seal(freshWebhookSecret(), config.sealingKey) }, tx)
     await lookSoon(due, reader.brandId, row.id, draft.active, tx)
     await record(
       db,

@@ -1,7 +1,7 @@
-import { randomBytes } from 'node:crypto'
 import type { EventHook, HookDraft, MadeHook, LogKind } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import { seal } from '../../access/seal.ts'
+import { freshWebhookSecret } from '../../access/webhookSecret.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
@@ -13,8 +13,6 @@ type Parts = Pick<Context, 'db' | 'config'>
 
 /** Hooks of a brand at most. */
 const mostHooks = 20
-
-const freshSecret = () => `whsec_${randomBytes(24).toString('base64')}`
 
 export const listHooks = ({ db }: Pick<Context, 'db'>, { brandId }: Reader): Promise<EventHook[]> =>
   stored.hooksOf(db, brandId)
@@ -33,7 +31,7 @@ const log = (db: Context['db'], reader: Reader, kind: LogKind, detail: object, t
 export function makeHook({ db, config }: Parts, reader: Reader, draft: HookDraft): Promise<MadeHook> {
   const { brandId, colleagueId } = reader
   checkOuterAddress(config, 'target', draft.target)
-  const secret = freshSecret()
+  const secret = freshWebhookSecret()
   return db.inTransaction(async (tx) => {
     if ((await stored.hooksOf(db, brandId, tx)).length >= mostHooks) throw new Refusal('tooManyKeys')
     const sealed = seal(secret, config.sealingKey)
@@ -62,7 +60,7 @@ export function changeHook(
 
 /** Another secret; from now on everything is signed with it. */
 export function renewHook({ db, config }: Parts, reader: Reader, id: number): Promise<MadeHook> {
-  const secret = freshSecret()
+  const secret = freshWebhookSecret()
   return db.inTransaction(async (tx) => {
     const sealed = seal(secret, config.sealingKey)
     const hook = await stored.setHookSecret(db, { id, brandId: reader.brandId, sealed }, tx)

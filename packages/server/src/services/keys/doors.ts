@@ -12,6 +12,7 @@ import type { Reader } from '../../access/reader.ts'
 import { checked } from '../../checked.ts'
 import { seal, unseal } from '../../access/seal.ts'
 import { parseJson } from '../../connectors/index.ts'
+import { freshWebhookSecret } from '../../access/webhookSecret.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import * as stored from '../../store/queries/keys/doors.ts'
@@ -20,8 +21,6 @@ import { takeFromProgram } from '../people/index.ts'
 
 /** Doors of a brand at most. */
 const mostDoors = 20
-
-const freshSecret = () => `whsec_${randomBytes(24).toString('base64')}`
 
 const answerOf = (
   { config }: Pick<Context, 'config'>,
@@ -45,7 +44,7 @@ export function makeDoor(
 ): Promise<MadeDoor> {
   const { db, config } = context
   const { brandId, colleagueId } = reader
-  const secret = freshSecret()
+  const secret = freshWebhookSecret()
   return db.inTransaction(async (tx) => {
     if ((await stored.doorsOf(db, brandId, tx)).length >= mostDoors) throw new Refusal('tooManyKeys')
     const door = await stored.insertDoor(
@@ -77,7 +76,7 @@ export function renewDoor(
 ): Promise<MadeDoor> {
   const { db, config } = context
   const { brandId } = reader
-  const secret = freshSecret()
+  const secret = freshWebhookSecret()
   return db.inTransaction(async (tx) => {
     const door = await stored.setDoorSecret(db, { id, brandId, sealed: seal(secret, config.sealingKey) }, tx)
     if (!door) throw new Refusal('notFound')

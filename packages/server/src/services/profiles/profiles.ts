@@ -21,6 +21,7 @@ import {
   TooLargeError,
   type OutsideProfile,
 } from '../../connectors/index.ts'
+import { freshWebhookSecret } from '../../access/webhookSecret.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
@@ -135,7 +136,7 @@ export async function putProfile(
   }
   return db.inTransaction(async (tx) => {
     const place = await placeNamedIn(db, { brandId: reader.brandId, name: outside.name }, tx)
-    const secret = `whsec_${randomBytes(24).toString('base64')}`
+    const secret = freshWebhookSecret()
     const row = await putProfileRow(
       db,
       {
