@@ -74,6 +74,62 @@ const kinds = {
   'a tide line': { path: (lens: string) => `/api/tide?${lens}`, aim: '95th percentile at most 200 ms' },
 } as const
 
+/** What twenty lenses that somebody keeps show, and what none of them does. */
+async function keptFigure(desk: Desk, draw: ReturnType<typeof drawing>, size: string): Promise<Figure> {
+  const { get, post } = desk
+  for (let kept = 0; kept < 20;) {
+    const pairs = new URLSearchParams(lensAddress(randomLens(draw)))
+    if (pairs.get('unit') !== 'threads') continue
+    pairs.delete('unit')
+    // Most are on what waits; every fourth on anything.
+    if (kept % 4) {
+      pairs.set('state', 'open')
+      pairs.set('origin', 'sent,watched')
+    }
+    await post('/api/lenses', { name: `Lens ${++kept}`, lens: pairs.toString() })
+  }
+  const times: number[] = []
+  for (let i = 0; i < 40; i++) {
+    const began = performance.now()
+    await get('/api/lenses/counts')
+    times.push(performance.now() - began)
+  }
+  return {
+    name: `${size}: what 20 kept lenses show, together`,
+    value: `${percentile(times, 0.5).toFixed(0)} ms, 95th percentile ${percentile(times, 0.95).toFixed(0)} ms`,
+    aim: 'under 200 ms',
+  }
+}
+
+/** What answers begin with, the day and the week, in the same world. */
+async function dayFigures(desk: Desk, listener: { take(): Query[] }, size: string): Promise<Figure[]> {
+  const paths = {
+    'what an answer begins with: the nearest earlier ones': {
+      path: (i: number) => `/api/threads/${1 + ((i * 7919) % threads)}/starts`,
+      times: 60,
+      aim: 'at most 150 ms, 400 ms',
+    },
+    'what somebody should know today': { path: () => '/api/today', times: 20, aim: 'at most 150 ms' },
+    'what is unusual today': { path: () => '/api/today/unusual', times: 4, aim: 'at most 3 s' },
+    'what the week ahead is simulated from': { path: () => '/api/week-ahead', times: 4, aim: 'at most 2 s' },
+  }
+  const figures: Figure[] = []
+  for (const [name, { path, times, aim }] of Object.entries(paths)) {
+    const asked: Asked[] = []
+    for (let i = 0; i < times; i++) asked.push(await ask(desk, listener, path(i)))
+    const ms = asked.map((each) => each.ms)
+    const slowest = asked.reduce((a, b) => (b.ms > a.ms ? b : a))
+    const query = Math.max(0, ...slowest.queries.map((each) => each.ms))
+    figures.push({
+      name: `${size}: ${name}`,
+      value: `${percentile(ms, 0.5).toFixed(0)} ms, 95th percentile ${percentile(ms, 0.95).toFixed(0)} ms`,
+      baseline: `the slowest query of the slowest: ${query.toFixed(0)} ms`,
+      aim,
+    })
+  }
+  return figures
+}
+
 /** Lenses that the interface can make, drawn at random, over HTTP at a million entries; the worst with their plans. */
 export async function lensFigures(databaseUrl: string): Promise<{ figures: Figure[]; plans: string }> {
   const desk = await openDesk(databaseUrl, { entries, threads })
@@ -110,6 +166,8 @@ export async function lensFigures(databaseUrl: string): Promise<{ figures: Figur
   for (let i = 0; i < 200; i++)
     opened.push(await ask(desk, listener, `/api/threads/${1 + ((i * 7919) % threads)}`))
   told('a thread', 'at most 50 ms, 150 ms', opened)
+  figures.push(await keptFigure(desk, draw, size))
+  figures.push(...(await dayFigures(desk, listener, size)))
   if (process.env.BENCH_RAW)
     writeFileSync(
       process.env.BENCH_RAW,

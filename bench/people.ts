@@ -93,7 +93,8 @@ async function loadVisits(db: Database): Promise<void> {
      JOIN people p ON p.id = 1 + floor(power(((i::bigint * 7919) % 1000003) / 1000003.0, 2) * $2)::bigint`,
     [visits, size.people],
   )
-  await db.rows('ANALYZE visits')
+  await db.rows('VACUUM ANALYZE visits')
+  await db.rows('VACUUM ANALYZE person_totals')
 }
 
 const mapping: CustomerMapping = {

@@ -10,6 +10,7 @@ import { peopleFigures } from './people.ts'
 import { rereadingFigures } from './rereading.ts'
 import { screenFigures } from './screen.ts'
 import { sentimentFigures } from './sentiment.ts'
+import { togetherFigures } from './together.ts'
 import { watchingFigures } from './watching.ts'
 
 const wanted = process.argv.slice(2)
@@ -27,6 +28,7 @@ const sections: [string, () => Measured | Promise<Measured>][] = [
   ['People', () => peopleFigures(given('PEOPLE'))],
   ['HTTP', () => httpFigures(given('HTTP'))],
   ['Live', () => liveFigures(given('LIVE'))],
+  ['Together', () => togetherFigures(given('TOGETHER'), given('WEB'))],
   ['Watching', () => watchingFigures(given('WATCHING'))],
 ]
 

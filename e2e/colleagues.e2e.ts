@@ -42,7 +42,7 @@ test('a colleague is invited by mail, joins, is limited, forgets the password, a
   await expect(guest.getByText('A password has at least 10 characters.')).toBeVisible()
   await guest.getByLabel('New password').fill('galley and bacon rolls')
   await guest.getByRole('button', { name: 'Join' }).click()
-  await expect(guest).toHaveURL(/\/inbox/)
+  await expect(guest).toHaveURL(/\/today/)
 
   const row = page.getByRole('listitem').filter({ hasText: 'Ailith Rowe' })
   await expect(row).toContainText('sees all of it')
@@ -118,7 +118,7 @@ test('a second factor is switched on, asked for, and switched off', async ({ pag
   await expect(other.getByRole('alert')).toContainText('This code is not the one of now')
   await code.fill(recovery)
   await other.getByRole('button', { name: 'Sign in' }).click()
-  await expect(other).toHaveURL(/\/inbox/)
+  await expect(other).toHaveURL(/\/today/)
   await other.goto(`${address}/set-up/account`)
   const there = other.getByTestId('second-factor')
   await expect(there).toContainText('9 recovery codes are left')

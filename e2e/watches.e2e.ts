@@ -287,6 +287,7 @@ test('mentions are chosen with others, tagged and kept, and found again by the l
   const id = await watchNamed(page, 'Skerrivane')
   await page.goto(`${address}/watch?watch=${id}&view=mentions&time=last-90`)
   await settledCount(page, (n) => n > 10)
+  await expect(page.getByTestId('mention').nth(1)).toBeVisible()
   await page.keyboard.press('j')
   await page.keyboard.press('x')
   await page.keyboard.press('j')
@@ -542,17 +543,57 @@ test('a mail is read without its quotes, answered with a file, and its answer co
     buffer: Buffer.from('Umbrella: 6.50'),
   })
   await expect(page.getByTestId('files')).toContainText('prices.txt')
-  await page.getByLabel('Write an answer').fill('We do; the prices are beside this.')
+  const words = page.getByRole('textbox', { name: 'Write an answer' })
+  await words.click()
+  // The editor comes meanwhile, and no key is lost.
+  await page.keyboard.type('We do; the ')
+  const bold = page.getByRole('button', { name: 'Bold' })
+  await bold.click()
+  await page.keyboard.type('prices')
+  await bold.click()
+  await page.keyboard.type(' are beside this.')
+  await expect(words.locator('strong')).toHaveText('prices')
+  await expect(words).toHaveText('We do; the prices are beside this.')
+  await page.keyboard.press('Control+End')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'List', exact: true }).click()
+  await page.keyboard.type('small')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('large, at ')
+  await page.getByRole('button', { name: 'Link', exact: true }).click()
+  await page.getByLabel('Address of the page').fill('javascript:alert(1)')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('This is no address of a page')).toBeVisible()
+  await page.getByLabel('Address of the page').fill('skerrivane.example/shop')
+  await page.keyboard.press('Enter')
+  await expect(words.locator('li a')).toHaveText('skerrivane.example/shop')
   await accessible(page)
+  // Kept on the server with its layout, and its file beside it.
+  const thread = `${address}/api/threads/${await row.getAttribute('data-thread')}`
+  await expect
+    .poll(
+      async () =>
+        ((await (await page.request.get(thread)).json()) as { draft: { text: string } }).draft?.text,
+    )
+    .toContain('[skerrivane.example/shop]')
+  await page.evaluate(() => localStorage.clear())
+  await page.reload()
+  await expect(words.locator('strong')).toHaveText('prices')
+  await expect(words.locator('li')).toHaveCount(2)
+  await expect(page.getByTestId('files')).toContainText('prices.txt')
   await page.getByRole('button', { name: 'Send and finish' }).click()
   const sent = async () => {
     const mails = (await (await fetch(`${mailroom}/api/mails?to=perpetua@post.example`)).json()) as {
       messageId: string
       files: string[]
+      html: string
     }[]
     return mails[0]
   }
   await expect.poll(async () => (await sent())?.files).toEqual(['prices.txt, 14'])
+  expect((await sent())!.html.replaceAll('\n', '')).toBe(
+    '<p>We do; the <strong>prices</strong> are beside this.</p><ul><li>small</li><li>large, at <a href="https://skerrivane.example/shop">skerrivane.example/shop</a></li></ul>',
+  )
   await write({
     subject: 'Re: Umbrellas on the Little Auk',
     text: 'Two, please.',
@@ -564,6 +605,38 @@ test('a mail is read without its quotes, answered with a file, and its answer co
   await page.locator('[data-thread]').filter({ hasText: 'Two, please.' }).click()
   await expect(page.locator('article')).toHaveCount(3)
   await expect(page.locator('article.ours')).toContainText('prices.txt')
+  await expect(page.locator('article.ours .marked li')).toHaveText([
+    'small',
+    'large, at skerrivane.example/shop',
+  ])
+})
+
+test('mails are taken apart where another thing begins, and brought together again', async ({ page }) => {
+  await signIn(page, 'wynn')
+  await page.goto(`${address}/inbox?order=newest&channel=email&given=anybody&state=any`)
+  await page.locator('[data-thread]').filter({ hasText: 'Two, please.' }).click()
+  await expect(page.locator('article')).toHaveCount(3)
+  await page.getByRole('button', { name: 'Split from here' }).click()
+  await expect(page.getByText('Split into a thread of its own')).toBeVisible()
+  await expect(page.locator('[data-thread]').filter({ hasText: 'Do you sell umbrellas' })).toBeVisible()
+  await page.locator('[data-thread]').filter({ hasText: 'Two, please.' }).click()
+  await expect(page.locator('article')).toHaveCount(1)
+
+  await page.keyboard.press('m')
+  await page.getByRole('menuitem', { name: 'Merge with another thread' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Merge with another thread' })
+  await expect(sheet.getByRole('listitem')).toContainText(['Do you sell umbrellas on board?'])
+  await accessible(page)
+  await sheet
+    .getByRole('listitem')
+    .filter({ hasText: 'Do you sell umbrellas' })
+    .getByRole('button', { name: 'Merge' })
+    .click()
+  await expect(page.getByText('Threads merged')).toBeVisible()
+  await expect(page.locator('article')).toHaveCount(3)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByText('Undone', { exact: true })).toBeVisible()
+  await expect(page.locator('article')).toHaveCount(1)
 })
 
 test('a comment stands under its post with the picture, is answered with one, and elsewhere by e-mail', async ({
@@ -572,13 +645,14 @@ test('a comment stands under its post with the picture, is answered with one, an
   await signIn(page, 'wynn')
   const { rows } = (await (
     await page.request.get(
-      `${address}/api/entries?unit=entries&channel=pages&kind=comment&state=any&time=all&limit=200`,
+      `${address}/api/entries?unit=entries&channel=pages&kind=comment&state=any&time=all&language=en&limit=200`,
     )
-  ).json()) as { rows: { threadId: number }[] }
+  ).json()) as { rows: { threadId: number; text: string }[] }
   let thread = 0
   // The page of the network shows its newest posts alone; this one may be older, and has a page of its own.
   let postPage = ''
-  for (const { threadId } of rows) {
+  // What is answered below says nothing to a question, which would be asked about first.
+  for (const { threadId } of rows.filter(({ text }) => !text.includes('?'))) {
     const answer = await page.request.get(`${address}/api/threads/${threadId}`)
     const { post } = (await answer.json()) as {
       post: { pictures: unknown[]; others: number; url: string } | null

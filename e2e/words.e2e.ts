@@ -78,8 +78,11 @@ test('whoever reads French meets no English', async ({ page }) => {
   const first = (await (await page.request.get(`${address}/api/watches`)).json()) as { id: number }[]
   const watch = `watch=${first[0]!.id}`
   for (const path of [
+    '/today',
+    '/set-up/replies',
     '/inbox?state=any&given=anybody&time=last-90',
     '/inbox/people?time=last-90',
+    '/inbox/week-ahead',
     '/inbox/follow-ups?whose=anybody&done=any',
     `/watch?${watch}`,
     `/watch?${watch}&view=mentions`,

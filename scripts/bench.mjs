@@ -11,7 +11,16 @@ const { runProgram } = await import('./lib/processes.mjs')
 const wanted = process.argv.slice(2)
 const asked = (section) => !wanted.length || wanted.includes(section)
 
-const databases = ['Collecting', 'HTTP', 'Lenses', 'Live', 'People', 'Rereading', 'Watching'].filter(asked)
+const databases = [
+  'Collecting',
+  'HTTP',
+  'Lenses',
+  'Live',
+  'People',
+  'Rereading',
+  'Together',
+  'Watching',
+].filter(asked)
 const cluster = await startCluster(join(root, 'data/bench-postgres'))
 let world = null
 try {
@@ -24,9 +33,12 @@ try {
     cluster.dropDatabase('collecting_two')
     env.BENCH_COLLECTING_TWO = cluster.createDatabase('collecting_two')
   }
-  if (asked('Screen')) {
+  if (asked('Screen') || asked('Together')) {
     ensureChromium()
     ensureWeb()
+    env.BENCH_WEB = join(root, 'packages/web/dist')
+  }
+  if (asked('Screen')) {
     const { startWorld } = await import('./lib/world.mjs')
     world = await startWorld(join(root, 'data/bench-world'), { say: console.log })
     env.BENCH_ADDRESS = world.address

@@ -38,12 +38,19 @@ async function openWatch(name, view = 'said') {
 }
 
 const shots = {
-  async 'sign-in'() {
-    await page.goto(`${world.address}/sign-in`)
+  async today() {
+    await page.goto(`${world.address}/today`)
+    await page.getByTestId('unusual').getByText(/usual/).last().waitFor()
   },
   async inbox() {
     await page.goto(`${world.address}/inbox`)
     await page.getByRole('textbox', { name: 'Write an answer' }).waitFor()
+  },
+  async 'week-ahead'() {
+    await page.goto(`${world.address}/inbox/week-ahead`)
+    await page.getByTestId('heat').waitFor()
+    await page.getByRole('button', { name: 'One more person' }).click()
+    await page.getByText('At these hours').waitFor()
   },
   async people() {
     await page.goto(`${world.address}/inbox/people?visited=yes&time=last-90`)
@@ -68,10 +75,6 @@ const shots = {
   async 'watch-figures'() {
     await openWatch('Skerrivane', 'figures')
     await page.locator('[data-test="volume-bar"]').first().waitFor()
-  },
-  async 'watch-voices'() {
-    await openWatch('Skerrivane', 'voices')
-    await page.locator('[data-test="voice"]').first().waitFor()
   },
   async 'watch-spikes'() {
     await openWatch('Storm Petrel', 'spikes')
@@ -160,14 +163,12 @@ const shots = {
 
 const wanted = process.argv.slice(2)
 await page.goto(`${world.address}/sign-in`)
-if (!wanted.length || wanted.includes('sign-in'))
-  await page.screenshot({ path: join(folder, 'sign-in.png'), animations: 'disabled' })
 await page.getByLabel('E-mail address').fill('ivo@skerrivane.example')
 await page.getByLabel('Password', { exact: true }).fill('sound-of-orrin')
 await page.getByRole('button', { name: 'Sign in' }).click()
-await page.waitForURL(/inbox/)
+await page.waitForURL(/today/)
 for (const [name, go] of Object.entries(shots)) {
-  if (name === 'sign-in' || (wanted.length && !wanted.includes(name))) continue
+  if (wanted.length && !wanted.includes(name)) continue
   await go()
   await settle()
   await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled' })

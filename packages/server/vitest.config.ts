@@ -5,7 +5,7 @@ export default defineProject({
     name: 'server',
     include: ['test/**/*.test.ts'],
     globalSetup: ['test/support/postgres.mjs'],
-    testTimeout: 30_000,
+    testTimeout: 45_000,
     hookTimeout: 60_000,
     // Each file has a database and processes of its own; two at a time suit two cores.
     maxWorkers: 2,

@@ -1,5 +1,6 @@
 import { absencesProblems } from './absences/problems.ts'
 import { alertsProblems } from './alerts/problems.ts'
+import { approvalsProblems } from './approvals/problems.ts'
 import { attachmentsProblems } from './attachments/problems.ts'
 import { brandProblems } from './brand/problems.ts'
 import { chatProblems } from './chat/problems.ts'
@@ -8,12 +9,16 @@ import { hooksProblems } from './hooks/problems.ts'
 import { importsProblems } from './imports/problems.ts'
 import { inboxProblems } from './inbox/problems.ts'
 import { keysProblems } from './keys/problems.ts'
+import { lensesProblems } from './lenses/problems.ts'
 import { peopleProblems } from './people/problems.ts'
 import { personalDataProblems } from './personalData/problems.ts'
 import { placesProblems } from './places/problems.ts'
 import { colleaguesProblems } from './colleagues/problems.ts'
 import { profilesProblems } from './profiles/problems.ts'
+import { repliesProblems } from './replies/problems.ts'
 import { sharedProblems } from './shared/problems.ts'
+import { togetherProblems } from './together/problems.ts'
+import { todayProblems } from './today/problems.ts'
 import { watchesProblems } from './watches/problems.ts'
 import type { RefusalKind } from './shared/refusal.ts'
 
@@ -23,6 +28,11 @@ export const errorCatalogue = {
   ...brandProblems,
   ...entriesProblems,
   ...inboxProblems,
+  ...lensesProblems,
+  ...togetherProblems,
+  ...repliesProblems,
+  ...approvalsProblems,
+  ...todayProblems,
   ...colleaguesProblems,
   ...absencesProblems,
   ...placesProblems,

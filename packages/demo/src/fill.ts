@@ -11,7 +11,8 @@ import { kayakBrand, kayakTable } from './kayaks.ts'
 import { mailAddress } from './mails.ts'
 import { feeds } from './press.ts'
 import { demoRivals } from './rivals.ts'
-import { fillHooks, fillTeams } from './team.ts'
+import { fillReplies } from './replies.ts'
+import { fillHooks, fillTeams, fillTriage } from './team.ts'
 
 /**
  * Fills a running Murrabel as its owner would: signs in, connects the profiles by OAuth with consent given on the
@@ -197,6 +198,7 @@ if (!regulars.some(({ standing }) => standing)) {
 }
 
 await fillHooks(call, siteAddress)
+await fillReplies(call)
 const { total: followUps } = await call<{ total: number }>('GET', '/api/follow-ups?limit=1')
 if (!followUps) {
   const { me } = await call<{ me: { id: number } }>('GET', '/api/brand')
@@ -213,6 +215,7 @@ if (!followUps) {
 }
 
 await fillTeams(call, Date.now())
+await fillTriage(call)
 
 /** The second brand has what its review page wrote; its owner brings it in. */
 await call('DELETE', '/api/session')

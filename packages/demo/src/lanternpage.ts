@@ -206,7 +206,11 @@ class LanternpageWorld {
     if (this.random() > answeredBy(this.end, to.at, often)) return
     const at = answerTime(this.random, to.at)
     if (at > this.end) return
-    const content = this.writer.answer(kind, { at, place, language: 'en', name: name.split(' ')[0] })
+    const content = this.writer.answer(
+      kind,
+      { at, place, language: 'en', name: name.split(' ')[0] },
+      to.content,
+    )
     this.note({ at, page: to.page, author: this.byTeam(to.page), content, inReplyTo: to.id })
     const back = at + 2 * hour * this.random()
     if (this.random() < 0.04 && back < this.end - day) {
@@ -263,7 +267,8 @@ class LanternpageWorld {
       const conversation = `${page}-${who.id}`
       const author = { id: who.id, name: who.name, handle: who.handle }
       const subject: Subject = { at, place, language: who.language, name: who.name.split(' ')[1] }
-      this.note({ at, page, author, content: this.writer.message(subject), conversation })
+      const asked = this.writer.message(subject)
+      this.note({ at, page, author, content: asked, conversation })
       let last = at
       if (this.random() < 0.3) {
         last = at + (0.1 + 2 * this.random()) * hour
@@ -276,11 +281,11 @@ class LanternpageWorld {
           at: reply,
           page,
           author: this.byTeam(page),
-          content: this.writer.answer('question', {
-            ...subject,
-            language: 'en',
-            name: who.name.split(' ')[0],
-          }),
+          content: this.writer.answer(
+            'question',
+            { ...subject, language: 'en', name: who.name.split(' ')[0] },
+            asked,
+          ),
           conversation,
         })
     }

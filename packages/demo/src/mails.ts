@@ -5,6 +5,7 @@ import type { Writer } from './bookings.ts'
 import { People, type Somebody } from './people.ts'
 import { decksByLanguage, pick, seeded, type Random } from './random.ts'
 import { mailManners, mailTalks, quoteLine, type MailTalk } from './sentences/mails.ts'
+import { pitchSenders, pitchSubject, pitchText } from './sentences/pitches.ts'
 import { slotsOf } from './talkSlots.ts'
 
 /** As the mailroom remembers: a mail in a folder of a mailbox, as it travelled (base64). */
@@ -55,7 +56,7 @@ export function mails({ seed, end, scale }: { seed: number; end: number; scale: 
     if (!writers.has(email))
       writers.set(email, { name: who.name, email, phone: '', language, at, said: saidIn(written) })
   })
-  all.push(...byMachines(random, all))
+  all.push(...byMachines(random, all), ...pitches(end))
   const uids = { mails: 0, sent: 0 }
   const lines = all
     .filter(({ at }) => at <= end)
@@ -131,6 +132,21 @@ function quoted(language: MailTalk['language'], { at, from, text }: Written): st
     .split('\n')
     .map((line) => `> ${line}`)
     .join('\n')}`
+}
+
+/** One pitch under three names, of these days: what nobody on the piers wants to read twice. */
+function pitches(end: number): Written[] {
+  return pitchSenders.map(({ name, email, opening }, i) => ({
+    at: end - (5 - i) * 9 * hour - 17 * minute * i,
+    ours: false,
+    from: `${name} <${email}>`,
+    to: brand,
+    subject: pitchSubject,
+    id: `<pitch.${i}.${end.toString(36)}@${email.split('@')[1]}>`,
+    before: [],
+    text: `${opening}\n\n${pitchText}\n\n${name}`,
+    ref: '',
+  }))
 }
 
 /** Now and then an answering machine answers us, or a mail of ours does not arrive. */

@@ -240,9 +240,13 @@ class OpenNetWorld {
     if (at > this.end) return
     const name = to.author.name.split(' ')[0]
     const { conversation } = to
-    this.own(at, this.writer.answer(kind, { ...subject, at, language: 'en', name }).slice(0, 300), {
-      ...(conversation ? { conversation } : { answers: to }),
-    })
+    this.own(
+      at,
+      this.writer.answer(kind, { ...subject, at, language: 'en', name }, to.content).slice(0, 300),
+      {
+        ...(conversation ? { conversation } : { answers: to }),
+      },
+    )
   }
 
   /** The brand's own posts, and what people write under them. */

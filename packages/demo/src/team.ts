@@ -1,3 +1,5 @@
+import { pitchText } from './sentences/pitches.ts'
+
 /** Asks Murrabel as its owner would. */
 type Call = <T>(method: string, path: string, body?: unknown) => Promise<T>
 
@@ -34,6 +36,26 @@ export async function fillTeams(call: Call, now: number): Promise<void> {
       until: dayOf(new Date(monday.getTime() + 4 * 86_400_000)),
       takeOver: idOf('Tamsin'),
     })
+}
+
+interface Row {
+  threadId: number
+  text: string
+}
+
+/** What a team has in its hands, what was put first, and what is spam. */
+export async function fillTriage(call: Call): Promise<void> {
+  const { teams } = await call<{ teams: { id: number; name: string }[] }>('GET', '/api/brand')
+  const care = teams.find(({ name }) => name === 'Guest care')
+  const list = async (lens: string) =>
+    (await call<{ rows: Row[] }>('GET', `/api/entries?unit=threads&limit=100&${lens}`)).rows
+  if (!care || (await list(`given=team-${care.id}`)).length) return
+  const open = await list('state=open&given=nobody&order=pressing')
+  const offers = (await list('channel=email&order=newest')).filter(({ text }) => text.includes(pitchText))
+  for (const { threadId } of open.filter(({ text }) => text.length > 60).slice(5, 8))
+    await call('PUT', `/api/threads/${threadId}/given`, { to: null, team: care.id })
+  if (open[9]) await call('PUT', `/api/threads/${open[9].threadId}/priority`, { priority: 1 })
+  if (offers[0]) await call('POST', `/api/threads/${offers[0].threadId}/events`, { kind: 'spam' })
 }
 
 /** The board in the crew room hears what is finished and what was promised. */

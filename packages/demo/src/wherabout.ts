@@ -96,12 +96,11 @@ class WheraboutWorld {
     if (to.op === 'answer' || this.random() > answeredBy(this.end, to.at, often)) return
     const at = answerTime(this.random, to.at) + (to.op === 'review' ? 3 * hour * this.random() : 0)
     if (at > this.end) return
-    const text = this.writer.answer(kind, {
-      at,
-      place: place.name,
-      language: 'en',
-      name: to.author.name.split(' ')[0],
-    })
+    const text = this.writer.answer(
+      kind,
+      { at, place: place.name, language: 'en', name: to.author.name.split(' ')[0] },
+      to.text,
+    )
     this.items.push({
       op: 'answer',
       id: `t${++this.number}`,

@@ -8,6 +8,7 @@ import {
   winterTimetable,
 } from './sentences/englishEvents.ts'
 import { englishMessages, englishQuestions, englishReplies } from './sentences/englishTalk.ts'
+import { fittingAnswers } from './sentences/fittingAnswers.ts'
 import { crewNames } from './sentences/names.ts'
 import { french, german, others, spanish, type LanguageBank } from './sentences/otherLanguages.ts'
 import type { Language } from './people.ts'
@@ -176,8 +177,12 @@ export class Writer {
     return this.fill(this.from(follow ? englishMessages.followUp : englishMessages.request), subject)
   }
 
-  answer(kind: 'good' | 'bad' | 'question', subject: Subject): string {
-    return this.fill(this.from(englishReplies[kind]), subject)
+  /** @param to what was asked: where an answer fits it, that is given */
+  answer(kind: 'good' | 'bad' | 'question', subject: Subject, to = ''): string {
+    // Drawn in any case, so that whatever is said afterwards stays the same.
+    const drawn = this.from(englishReplies[kind])
+    const fitting = kind === 'question' ? fittingAnswers.find(([asked]) => asked.test(to))?.[1] : undefined
+    return this.fill(fitting ?? drawn, subject)
   }
 
   about(

@@ -1,3 +1,4 @@
+import { changesLenses } from './live/live.ts'
 import type { CountAnswer, LiveEvent } from '@murrabel/contract'
 import type { ThreadCount } from './store/queries/entries/entryCount.ts'
 
@@ -40,7 +41,7 @@ export class LensCounts {
 
   /** Takes in what was told to a brand. Must hear everything that changes what a lens holds. */
   hear(brandId: number, event: LiveEvent): void {
-    if (['profiles', 'alerts', 'visitor', 'writing'].includes(event.kind)) return
+    if (!changesLenses(event)) return
     const named = 'threads' in event && event.threads.length > 0 ? event.threads : null
     for (const [key, kept] of this.kept) {
       if (kept.brandId !== brandId) continue

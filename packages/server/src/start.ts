@@ -7,7 +7,7 @@ import { serve } from './http/serve.ts'
 import { networkClients } from './networkClients.ts'
 import { startJobs } from './jobs/start.ts'
 import { dueWork } from './jobs/due/dueWork.ts'
-import { liveChannel, startLive } from './live/live.ts'
+import { changesLenses, liveChannel, startLive } from './live/live.ts'
 import { startListener } from './store/listener.ts'
 import { dueChannel } from './store/queries/jobs/dueWork.ts'
 import { openDatabase, type Database } from './store/database.ts'
@@ -54,7 +54,7 @@ export async function start(
   const textWorker = startTextWorker(config.databaseUrl)
   live.onAny((event, brandId) => {
     lensCounts.hear(brandId, event)
-    if (!['profiles', 'alerts', 'visitor', 'writing'].includes(event.kind)) textWorker.forget()
+    if (changesLenses(event)) textWorker.forget()
   })
   const fileWorker = startFileWorker(config.databaseUrl)
   const readingWorker = startReadingWorker()

@@ -17,7 +17,8 @@ declare module 'vue-router' {
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: '/inbox' },
+    { path: '/', redirect: '/today' },
+    { path: '/today', component: () => import('./sections/today/TodayPage.vue') },
     {
       path: '/join/:token',
       component: () => import('./sections/account/JoinPage.vue'),
@@ -39,6 +40,7 @@ export const router = createRouter({
       path: '/inbox/people/:person(\\d+)?',
       component: () => import('./sections/people/PeoplePage.vue'),
     },
+    { path: '/inbox/week-ahead', component: () => import('./sections/staffing/WeekAheadPage.vue') },
     { path: '/inbox/follow-ups', component: () => import('./sections/followUps/FollowUpsPage.vue') },
     {
       path: '/watch',
@@ -60,6 +62,7 @@ export const router = createRouter({
     { path: '/set-up/colleagues', component: () => import('./sections/colleagues/ColleaguesPage.vue') },
     { path: '/set-up/account', component: () => import('./sections/account/AccountPage.vue') },
     { path: '/set-up/log', component: () => import('./sections/log/LogPage.vue') },
+    { path: '/set-up/replies', component: () => import('./sections/replies/RepliesPage.vue') },
     { path: '/set-up/keys', component: () => import('./sections/keys/KeysPage.vue') },
     { path: '/set-up/places', component: () => import('./sections/places/PlacesPage.vue') },
     {

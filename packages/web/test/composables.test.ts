@@ -212,6 +212,8 @@ describe('live events', () => {
       'profiles',
       'people',
       'followUps',
+      'lenses',
+      'patterns',
       'brand',
       'hooks',
       'watches',
@@ -219,7 +221,7 @@ describe('live events', () => {
       'alerts',
     ])
     stream!.onopen!()
-    expect(heard).toHaveLength(9)
+    expect(heard).toHaveLength(11)
   })
   test('what changed while the page was loading is asked for; after a slow opening everybody looks again', () => {
     const clock = vi.spyOn(performance, 'now').mockReturnValue(700)
@@ -276,6 +278,23 @@ describe('live events', () => {
     expect(look).not.toHaveBeenCalled()
     vi.advanceTimersByTime(100)
     expect(look).toHaveBeenCalledTimes(1)
+  })
+  test('while an answer is under way nothing is asked again, and once more when it is there', async () => {
+    vi.useFakeTimers()
+    let answer = () => {}
+    const look = vi.fn(() => new Promise<void>((resolve) => (answer = resolve)))
+    const notice = gathered(look, 100)
+    for (let i = 0; i < 40; i++) {
+      notice()
+      await vi.advanceTimersByTimeAsync(60)
+    }
+    expect(look).toHaveBeenCalledTimes(1)
+    answer()
+    await vi.advanceTimersByTimeAsync(500)
+    expect(look).toHaveBeenCalledTimes(2)
+    answer()
+    await vi.advanceTimersByTimeAsync(500)
+    expect(look).toHaveBeenCalledTimes(2)
   })
   test('notices that never pause are looked at too', () => {
     vi.useFakeTimers()

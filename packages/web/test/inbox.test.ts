@@ -85,6 +85,8 @@ describe('the entries of a thread', () => {
         error: state === 'failed' ? 'refused: 403 No answers here' : null,
         uncertain: false,
         deliveredAt: null,
+        sendAt: null,
+        written: null,
       },
     })
     const html = mount(ThreadEntries, {
@@ -147,23 +149,109 @@ describe('writing an answer', () => {
   const box = async (more: Parameters<typeof thread>[0] = {}) =>
     mount(ReplyBox, { ...(await mounting()), props: { thread: thread(more) }, attachTo: document.body })
   const sent = {
-    thread: { id: 9, state: 'done', edition: 4, setAsideUntil: null, givenTo: null },
+    thread: {
+      id: 9,
+      state: 'done',
+      edition: 4,
+      setAsideUntil: null,
+      givenTo: null,
+      teamId: null,
+      priority: 0,
+      spam: false,
+    },
     eventId: 5,
   }
 
+  const repliesOf = (calls: ReturnType<typeof fakeServer>['calls']) =>
+    calls
+      .filter(({ path }) => path.endsWith('/replies'))
+      .map(({ body }) => body as { text: string; key: string; edition: number; private: boolean })
+
+  test('what was found in an answer is told first; sent once more as it is, it goes; changed, it is looked at anew', async () => {
+    const { calls } = fakeServer({
+      'POST /api/threads/9/replies/check': (body: unknown) => ({
+        body: (body as { text: string }).text.includes('Hester')
+          ? [
+              { kind: 'name', words: 'Hester', start: 5, end: 11 },
+              { kind: 'question', words: 'Is it late?' },
+            ]
+          : [],
+      }),
+      'POST /api/threads/9/replies': sent,
+    })
+    const html = await box()
+    const submit = async () => {
+      await html.find('form').trigger('submit')
+      await flushPromises()
+    }
+    await html.find('textarea').setValue('Dear Hester, sorry.')
+    await submit()
+    expect(html.find('[data-test=doubts]').text()).toContain('It greets “Hester”, who is not this customer.')
+    expect(html.find('[data-test=doubts]').text()).toContain('“Is it late?”')
+    expect(repliesOf(calls)).toHaveLength(0)
+    await html.find('[data-test=doubts] button').trigger('click')
+    const area = html.find('textarea').element
+    expect(area.value.slice(area.selectionStart, area.selectionEnd)).toBe('Hester')
+    await html.find('textarea').setValue('Dear Hester, sorry!')
+    expect(html.find('[data-test=doubts]').exists()).toBe(false)
+    await submit()
+    expect(repliesOf(calls)).toHaveLength(0)
+    await submit()
+    expect(repliesOf(calls)).toMatchObject([{ text: 'Dear Hester, sorry!' }])
+    await html.find('textarea').setValue('Dear Perrin, sorry.')
+    await submit()
+    expect(repliesOf(calls)).toHaveLength(2)
+  })
+  test('a draft from another machine is there with what came since; what was typed here later wins', async () => {
+    fakeServer({ 'PUT /api/threads/9/draft': undefined })
+    const draft = { text: 'From the desk', private: false, edition: 2, at: '2026-11-22T19:00:00Z' }
+    const later = entry({
+      id: 2,
+      author: 'Ivo Oduya',
+      direction: 'out',
+      text: 'Answered.',
+      at: '2026-11-22T20:00:00Z',
+    })
+    const html = await box({ draft, entries: [entry(), later] })
+    expect(html.find('textarea').element.value).toBe('From the desk')
+    expect(html.find('[data-test=while-writing]').text()).toContain('Ivo Oduya')
+    expect(html.find('[data-test=while-writing]').text()).toContain('Your draft of')
+    await html.find('textarea').setValue('From here')
+    html.unmount()
+    expect((await box({ draft })).find('textarea').element.value).toBe('From here')
+  })
+  test('what comes while one writes, and who was given the thread, stands above the answer', async () => {
+    fakeServer({ 'PUT /api/threads/9/draft': undefined })
+    const html = await box()
+    const more = { entries: [entry(), entry({ id: 2, text: 'Are you there?' })], edition: 4, givenTo: 3 }
+    await html.setProps({ thread: thread(more) })
+    expect(html.find('[data-test=while-writing]').exists()).toBe(false)
+    await html.setProps({ thread: thread() })
+    await html.find('textarea').setValue('We are')
+    await html.setProps({ thread: thread(more) })
+    expect(html.find('[data-test=while-writing]').text()).toContain('Are you there?')
+    expect(html.find('[data-test=while-writing]').text()).toContain('Ivo Oduya was assigned this thread')
+  })
   test('sends the text, the edition that was seen, and a key', async () => {
-    const { calls } = fakeServer({ 'POST /api/threads/9/replies': sent })
+    const { calls } = fakeServer({
+      'POST /api/threads/9/replies/check': [],
+      'POST /api/threads/9/replies': sent,
+    })
     const html = await box()
     await html.find('textarea').setValue('We are sorry.')
     await html.find('form').trigger('submit')
     await flushPromises()
-    expect(calls[0]!.body).toMatchObject({ text: 'We are sorry.', edition: 3, finish: true, anyway: false })
-    expect((calls[0]!.body as { key: string }).key).toMatch(/^[0-9a-f-]{36}$/)
+    const [reply] = repliesOf(calls)
+    expect(reply).toMatchObject({ text: 'We are sorry.', edition: 3, finish: true, anyway: false })
+    expect(reply!.key).toMatch(/^[0-9a-f-]{36}$/)
     expect(html.emitted('sent')).toEqual([[sent, true]])
     expect(html.find('textarea').element.value).toBe('')
   })
   test('goes to the author alone when that is wanted, and says so before', async () => {
-    const { calls } = fakeServer({ 'POST /api/threads/9/replies': sent })
+    const { calls } = fakeServer({
+      'POST /api/threads/9/replies/check': [],
+      'POST /api/threads/9/replies': sent,
+    })
     const html = await box({ reply: { ...thread().reply, privately: true } })
     expect(html.text()).toContain('Public answer')
     await html.find('[data-test=in-private]').trigger('click')
@@ -171,7 +259,7 @@ describe('writing an answer', () => {
     await html.find('textarea').setValue('Only you.')
     await html.find('form').trigger('submit')
     await flushPromises()
-    expect(calls[0]!.body).toMatchObject({ text: 'Only you.', private: true })
+    expect(repliesOf(calls)[0]).toMatchObject({ text: 'Only you.', private: true })
     // The next one is public again.
     expect(html.text()).toContain('Public answer')
   })
@@ -186,6 +274,7 @@ describe('writing an answer', () => {
         height: null,
         inline: false,
       },
+      'POST /api/threads/9/replies/check': [],
       'POST /api/threads/9/replies': sent,
       'DELETE /api/attachments/4': null,
     })
@@ -209,7 +298,33 @@ describe('writing an answer', () => {
     await choose()
     await html.find('form').trigger('submit')
     await flushPromises()
-    expect(calls.at(-1)!.body).toMatchObject({ text: 'See these.', attachments: [4] })
+    expect(calls.findLast(({ path }) => path.endsWith('/replies'))!.body).toMatchObject({
+      text: 'See these.',
+      attachments: [4],
+    })
+  })
+  test('files that were put beside the draft are there, what is put there elsewhere comes, what was dropped stays away', async () => {
+    fakeServer({ 'DELETE /api/attachments/4': null })
+    const file = (id: number) => ({
+      id,
+      name: `${id}.txt`,
+      type: 'text/plain',
+      bytes: 9,
+      width: null,
+      height: null,
+      inline: false,
+    })
+    const reply = { ...thread().reply, files: { most: 5, bytes: 100 } }
+    const html = await box({ reply, draftFiles: [file(4), file(5)] })
+    const names = () => html.findAll('[data-test=files] li a').map((each) => each.text())
+    expect(names()).toEqual(['4.txt', '5.txt'])
+    await html.find('[data-test=files] button').trigger('click')
+    await html.setProps({ thread: thread({ reply, draftFiles: [file(4), file(5), file(6)] }) })
+    expect(names()).toEqual(['5.txt', '6.txt'])
+    // One that went to a lead, and is returned.
+    await html.setProps({ thread: thread({ reply, draftFiles: [file(5), file(6)] }) })
+    await html.setProps({ thread: thread({ reply, draftFiles: [file(4), file(5), file(6)] }) })
+    expect(names()).toEqual(['5.txt', '6.txt', '4.txt'])
   })
   test('with nothing, or with too much, cannot be sent and says by how much', async () => {
     const { calls } = fakeServer({})
@@ -218,7 +333,7 @@ describe('writing an answer', () => {
     await html.find('textarea').setValue('x'.repeat(53))
     expect(html.text()).toContain('3 characters too many')
     await html.find('form').trigger('submit')
-    expect(calls).toHaveLength(0)
+    expect(calls.filter(({ method }) => method !== 'GET')).toHaveLength(0)
   })
   test('what is typed is there again', async () => {
     const html = await box()
@@ -228,7 +343,10 @@ describe('writing an answer', () => {
   })
   test('a refusal keeps the text and the key, so that sending again sends once', async () => {
     const answers = [{ status: 409, body: problemOf('threadChanged') }, { body: sent }]
-    const { calls } = fakeServer({ 'POST /api/threads/9/replies': () => answers.shift()! })
+    const { calls } = fakeServer({
+      'POST /api/threads/9/replies/check': [],
+      'POST /api/threads/9/replies': () => answers.shift()!,
+    })
     const html = await box()
     await html.find('textarea').setValue('We are sorry.')
     await html.find('form').trigger('submit')
@@ -241,7 +359,7 @@ describe('writing an answer', () => {
       .find((b) => b.text() === 'Send anyway')!
       .trigger('click')
     await flushPromises()
-    const [first, second] = calls.map((c) => c.body as { key: string; edition: number; anyway: boolean })
+    const [first, second] = repliesOf(calls)
     expect(second).toMatchObject({ key: first!.key, edition: 8, anyway: true })
   })
   test('a server that is away is told, and nothing is lost', async () => {

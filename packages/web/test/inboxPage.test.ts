@@ -36,7 +36,16 @@ const changed = (
   state: 'open' | 'done' | 'aside' | 'waiting',
   eventId: number | null = 70,
 ): ThreadChangeAnswer => ({
-  thread: { id, state, edition: 4, setAsideUntil: null, givenTo: null },
+  thread: {
+    id,
+    state,
+    edition: 4,
+    setAsideUntil: null,
+    givenTo: null,
+    teamId: null,
+    priority: 0,
+    spam: false,
+  },
   eventId,
 })
 const rows = () => [

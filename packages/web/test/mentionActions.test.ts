@@ -26,7 +26,16 @@ async function use(answers: Parameters<typeof fakeServer>[0], given: EntryRow[],
   return { actions, rows: given, now: (id: number) => rows.get(id)!, sent, ...server }
 }
 const changedThread = (id: number, eventId: number | null = id + 100) => ({
-  thread: { id, state: 'done', edition: 4, setAsideUntil: null, givenTo: null },
+  thread: {
+    id,
+    state: 'done',
+    edition: 4,
+    setAsideUntil: null,
+    givenTo: null,
+    teamId: null,
+    priority: 0,
+    spam: false,
+  },
   eventId,
 })
 const three = () => [

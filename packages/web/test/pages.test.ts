@@ -176,8 +176,8 @@ describe('signing in', () => {
     fakeServer({ 'POST /api/session': brandAnswer(), 'GET /api/entries/count': { count: 0, pastDue: 0 } })
     for (const [to, landed] of [
       ['/watch?watch=4', '/watch?watch=4'],
-      ['//elsewhere.example', '/inbox'],
-      ['https://elsewhere.example', '/inbox'],
+      ['//elsewhere.example', '/today'],
+      ['https://elsewhere.example', '/today'],
     ]) {
       const { html, router } = await page(`/sign-in?to=${encodeURIComponent(to!)}`)
       await fill(html as VueWrapper, 'a@b.example', 'x')

@@ -65,8 +65,8 @@ describe('the list of shortcuts', () => {
   test('names each of them once', async () => {
     await open()
     const own = [...document.querySelectorAll('.own')].map((each) => each.textContent?.trim())
-    expect(own).toHaveLength(16)
-    expect(new Set(own).size).toBe(16)
+    expect(own).toHaveLength(19)
+    expect(new Set(own).size).toBe(19)
     const names = [...document.querySelectorAll('li span')].map((each) => each.textContent ?? '')
     expect(names.filter((name) => !name || name.includes('keys.'))).toEqual([])
   })

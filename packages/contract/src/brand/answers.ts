@@ -67,6 +67,14 @@ export type LiveEvent =
   /** Who is who has changed. */
   | { kind: 'people' }
   | { kind: 'followUps' }
+  /** A colleague is somewhere else, begins to write, or has gone. */
+  | { kind: 'presence'; colleague: number; threads: number[]; writing: boolean; here: boolean }
+  /** A colleague was told of something, or has seen it. */
+  | { kind: 'notices'; colleague: number }
+  /** Lenses that are kept. */
+  | { kind: 'lenses' }
+  /** Patterns and sign-offs. */
+  | { kind: 'patterns' }
   /** The brand or its places are set up otherwise. */
   | { kind: 'brand' }
   /** A message to another program has arrived, or has not. */

@@ -28,6 +28,9 @@ export interface EntryRow {
   doubt: boolean
   state: ThreadState
   givenTo: number | null
+  teamId: number | null
+  priority: 0 | 1 | 2
+  spam: boolean
   dueAt: string | null
   /** By which the order "most pressing" goes. */
   pressingAt: string | null

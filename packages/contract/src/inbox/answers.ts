@@ -1,10 +1,12 @@
 import type { Wish } from '@murrabel/core/meaning'
 import type { AttachmentAnswer, PictureAnswer } from '../attachments/answers.ts'
+import type { ApprovalAnswer } from '../approvals/answers.ts'
 import type { ChatVisitor } from '../chat/answers.ts'
 import type { ActionState } from '@murrabel/core/actions'
 import type { UrgencyPart } from '@murrabel/core/inbox'
 import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { SentimentSpanAnswer } from '../entries/answers.ts'
+import type { KeptDraft, NoteAnswer } from '../together/answers.ts'
 import type { Span } from '../shared/span.ts'
 
 /** One row of a list. */
@@ -105,6 +107,10 @@ export interface ThreadEntry {
     uncertain: boolean
     /** When the network says that it arrived; null where it says nothing. */
     deliveredAt: string | null
+    /** When it goes out, where a time was chosen. */
+    sendAt: string | null
+    /** What was written, where that is not the text as it stands here: its markup. */
+    written: string | null
   } | null
 }
 
@@ -151,6 +157,13 @@ export interface ThreadAnswer {
   state: ThreadState
   setAsideUntil: string | null
   givenTo: number | null
+  /** The team whose it is until somebody of it takes it. */
+  teamId: number | null
+  priority: 0 | 1 | 2
+  /** Its entries can be brought into one thread with others, or taken apart, by hand. */
+  regroups: boolean
+  /** Put aside as spam: by a person, or for what people said of another thread. */
+  spam: { why: 'person' | 'sender' | 'words'; like: number | null } | null
   dueAt: string | null
   private: boolean
   paid: boolean
@@ -190,12 +203,22 @@ export interface ThreadAnswer {
     maxParts: number | null
     public: boolean
     /** It goes by e-mail, to this address, instead of to where it was said. */
+    /** The answer may be laid out: its text is markup (`@murrabel/core/markup`). */
+    markup: boolean
     handedOff: { address: string } | null
     reason?: string
   }
   watches: { id: number; name: string; hits: Span[] }[]
   /** The post that this is said under; null where there is none, or we have not seen it. */
   post: PostAnswer | null
+  /** For colleagues alone, oldest first. */
+  notes: NoteAnswer[]
+  /** Answers for which a lead's word was asked, oldest first. */
+  approvals: ApprovalAnswer[]
+  /** What whoever asks has begun to answer; null: nothing. */
+  draft: KeptDraft | null
+  /** What they have put beside it. */
+  draftFiles: AttachmentAnswer[]
   /** Who writes from a page of the brand's own site. */
   visitor: ChatVisitor | null
 }
@@ -207,7 +230,39 @@ export interface ThreadChangeAnswer {
     edition: number
     setAsideUntil: string | null
     givenTo: number | null
+    teamId: number | null
+    priority: 0 | 1 | 2
+    spam: boolean
   }
+  /** Threads that were put aside with it, for being like it. */
+  also?: number
+  /** The thread that was made of it. */
+  made?: number
   /** To undo it with; null when nothing changed. */
   eventId: number | null
+}
+
+/** A thread whose mails could come into another. */
+export interface Mergeable {
+  id: number
+  author: string
+  title: string | null
+  text: string
+  at: string
+  state: ThreadState
+  /** Of the same person; otherwise about the same subject. */
+  samePerson: boolean
+}
+
+/** What a change of many threads did. */
+export interface ManyChangeAnswer {
+  /** With what takes it back; those that were so already are not among them. */
+  changed: { thread: number; event: number }[]
+  refused: { thread: number; code: string }[]
+}
+
+export interface ManyUndoAnswer {
+  undone: number[]
+  /** What stands in the way: usually that somebody did something since. */
+  refused: { thread: number; code: string }[]
 }

@@ -11,6 +11,10 @@ export const inboxProblems = {
     'A colleague acted on this thread while you wrote. Nothing was sent; your text is kept. Look at the thread, then send again.',
   ),
   reportNotPossible: refusal(409, 'This network takes no reports of this. Nothing was sent.'),
+  cannotRegroup: refusal(
+    409,
+    'Only mails of one address can be brought into one thread or taken apart, and the first of a thread stays where it is. Nothing was changed.',
+  ),
   replyNotPossible: refusal(409, 'This channel takes no reply here. Nothing was sent.'),
   contactStopped: refusal(
     409,

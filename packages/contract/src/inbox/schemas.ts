@@ -16,6 +16,16 @@ export const replySchema = object({
   attachments: ids(50).default([]),
   /** Send although a colleague has acted in between. */
   anyway: boolean().default(false),
+  /** The pattern it was begun with. */
+  pattern: id().nullable().default(null),
+  /** Whose name stands under it; null: nobody's. */
+  signOff: id().nullable().default(null),
+  /** When it is to go out; null: at once. */
+  sendAt: string()
+    .nullable()
+    .default(null)
+    .max(40)
+    .test('time', 'not a time', (v) => v == null || isInstant(v)),
 })
 
 /** An answer goes by e-mail from now on. */
@@ -28,16 +38,19 @@ export type HandOffDraft = InferType<typeof handOffSchema>
 
 export const threadEventSchema = object({
   kind: string()
-    .oneOf(['finish', 'reopen', 'setAside'] as const)
+    .oneOf(['finish', 'reopen', 'setAside', 'spam', 'notSpam'] as const)
     .required(),
-  until: string().when('kind', {
-    is: 'setAside',
-    then: (s) =>
-      s
-        .required('say until when')
-        .max(40)
-        .test('time', 'not a time', (v) => isInstant(v ?? '')),
-  }),
+  /** Null: until they write. */
+  until: string()
+    .nullable()
+    .when('kind', {
+      is: 'setAside',
+      then: (s) =>
+        s
+          .defined('say until when')
+          .max(40)
+          .test('time', 'not a time', (v) => v === null || isInstant(v ?? '')),
+    }),
 })
 
 export const tagSchema = object({
@@ -79,11 +92,98 @@ export const reportSchema = object({
 
 export type ReportDraft = InferType<typeof reportSchema>
 
-/** To somebody, to nobody, or to whoever of a team has the fewest. */
-export const giveSchema = object({ to: id().nullable().defined(), team: id().nullable().default(null) })
+/** To somebody, to nobody, to a team, or shared: to whoever of the team has the fewest. */
+export const giveSchema = object({
+  to: id().nullable().defined(),
+  team: id().nullable().default(null),
+  share: boolean().default(false),
+})
 export interface GiveDraft {
   to: number | null
   team?: number | null
+  share?: boolean
+}
+
+/** Another thread whose mails come into this one. */
+export const mergeSchema = object({ thread: id().required() })
+export interface MergeDraft {
+  thread: number
+}
+
+/** From this entry on it is a thread of its own. */
+export const splitSchema = object({ entry: id().required() })
+export interface SplitDraft {
+  entry: number
+}
+
+const priority = () => number().integer().min(0).max(2)
+
+/** 0 usual, 1 raised, 2 highest. */
+export const prioritySchema = object({ priority: priority().required() })
+export interface PriorityDraft {
+  priority: number
+}
+
+export const manyKinds = ['finish', 'reopen', 'setAside', 'spam', 'notSpam', 'give', 'prioritise'] as const
+
+/** One change of many threads: an event, whom they are given to, or how high they are put. */
+export const manyChangeSchema = object({
+  threads: ids(500).min(1).required(),
+  kind: string()
+    .oneOf([...manyKinds])
+    .required(),
+  until: string()
+    .nullable()
+    .max(40)
+    .test('time', 'not a time', (v) => v == null || isInstant(v)),
+  to: id().nullable().default(null),
+  team: id().nullable().default(null),
+  share: boolean().default(false),
+  priority: priority().when('kind', { is: 'prioritise', then: (s) => s.required() }),
+})
+export interface ManyChangeDraft {
+  threads: number[]
+  kind: (typeof manyKinds)[number]
+  /** Left out or null: until they write. */
+  until?: string | null
+  to?: number | null
+  team?: number | null
+  share?: boolean
+  priority?: number
+}
+
+/** What is left at the end of a shift: each thread with why, and to whom it goes; with neither it is nobody's. */
+export const handOverSchema = object({
+  threads: array()
+    .of(
+      object({
+        thread: id().required(),
+        to: id().nullable().default(null),
+        team: id().nullable().default(null),
+        why: lines(500).default(''),
+      }),
+    )
+    .min(1)
+    .max(200)
+    .required(),
+  /** What holds for all of them. */
+  word: lines(1000).default(''),
+})
+export interface HandOverDraft {
+  threads: { thread: number; to: number | null; team?: number | null; why?: string }[]
+  word?: string
+}
+
+/** Changes of many threads to be taken back, by the events they made. */
+export const manyUndoSchema = object({
+  changes: array()
+    .of(object({ thread: id().required(), event: id().required() }))
+    .min(1)
+    .max(500)
+    .required(),
+})
+export interface ManyUndoDraft {
+  changes: { thread: number; event: number }[]
 }
 
 /** Calls an action back; `anyway` although it may have been done. */

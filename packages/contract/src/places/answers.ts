@@ -45,6 +45,8 @@ export interface BrandSetUp {
   /** Set when the brand was made: figures by day and hour go by it. */
   zone: string
   languages: string[]
+  /** A promise of more than this, in any currency, is doubted before it is sent; null: none is. */
+  promiseLimit: number | null
   /** How soon an answer is owed, in opening minutes. */
   due: DueMinutes
   /** What is owed otherwise; the first that fits decides. */

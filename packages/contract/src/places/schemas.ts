@@ -60,6 +60,7 @@ export const brandSetUpSchema = object({
     .min(1, 'name a language')
     .max(20)
     .required(),
+  promiseLimit: number().integer().min(0).max(1_000_000).nullable().optional(),
   due: object({
     messageMinutes: minutes().required(),
     questionMinutes: minutes().required(),
@@ -105,6 +106,8 @@ export interface BrandSetUpDraft {
   name: string
   nicknames: string[]
   languages: string[]
+  /** Left out: as it was. */
+  promiseLimit?: number | null
   due: DueMinutes
   rules: DueRule[]
 }

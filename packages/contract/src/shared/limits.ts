@@ -11,4 +11,9 @@ export const limits = {
   pageRows: 200,
   /** Threads whose rows are asked for by their ids. */
   threadsAsked: 100,
+  /** Lenses that somebody keeps, or the team does. */
+  keptLenses: 100,
+  patterns: 500,
+  signOffs: 100,
+  ownLines: 200,
 } as const

@@ -19,4 +19,5 @@ export {
 } from './threadState.ts'
 export { wantedOf, type Waiting, type Wanted } from './wanted.ts'
 export { isSaidAnew } from './saidAnew.ts'
+export { spamPrint, spamReason, type SpamMark, type SpamReason, type SpamSigns } from './spam.ts'
 export { shareOut, type Taker } from './shareOut.ts'

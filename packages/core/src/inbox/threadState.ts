@@ -12,8 +12,12 @@ export type ThreadEvent =
   | { kind: 'sendFailed' }
   | { kind: 'finish' }
   | { kind: 'reopen' }
-  /** @param until epoch milliseconds, later than now */
-  | { kind: 'setAside'; until: number }
+  /** It is spam: nobody waits for us. */
+  | { kind: 'spam' }
+  /** It was none after all. */
+  | { kind: 'notSpam' }
+  /** @param until epoch milliseconds, later than now; null: until they write */
+  | { kind: 'setAside'; until: number | null }
   /** The time of a thread that was set aside has come. */
   | { kind: 'wake' }
   /** A change is taken back. */
@@ -36,7 +40,7 @@ const unless = (here: boolean, there: Transition): Transition =>
   here ? { changed: false, reason: 'alreadyThere' } : there
 
 /**
- * The states of a thread: open, waiting (for the customer), aside (until a time) and done. A new incoming entry always
+ * The states of a thread: open, waiting (for the customer), aside (until a time, or until they write) and done. A new incoming entry always
  * opens it again. Names the next state or says why there is none; whoever calls records it. There is no other way in which
  * a thread changes its state.
  *
@@ -46,21 +50,24 @@ export function transition(from: ThreadPosition, event: ThreadEvent, now: number
   switch (event.kind) {
     case 'incoming':
     case 'reopen':
+    case 'notSpam':
     case 'sendFailed':
       return unless(from.state === 'open', to('open'))
     case 'nothingOwed':
     case 'finish':
+    case 'spam':
       return unless(from.state === 'done', to('done'))
     case 'answeredOutside':
       return unless(from.state === 'waiting', to('waiting'))
     case 'replied':
       return unless(from.state === 'done' || from.state === 'waiting', to('waiting'))
     case 'setAside':
-      if (event.until <= now) return { changed: false, reason: 'pastTime' }
+      if (event.until !== null && event.until <= now) return { changed: false, reason: 'pastTime' }
       return unless(from.state === 'aside' && from.setAsideUntil === event.until, to('aside', event.until))
     case 'wake':
-      if (from.state !== 'aside') return { changed: false, reason: 'notAside' }
-      return (from.setAsideUntil ?? 0) > now ? { changed: false, reason: 'tooEarly' } : to('open')
+      // Without a time it is they who open it again.
+      if (from.state !== 'aside' || from.setAsideUntil === null) return { changed: false, reason: 'notAside' }
+      return from.setAsideUntil > now ? { changed: false, reason: 'tooEarly' } : to('open')
     case 'undo':
       return unless(
         from.state === event.to.state && from.setAsideUntil === event.to.setAsideUntil,
@@ -78,6 +85,8 @@ export interface Arrival {
   answeredAt: number | null
   /** The latest incoming entry is another than before. */
   leadIsNew: boolean
+  /** It was put aside as spam; whoever writes again there is not heard. */
+  spam: boolean
   /** When the profile was connected. */
   connectedAt: number
   /** What is older than this before the day of connecting counts as history, in milliseconds. */
@@ -94,9 +103,11 @@ export function arrivalEvent({
   leadAt,
   answeredAt,
   leadIsNew,
+  spam,
   connectedAt,
   historyMs,
 }: Arrival): ThreadEvent | null {
+  if (spam) return state === 'open' ? { kind: 'nothingOwed' } : null
   if (origin === null || leadAt === null || origin === 'heard') return { kind: 'nothingOwed' }
   const answered = answeredAt !== null && answeredAt >= leadAt
   if (!leadIsNew) return state === 'open' && answered ? { kind: 'answeredOutside' } : null

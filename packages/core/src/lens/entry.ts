@@ -24,6 +24,11 @@ export interface LensEntry {
   /** Of the sentiment, 0 to 1; 1 when a person judged it. */
   confidence: number
   givenTo: number | null
+  /** The team whose it is until somebody of it takes it. */
+  team: number | null
+  priority: 0 | 1 | 2
+  /** Its thread was put aside as spam. */
+  spam: boolean
   watches: readonly number[]
   language: string
   /** Ids of account and story. */
@@ -85,10 +90,21 @@ export interface LensContext {
   zone: string
   /** Id of the colleague who looks. */
   me: number
+  /** Ids of the teams whoever looks is in. */
+  myTeams?: readonly number[]
   /** Readings of sentiment with less confidence are in doubt, 0 to 1. */
   doubtBelow?: number
   /** When the first entry of all was written, epoch milliseconds: where "at any time" begins. */
   since?: number | null
   /** Ids of the watches of a group and of the groups in it. */
   watchesOf(group: number): readonly number[]
+  /** The lenses that whoever looks keeps, their own and the team's. */
+  keptLenses?: readonly LensTest[]
+}
+
+/** A lens as one condition among others. */
+export interface LensTest {
+  matches(entry: LensEntry): boolean
+  /** True or false, never null. */
+  sql(query: { bind(value: unknown): string }): string
 }

@@ -12,6 +12,8 @@ export {
   logSubjects,
   peopleOrders,
   personStandings,
+  priorityValues,
+  spamValues,
   visitedValues,
   type EntryKind,
   type EntryOrigin,
@@ -39,5 +41,6 @@ export {
   logPredicate,
   peoplePredicate,
 } from './predicate.ts'
-export type { LensContext, LensEntry, LensFollowUp, LensLogLine, LensPerson } from './entry.ts'
+export { lensTest } from './lensTest.ts'
+export type { LensContext, LensEntry, LensFollowUp, LensLogLine, LensPerson, LensTest } from './entry.ts'
 export { lensPhrases } from './sentence.ts'

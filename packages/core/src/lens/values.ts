@@ -8,6 +8,13 @@ export type EntryOrigin = (typeof lensOrigins)[number]
 export const lensStates = ['open', 'waiting', 'aside', 'done'] as const
 export type ThreadState = (typeof lensStates)[number]
 
+/** How high a thread was put, at least. */
+export const priorityValues = ['any', 'raised', 'highest'] as const
+export type PriorityAsked = (typeof priorityValues)[number]
+
+export const spamValues = ['any', 'only', 'without'] as const
+export type SpamAsked = (typeof spamValues)[number]
+
 export const lensOrders = ['pressing', 'newest', 'oldest', 'reach', 'distinctive'] as const
 export type LensOrder = (typeof lensOrders)[number]
 

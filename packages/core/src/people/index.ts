@@ -1,4 +1,4 @@
-export { handleWords, meetingKeys, nameKey, nameWords, type NamedPerson } from './names.ts'
+export { handleWords, meetingKeys, nameKey, nameWords, titles, type NamedPerson } from './names.ts'
 export {
   closestNames,
   likeNames,

@@ -16,6 +16,8 @@ export type LikenessReason =
   /** Both spoke of these within days. */
   | { kind: 'topic'; words: string[]; at: number }
 
+type NamesReason = Extract<LikenessReason, { kind: 'names' }>
+
 export interface Likeness {
   /** How alike the names are, 0 to 1. */
   likeness: number
@@ -27,6 +29,8 @@ export const likeNames = 0.9
 const day = 86_400_000
 /** Two who speak of the same within so many days speak of the same occasion. */
 const occasionDays = 3
+/** People who may bear a name that, with a place, still points at somebody. */
+const mostBearers = 8
 /** Words that both must have said. */
 const sharedWords = 2
 
@@ -78,21 +82,32 @@ function wordsAlike(a: string, b: string): number {
  *
  * @example closestNames({ name: 'Perrin Oakes', handles: [] }, { name: 'x', handles: ['p_oakes'] }).other // "p_oakes"
  */
-export function closestNames(
-  one: NamedPerson,
-  other: NamedPerson,
-): Extract<LikenessReason, { kind: 'names' }> {
-  const spellings = ({ name, handles }: NamedPerson) => [
-    { text: name, words: nameWords(name) },
-    ...handles.map((text) => ({ text, words: handleWords(text) })),
-  ]
+export function closestNames(one: NamedPerson, other: NamedPerson): NamesReason {
   let best = { kind: 'names' as const, likeness: 0, one: one.name, other: other.name }
-  for (const a of spellings(one))
-    for (const b of spellings(other)) {
+  for (const a of spellingsOf(one))
+    for (const b of spellingsOf(other)) {
       const likeness = Math.max(namesAlike(a.words, b.words), runTogether(a.words, b.words))
       if (likeness > best.likeness) best = { kind: 'names', likeness, one: a.text, other: b.text }
     }
   return best
+}
+
+interface Spelling {
+  text: string
+  words: readonly string[]
+}
+/** Somebody is compared with many: their spellings are taken apart once. */
+const spelled = new WeakMap<NamedPerson, readonly Spelling[]>()
+
+function spellingsOf(person: NamedPerson): readonly Spelling[] {
+  const known = spelled.get(person)
+  if (known) return known
+  const spellings = [
+    { text: person.name, words: nameWords(person.name) },
+    ...person.handles.map((text) => ({ text, words: handleWords(text) })),
+  ]
+  spelled.set(person, spellings)
+  return spellings
 }
 
 /** "perrinoakes" and "Perrin Oakes". */
@@ -106,16 +121,22 @@ function runTogether(a: readonly string[], b: readonly string[]): number {
  * Whether two people may be one, and why: alike names together with a place both wrote about, or with an occasion both
  * spoke of. Alike names alone are no reason; nothing here makes it certain.
  *
+ * @param names how alike their names are, where that is known already
+ * @param bearers how many people meet under the rarest key that the two share (`meetingKeys`), themselves among them: where many
+ *   bear such a name, a place that both wrote about tells nobody from anybody
  * @returns null when they are not to be proposed
  */
-export function likenessOf(one: Comparable, other: Comparable): Likeness | null {
-  const names = closestNames(one, other)
+export function likenessOf(
+  one: Comparable,
+  other: Comparable,
+  { names = closestNames(one, other), bearers = 2 }: { names?: NamesReason; bearers?: number } = {},
+): Likeness | null {
   if (names.likeness < likeNames) return null
   const reasons: LikenessReason[] = []
   const topic = sharedTopic(one, other)
   if (topic) reasons.push(topic)
   const place = one.places.find((each) => other.places.includes(each))
-  if (place !== undefined) reasons.push({ kind: 'place', place })
+  if (place !== undefined && (topic || bearers <= mostBearers)) reasons.push({ kind: 'place', place })
   return reasons.length ? { likeness: names.likeness, reasons: [names, ...reasons] } : null
 }
 

@@ -1,7 +1,7 @@
 import { foldAccents } from '../text/index.ts'
 
 /** What stands before or after a name and is none. */
-const titles = new Set([
+export const titles: ReadonlySet<string> = new Set([
   'mr',
   'mrs',
   'ms',

@@ -75,7 +75,7 @@ export function distinctiveNumbered(
       back: before.get(key) ?? 0,
       backs: background.docs.length,
     })),
-    { words, minimum, options },
+    { docs: front, words, minimum, options },
   )
   const chosen = withoutOverlap(ranked, front, options.limit ?? 40)
   return chosen.map(({ key, count, z, docs }) => ({
@@ -109,6 +109,21 @@ function countOf(docs: readonly NumberedDoc[], wanted: ReadonlyMap<number, numbe
   return counts
 }
 
+/** Where each of these phrases is met first. */
+function firstPlaces(docs: readonly NumberedDoc[], wanted: ReadonlySet<number>): Map<number, number> {
+  const places = new Map<number, number>()
+  let place = 0
+  for (const doc of docs)
+    for (let i = 0; i < doc.length && places.size < wanted.size; i++, place++) {
+      const a = doc[i]!
+      const b = doc[i + 1]
+      if (!a) continue
+      for (const key of b ? [a, keyOf(a, b), keyOf(a, b, doc[i + 2] ?? 0)] : [a])
+        if (wanted.has(key) && !places.has(key)) places.set(key, place)
+    }
+  return places
+}
+
 interface Ranked {
   key: number
   count: number
@@ -117,7 +132,12 @@ interface Ranked {
 
 function rank(
   counted: readonly (Share & { key: number })[],
-  { words, minimum, options }: { words: readonly string[]; minimum: number; options: PhraseOptions },
+  {
+    docs,
+    words,
+    minimum,
+    options,
+  }: { docs: readonly NumberedDoc[]; words: readonly string[]; minimum: number; options: PhraseOptions },
 ): Ranked[] {
   const asked = new Set(options.without)
   const looked = counted
@@ -143,7 +163,12 @@ function rank(
   // Of phrases as distinctive as each other the one with more words of its own says more.
   const worth = ({ z, key }: Ranked) =>
     z * (0.9 + 0.1 * wordsOfKey(key, words).filter((word) => !isGlue(word)).length)
-  return told.sort((a, b) => worth(b) - worth(a) || b.count - a.count || a.key - b.key)
+  // Numbers of words follow the order of reading, which says nothing: what is equal stands as it is met in the foreground.
+  const places = firstPlaces(docs, new Set(told.map(({ key }) => key)))
+  return told.sort(
+    (a, b) =>
+      worth(b) - worth(a) || b.count - a.count || places.get(a.key)! - places.get(b.key)! || a.key - b.key,
+  )
 }
 
 /** Takes phrases best first; one that shares a word with a taken one and most of its entries is left out. */

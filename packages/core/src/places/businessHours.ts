@@ -37,22 +37,44 @@ function spansOn(day: DateTime, { week, specialDays }: BusinessHours): { from: n
   }))
 }
 
+interface LocalDay {
+  spans: readonly { from: number; to: number }[]
+  /** When the next begins. */
+  next: number
+}
+/** Days of these hours by their beginning: the same few are asked for again and again. */
+const known = new WeakMap<BusinessHours, Map<number, LocalDay>>()
+const daysKnown = 3000
+
+function dayOf(begin: number, hours: BusinessHours): LocalDay {
+  const days = known.get(hours) ?? new Map<number, LocalDay>()
+  known.set(hours, days)
+  const found = days.get(begin)
+  if (found) return found
+  const day = DateTime.fromMillis(begin, { zone: hours.zone })
+  const told = { spans: spansOn(day, hours), next: day.plus({ days: 1 }).startOf('day').toMillis() }
+  if (days.size >= daysKnown) days.clear()
+  days.set(begin, told)
+  return told
+}
+
 /** Open spans from an instant on, ascending, none in two; the night before may reach into them. */
 function* openSpans(
   from: number,
   hours: BusinessHours,
   days: number,
 ): Generator<{ from: number; to: number }> {
-  let day = DateTime.fromMillis(from, { zone: hours.zone }).startOf('day').minus({ days: 1 })
+  let begin = DateTime.fromMillis(from, { zone: hours.zone }).startOf('day').minus({ days: 1 }).toMillis()
   let reached = from
   for (let i = 0; i <= days; i++) {
-    for (const span of spansOn(day, hours)) {
+    const { spans, next } = dayOf(begin, hours)
+    for (const span of spans) {
       const start = Math.max(span.from, reached)
       if (span.to <= start) continue
       yield { from: start, to: span.to }
       reached = span.to
     }
-    day = day.plus({ days: 1 }).startOf('day')
+    begin = next
   }
 }
 

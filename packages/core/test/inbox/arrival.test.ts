@@ -9,6 +9,7 @@ const base: Arrival = {
   leadAt: connectedAt + day,
   answeredAt: null,
   leadIsNew: true,
+  spam: false,
   connectedAt,
   historyMs: historyDays * day,
 }
@@ -40,6 +41,8 @@ describe('the state of a thread when entries arrive', () => {
       'done',
     ],
     ['nothing new', { leadIsNew: false, state: 'aside' }, 'aside'],
+    ['more in a thread put aside as spam', { state: 'done', spam: true }, 'done'],
+    ['what was opened and is spam', { spam: true }, 'done'],
     ['an answer older than what they said last', { answeredAt: connectedAt }, 'open'],
   ])('%s', (_, part, expected) => {
     const arrival = { ...base, ...part }

@@ -195,6 +195,8 @@ describe('the states of a thread', () => {
     ['open', { kind: 'setAside', until: 2000 }, 'aside'],
     ['aside', { kind: 'setAside', until: 2000 }, 'same'],
     ['open', { kind: 'setAside', until: 900 }, 'same'],
+    ['open', { kind: 'setAside', until: null }, 'aside'],
+    ['aside', { kind: 'setAside', until: null }, 'aside'],
     ['aside', { kind: 'wake' }, 'same'],
     ['done', { kind: 'wake' }, 'same'],
     ['done', { kind: 'sendFailed' }, 'open'],
@@ -208,6 +210,15 @@ describe('the states of a thread', () => {
     const result = transition(position(from), event, now)
     expect(result.changed ? result.next.state : 'same').toBe(expected)
   })
+  test('what was set aside until they write is opened by what they write, and by no time', () => {
+    const aside = transition(position('open'), { kind: 'setAside', until: null }, 1000)
+    expect(aside).toEqual({ changed: true, next: { state: 'aside', setAsideUntil: null } })
+    const there = { state: 'aside' as const, setAsideUntil: null }
+    expect(transition(there, { kind: 'wake' }, 9e15)).toEqual({ changed: false, reason: 'notAside' })
+    expect(transition(there, { kind: 'setAside', until: null }, 1000).changed).toBe(false)
+    expect(transition(there, { kind: 'incoming' }, 1000)).toMatchObject({ next: { state: 'open' } })
+  })
+
   test('what was set aside wakes when its time has come, and not before', () => {
     expect(transition(position('aside'), { kind: 'wake' }, 1999)).toEqual({
       changed: false,

@@ -102,6 +102,22 @@ describe('likeness', () => {
     expect(likenessOf(other, one)?.likeness).toBe(found?.likeness)
   })
 
+  it('takes a shared place for no reason where many bear such a name, but an occasion still', () => {
+    const [one, other] = [1, 2].map(() => person({ name: 'Perrin Oakes', places: [7] }))
+    expect(likenessOf(one!, other!, { bearers: 8 })?.reasons.map(({ kind }) => kind)).toEqual([
+      'names',
+      'place',
+    ])
+    expect(likenessOf(one!, other!, { bearers: 9 })).toBeNull()
+    const topics = ['lane', 'dunmarrow'].map((word) => ({ word, at: day }))
+    const spoke = [one!, other!].map((each) => ({ ...each, topics }))
+    expect(likenessOf(spoke[0]!, spoke[1]!, { bearers: 900 })?.reasons.map(({ kind }) => kind)).toEqual([
+      'names',
+      'topic',
+      'place',
+    ])
+  })
+
   it('says no occasion where both said the words at different times', () => {
     const said = (at: number) => [
       { word: 'lane', at },

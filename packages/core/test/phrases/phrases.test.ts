@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
+  distinctiveNumbered,
   countPhrases,
   hasContentWord,
   distinctivePhrases,
@@ -161,6 +162,26 @@ describe('telling phrases', () => {
       expect(entries).toEqual(holding.map((d) => d.id))
       expect(count).toBe(entries.length)
     }
+  })
+  test('phrases that are equal stand as they are met, whatever was read before', () => {
+    const said = ['the ramp stood open', 'a lamp burnt out', 'two gulls sat down', 'one rope came loose']
+    const equal = docs([
+      ...Array.from({ length: 12 }, () => said.join('. ')),
+      ...Array.from({ length: 20 }, (_, i) => `A calm crossing number ${i} with the crew`),
+    ])
+    const order = (before: string[]) => {
+      const numbers = new WordNumbers()
+      for (const text of before) numbers.number(text)
+      const numbered = (of: typeof equal) => of.map(({ text }) => numbers.number(text))
+      return distinctiveNumbered(
+        { docs: numbered(equal), ids: equal.map(({ id }) => id) },
+        { docs: numbered(back) },
+        numbers,
+      ).map(({ words }) => words.join(' '))
+    }
+    const usual = order([])
+    expect(usual.length).toBeGreaterThan(2)
+    expect(order(['loose came rope', 'down sat gulls', 'out burnt lamp'])).toEqual(usual)
   })
   test('words that were asked for are not told', () =>
     expect(distinctivePhrases(front, back, { without: ['not', 'sailing'] })[0]?.words).not.toEqual([

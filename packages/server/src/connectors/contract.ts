@@ -12,6 +12,8 @@ export interface Capabilities {
   replyLength: number
   /** Texts of limited length that an answer may be sent as, where the channel counts them (`countText` in the core). */
   replyParts?: number
+  /** An answer can be laid out: its text is markup (`@murrabel/core/markup`). */
+  replyMarkup?: boolean
   /** What was said in public can be answered in private. */
   answersPrivately?: boolean
   /** An answer to this kind is public. */
@@ -32,6 +34,8 @@ export interface Capabilities {
   oauth: boolean
   /** What is said there by anybody can be searched for. */
   search?: boolean
+  /** What belongs together there is known by what it says, and people may say otherwise: threads can be merged and split. */
+  regroups?: boolean
   /** Who writes there is known by such an address or number. */
   authorsBy?: 'email' | 'phone'
 }
@@ -191,6 +195,7 @@ export interface ReplyAction {
   threadId: string
   entryId: string
   kind: EntryKind
+  /** Markup where the channel's answers have it. */
   text: string
   /** The network does it once for each key. */
   key: string

@@ -11,6 +11,12 @@ import { auditRoutes } from './audit.ts'
 import { chatBox, chatRoutes, visitorRoutes } from './chat.ts'
 import { entryRoutes } from './entries.ts'
 import { calendarRoutes, followUpRoutes } from './followUps.ts'
+import { lensRoutes } from './lenses.ts'
+import { approvalRoutes } from './approvals.ts'
+import { replyRoutes } from './replies.ts'
+import { staffingRoutes } from './staffing.ts'
+import { todayRoutes } from './today.ts'
+import { togetherRoutes } from './together.ts'
 import { eventHookRoutes } from './hooks.ts'
 import { importRoutes } from './imports.ts'
 import { doorRoutes, keyRoutes } from './keys.ts'
@@ -69,6 +75,12 @@ const sections = [
   threadRoutes,
   peopleRoutes,
   followUpRoutes,
+  lensRoutes,
+  togetherRoutes,
+  replyRoutes,
+  approvalRoutes,
+  todayRoutes,
+  staffingRoutes,
   watchRoutes,
   watchingRoutes,
   teachingRoutes,

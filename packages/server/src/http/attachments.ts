@@ -30,6 +30,13 @@ async function sendPreview(res: Response, stream: Readable): Promise<void> {
   await pipeline(stream, res)
 }
 
+/** @throws Refusal notFound */
+function threadOf(text: string): number {
+  const id = Number(text)
+  if (!/^\d{1,15}$/.test(text)) throw new Refusal('notFound')
+  return id
+}
+
 const textOf = (value: unknown): string => (typeof value === 'string' ? value : '')
 
 export function attachmentRoutes(app: Express, context: Context): void {
@@ -38,7 +45,12 @@ export function attachmentRoutes(app: Express, context: Context): void {
     act: ({ reader, req }) => {
       const bytes: unknown = req.body
       if (!Buffer.isBuffer(bytes) || !bytes.length) throw new Refusal('unreadableBody')
-      return addAttachment(context, reader, { name: textOf(req.query.name), bytes })
+      const { name, thread } = req.query
+      return addAttachment(context, reader, {
+        name: textOf(name),
+        bytes,
+        thread: thread === undefined ? null : threadOf(textOf(thread)),
+      })
     },
   })
   handle(app, routes.dropAttachment, {

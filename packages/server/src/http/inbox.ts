@@ -5,12 +5,19 @@ import {
   changeReplySchema,
   giveSchema,
   handOffSchema,
+  handOverSchema,
+  type HandOverDraft,
   keepSchema,
+  mergeSchema,
+  prioritySchema,
   replySchema,
   reportSchema,
+  splitSchema,
   routes,
   tagSchema,
   takeBackSchema,
+  manyChangeSchema,
+  manyUndoSchema,
   threadEventSchema,
   type ThreadEventDraft,
 } from '@murrabel/contract'
@@ -26,8 +33,16 @@ import {
 } from '../services/actions/index.ts'
 import {
   applyThreadEvent,
+  changeMany,
+  undoMany,
   giveThread,
+  judgeSpam,
+  mergeable,
+  mergeThreads,
+  splitThread,
+  prioritise,
   handOffThread,
+  handOver,
   takeBackHandOff,
   undoThreadEvent,
   keepEntries,
@@ -35,8 +50,8 @@ import {
   threadAnswer,
 } from '../services/inbox/index.ts'
 
-const eventOf = ({ kind, until }: ThreadEventDraft): ThreadEvent =>
-  kind === 'setAside' ? { kind, until: Date.parse(until ?? '') } : { kind }
+const eventOf = ({ kind, until }: Pick<ThreadEventDraft, 'kind' | 'until'>): ThreadEvent =>
+  kind === 'setAside' ? { kind, until: until == null ? null : Date.parse(until) } : { kind }
 
 export function threadRoutes(app: Express, context: Context): void {
   handle(app, routes.tagThreads, {
@@ -47,6 +62,18 @@ export function threadRoutes(app: Express, context: Context): void {
     schema: keepSchema,
     act: ({ reader, body }) => keepEntries(context, reader, body),
   })
+  handle(app, routes.changeMany, {
+    schema: manyChangeSchema,
+    act: ({ reader, body }) => changeMany(context, reader, body),
+  })
+  handle(app, routes.handOver, {
+    schema: handOverSchema,
+    act: ({ reader, body }) => handOver(context, reader, body as HandOverDraft),
+  })
+  handle(app, routes.undoMany, {
+    schema: manyUndoSchema,
+    act: ({ reader, body }) => undoMany(context, reader, body),
+  })
   handle(app, routes.thread, { act: ({ reader, id }) => threadAnswer(context, reader, id()) })
   handle(app, routes.reply, {
     schema: replySchema,
@@ -54,7 +81,10 @@ export function threadRoutes(app: Express, context: Context): void {
   })
   handle(app, routes.threadEvent, {
     schema: threadEventSchema,
-    act: ({ reader, id, body }) => applyThreadEvent(context, reader, id(), eventOf(body)),
+    act: ({ reader, id, body }) =>
+      body.kind === 'spam' || body.kind === 'notSpam'
+        ? judgeSpam(context, reader, id(), body.kind === 'spam')
+        : applyThreadEvent(context, reader, id(), eventOf(body)),
   })
   handle(app, routes.undo, {
     act: ({ reader, id }) => undoThreadEvent(context, reader, id(), id('event')),
@@ -62,6 +92,19 @@ export function threadRoutes(app: Express, context: Context): void {
   handle(app, routes.give, {
     schema: giveSchema,
     act: ({ reader, id, body }) => giveThread(context, reader, id(), body),
+  })
+  handle(app, routes.prioritise, {
+    schema: prioritySchema,
+    act: ({ reader, id, body }) => prioritise(context, reader, id(), body.priority as 0 | 1 | 2),
+  })
+  handle(app, routes.mergeable, { act: ({ reader, id }) => mergeable(context, reader, id()) })
+  handle(app, routes.merge, {
+    schema: mergeSchema,
+    act: ({ reader, id, body }) => mergeThreads(context, reader, id(), body.thread),
+  })
+  handle(app, routes.split, {
+    schema: splitSchema,
+    act: ({ reader, id, body }) => splitThread(context, reader, id(), body.entry),
   })
   handle(app, routes.handOff, {
     schema: handOffSchema,

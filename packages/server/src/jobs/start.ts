@@ -17,6 +17,8 @@ import { askAllToMeet, askToMeet, meetPeople } from '../services/people/index.ts
 import { sendHook } from '../services/hooks/index.ts'
 import { sendLetter } from '../services/letters/index.ts'
 import { oweAnew } from '../services/places/index.ts'
+import { sendNoticeMail } from '../services/together/index.ts'
+import { sendMorningMail } from '../services/today/index.ts'
 import { wakeThread } from '../services/inbox/index.ts'
 
 /** Each kind of work and the use case that does it. */
@@ -40,6 +42,8 @@ function worksOf(context: Context): Works {
     readAgain: (piece) => readAgain(context, piece),
     learn: ({ id }) => learnWhenRested(context, id),
     meet: (piece) => meetPeople(context, piece),
+    morning: (piece) => sendMorningMail(context, piece),
+    noticeMail: (piece) => sendNoticeMail(context, piece),
     letter: (piece) => sendLetter(context, piece),
     oweAnew: (piece) => oweAnew(context, piece),
     look: ({ id }) => lookAtPublicProfile(context, id),

@@ -34,6 +34,20 @@ export interface Live {
   onAny(act: (event: LiveEvent, brandId: number) => void): void
 }
 
+/** What changes nothing that a lens shows. */
+const besideLenses: ReadonlySet<LiveEvent['kind']> = new Set([
+  'profiles',
+  'alerts',
+  'visitor',
+  'writing',
+  'presence',
+  'notices',
+  'lenses',
+  'patterns',
+  'hooks',
+])
+export const changesLenses = ({ kind }: LiveEvent): boolean => !besideLenses.has(kind)
+
 /** Live updates across processes by LISTEN and NOTIFY. After a lost connection every browser is told to load afresh. */
 export function startLive(db: Database, listener: Listener): Live {
   const brands = new EventEmitter()

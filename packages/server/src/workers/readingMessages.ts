@@ -16,5 +16,12 @@ export interface RereadingQuestion {
   teaching: TeachingSource
   again: readonly (Omit<ReadableEntry, 'private'> & { language: string | null })[]
 }
+/** Texts of which the language is asked for alone. */
+export interface LanguageQuestion {
+  texts: readonly string[]
+}
+/** BCP 47, one for each. */
+export type LanguageAnswer = string[]
+
 /** One for each entry, in the same order; null for one that cannot be read, which stays as it is. */
 export type RereadingAnswer = (StoredMeaning | null)[]

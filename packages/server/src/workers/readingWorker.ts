@@ -1,5 +1,5 @@
 import { parentPort } from 'node:worker_threads'
-import { loadLanguages } from '@murrabel/core/text'
+import { detectLanguage, loadLanguages } from '@murrabel/core/text'
 import {
   readEntry,
   readEntryMeaning,
@@ -8,7 +8,14 @@ import {
   type StoredMeaning,
 } from '../services/analysis/readEntry.ts'
 import { compileTeaching, type Teaching } from '../services/analysis/teaching.ts'
-import type { ReadingAnswer, ReadingQuestion, RereadingAnswer, RereadingQuestion } from './readingMessages.ts'
+import type {
+  LanguageAnswer,
+  LanguageQuestion,
+  ReadingAnswer,
+  ReadingQuestion,
+  RereadingAnswer,
+  RereadingQuestion,
+} from './readingMessages.ts'
 
 /** Reads entries beside the server's own thread, which meanwhile stores and answers. It asks no database. */
 const compiled = new Map<number, Teaching>()
@@ -22,9 +29,13 @@ function teachingOf({ brandId, teaching }: Pick<ReadingQuestion, 'brandId' | 'te
   return fresh
 }
 
-async function answerOf(
-  question: ReadingQuestion | RereadingQuestion,
-): Promise<ReadingAnswer | RereadingAnswer> {
+type Question = ReadingQuestion | RereadingQuestion | LanguageQuestion
+
+async function answerOf(question: Question): Promise<ReadingAnswer | RereadingAnswer | LanguageAnswer> {
+  if ('texts' in question) {
+    await loadLanguages()
+    return question.texts.map(detectLanguage)
+  }
   const teaching = teachingOf(question)
   if ('again' in question) return question.again.map((entry) => meaningOf(entry, teaching))
   await loadLanguages()
@@ -41,7 +52,7 @@ function meaningOf(entry: RereadingQuestion['again'][number], teaching: Teaching
 
 interface Asked {
   id: number
-  question: ReadingQuestion | RereadingQuestion
+  question: Question
 }
 
 parentPort?.on('message', async ({ id, question }: Asked) => {

@@ -1,4 +1,11 @@
-import type { ReadingAnswer, ReadingQuestion, RereadingAnswer, RereadingQuestion } from './readingMessages.ts'
+import type {
+  LanguageAnswer,
+  LanguageQuestion,
+  ReadingAnswer,
+  ReadingQuestion,
+  RereadingAnswer,
+  RereadingQuestion,
+} from './readingMessages.ts'
 import { thread } from './thread.ts'
 
 export interface ReadingWorker {
@@ -6,6 +13,8 @@ export interface ReadingWorker {
   read(question: ReadingQuestion): Promise<ReadingAnswer>
   /** Reads again what entries mean. */
   reread(question: RereadingQuestion): Promise<RereadingAnswer>
+  /** Languages of texts, BCP 47. */
+  languages(texts: readonly string[]): Promise<LanguageAnswer>
   /** Starts before the first question. */
   warm(): Promise<void>
   stop(): Promise<void>
@@ -18,6 +27,7 @@ export function startReadingWorker(): ReadingWorker {
   return {
     read,
     reread: (question) => send(question) as Promise<RereadingAnswer>,
+    languages: (texts) => send({ texts } satisfies LanguageQuestion) as Promise<LanguageAnswer>,
     async warm() {
       const teaching = {
         version: -1,

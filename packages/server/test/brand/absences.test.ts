@@ -153,10 +153,14 @@ describe('a team', () => {
     expect((await owner<BrandAnswer>('GET', '/api/brand')).body.teams).toEqual([team])
     expect((await tamsin('POST', '/api/set-up/teams', { name: 'x', members: [] })).status).toBe(403)
   })
-  test('is given a thread: whoever of it is there, may see it and has the fewest', async () => {
+  test('shares a thread out: whoever of it is there, may see it and has the fewest', async () => {
     await giveAll(idOf('Tamsin'))
     const give = (id: number) =>
-      owner<ThreadAnswer & Problem>('PUT', `/api/threads/${id}/given`, { to: null, team: team.id })
+      owner<ThreadAnswer & Problem>('PUT', `/api/threads/${id}/given`, {
+        to: null,
+        team: team.id,
+        share: true,
+      })
     const all = await threads()
     const atNess = all.find(({ placeId }) => placeId === 2)!
     const elsewhere = all.find(({ placeId }) => placeId !== 2)!

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { bucketStarts } from '@murrabel/core/measures'
-import { blankLens, lensPredicate } from '@murrabel/core/lens'
+import { blankLens, lensPredicate, lensTest } from '@murrabel/core/lens'
 import { openDatabase, migrate, type Database } from '@murrabel/server'
 import { lensArbitrary, plainLensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import type { Reader } from '../../src/access/reader.ts'
@@ -9,6 +9,7 @@ import { entryCount } from '../../src/store/queries/entries/entryCount.ts'
 import { entryPage } from '../../src/store/queries/entries/entryPage.ts'
 import { lensPeriods } from '../../src/store/queries/entries/lensSlices.ts'
 import { rollupWhere } from '../../src/store/queries/entries/rollupWhere.ts'
+import { openWork } from '../../src/store/queries/lenses/lensCounts.ts'
 import { countOfAll } from '../../src/services/watches/sentimentCounts.ts'
 import { tide } from '../../src/store/queries/entries/tide.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
@@ -29,6 +30,14 @@ afterAll(async () => {
   await database.drop()
 })
 
+/** Lenses that somebody keeps, most of them showing something, one in three everything. */
+const keptLenses = fc.array(
+  fc
+    .oneof(lensArbitrary, plainLensArbitrary, fc.constant(blankLens))
+    .map((lens) => ({ ...lens, unit: 'threads' as const, uncaught: false })),
+  { maxLength: 4 },
+)
+
 const allowed = (e: (typeof entries)[number], reader: Reader) =>
   (!reader.placeIds || (e.place !== null && reader.placeIds.includes(e.place))) &&
   (!reader.profileIds || reader.profileIds.includes(e.profile))
@@ -36,15 +45,38 @@ const allowed = (e: (typeof entries)[number], reader: Reader) =>
 describe('the predicate in memory and the SQL', () => {
   test('choose the same entries, for any lens and any reader', async () => {
     await fc.assert(
-      fc.asyncProperty(lensArbitrary, readers, async (lens, reader) => {
-        const matches = lensPredicate(lens, context)
+      fc.asyncProperty(lensArbitrary, readers, keptLenses, async (lens, reader, kept) => {
+        const looking = { ...context, keptLenses: kept.map((each) => lensTest(each, context)) }
+        const matches = lensPredicate(lens, looking)
         const expected = entries.filter((e) => allowed(e, reader) && matches(e)).map((e) => e.id)
-        const { rows } = await entryPage(db, { lens, context, reader, after: null, limit: 1000 })
+        const { rows } = await entryPage(db, { lens, context: looking, reader, after: null, limit: 1000 })
         expect(rows.map((r) => r.id).sort((a, b) => a - b)).toEqual(expected)
-        expect((await entryCount(db, { lens, context, reader })).count).toBe(expected.length)
+        expect((await entryCount(db, { lens, context: looking, reader })).count).toBe(expected.length)
       }),
-      { numRuns: 120 },
+      { numRuns: 150 },
     )
+  }, 90_000)
+
+  test('what lenses show of the threads of another adds up, and is what each shows by itself', async () => {
+    const whole = { ...blankLens, unit: 'threads' as const }
+    let overlaps = 0
+    await fc.assert(
+      fc.asyncProperty(keptLenses, readers, async (lenses, reader) => {
+        const work = await openWork(db, { whole, lenses, context, reader })
+        const threads = entries.filter((e) => allowed(e, reader) && e.lead)
+        const shownBy = threads.map((e) => lenses.filter((lens) => lensPredicate(lens, context)(e)).length)
+        expect(work.whole.count).toBe(threads.length)
+        expect(work.none.count).toBe(shownBy.filter((n) => n === 0).length)
+        expect(work.lenses.map(({ count }) => count)).toEqual(
+          lenses.map((lens) => threads.filter(lensPredicate(lens, context)).length),
+        )
+        const sum = work.lenses.reduce((all, { count }) => all + count, 0)
+        expect(sum - work.again.count + work.none.count).toBe(work.whole.count)
+        overlaps += work.again.count
+      }),
+      { numRuns: 80 },
+    )
+    expect(overlaps).toBeGreaterThan(20)
   }, 90_000)
 
   test('the tide line counts what the list shows, from roll-ups or not', async () => {

@@ -9,29 +9,20 @@ import type {
   ImportState,
   Problem,
   ProfileAnswer,
+  SignOffAnswer,
   ThreadAnswer,
   ThreadEntry,
 } from '@murrabel/contract'
 import { hostileTexts } from '../../../core/test/support/hostile.ts'
+import { emailDraft, mail, messageId, own } from '../support/mails.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { until } from '../support/until.ts'
 
-const own = 'hello@skerrivane.example'
 let world: TestWorld
 let call: Caller
 let profile: ProfileAnswer
 
-const draft = (more: Partial<EmailDraft> = {}): EmailDraft => {
-  const { imapPort, smtpPort } = world.mailroom
-  const server = { host: '127.0.0.1', secure: false, user: own, password: 'ferry' }
-  return {
-    address: own,
-    name: 'Skerrivane Ferries',
-    imap: { ...server, port: imapPort },
-    smtp: { ...server, port: smtpPort },
-    ...more,
-  }
-}
+const draft = (more: Partial<EmailDraft> = {}): EmailDraft => emailDraft(world, more)
 const rows = async (): Promise<EntryRow[]> =>
   (await call<EntryPage>('GET', '/api/entries?unit=entries&channel=email&limit=200')).body.rows
 const collect = () => call('POST', `/api/profiles/${profile.id}/collect`)
@@ -55,24 +46,6 @@ const answer = async (id: number, text: string, attachments: number[] = []) =>
     attachments,
   })
 
-let last = 0
-const messageId = () => `<m${++last}.${Date.now()}@customers.example>`
-/** A mail as a mail program writes it. */
-function mail(text: string, headers: Record<string, string> = {}): string {
-  const all = {
-    From: 'Léonie Marchais <leonie@customers.example>',
-    To: own,
-    Subject: 'My booking',
-    Date: new Date().toUTCString(),
-    'Message-ID': messageId(),
-    'Content-Type': 'text/plain; charset=utf-8',
-    ...headers,
-  }
-  return `${Object.entries(all)
-    .filter(([, value]) => value)
-    .map(([name, value]) => `${name}: ${value}`)
-    .join('\r\n')}\r\n\r\n${text.replaceAll('\n', '\r\n')}\r\n`
-}
 const put = async (...sources: (string | Buffer)[]) => {
   for (const source of sources) world.mailroom.put(own, source)
   await collect()
@@ -161,6 +134,38 @@ describe('mail', () => {
     ])
     expect(entries[1]!.mail).toMatchObject({ to: [{ address: 'leonie@customers.example' }] })
     expect(entries[2]!.mail!.folded).toContain('> It travels')
+  })
+  test('is answered with what the writer laid out, as HTML and as words; nothing in it runs or leads astray', async () => {
+    await put(mail('When do you open? *', { Subject: 'Opening', From: 'Ida Sorley <ida@customers.example>' }))
+    const { threadId } = await rowOf('When do you open? *')
+    expect((await thread(threadId)).reply.markup).toBe(true)
+    const { body: signOff } = await call<SignOffAnswer>('POST', '/api/sign-offs', {
+      text: '_Wynn_ <Booking>\n3. floor',
+    })
+    const text =
+      'Dear Ida,\n\nwe **open** at\n\n- 9:00\n- 10:00 in [winter](https://isles.example/w)\n\n<b>So</b> [here](javascript:alert(1)) 2 \\* 3'
+    const { body: asked } = await call<Problem>('POST', `/api/threads/${threadId}/replies`, {
+      text,
+      key: crypto.randomUUID(),
+      edition: 0,
+      finish: true,
+      anyway: true,
+      attachments: [],
+      signOff: signOff.id,
+    })
+    expect(asked).not.toHaveProperty('code')
+    const inWords =
+      'Dear Ida,\n\nwe open at\n\n- 9:00\n- 10:00 in winter (https://isles.example/w)\n\n<b>So</b> [here](javascript:alert(1)) 2 * 3\n\n_Wynn_ <Booking>\n3. floor'
+    const sentMail = () => world.mailroom.mails.find(({ subject }) => subject === 'Re: Opening')
+    await until(() => sentMail() !== undefined)
+    expect(sentMail()!.text.trim()).toBe(inWords)
+    expect(sentMail()!.html.replaceAll('\n', '')).toBe(
+      '<p>Dear Ida,</p><p>we <strong>open</strong> at</p><ul><li>9:00</li><li>10:00 in <a href="https://isles.example/w">winter</a></li></ul>' +
+        '<p>&lt;b&gt;So&lt;/b&gt; [here](javascript:alert(1)) 2 * 3</p><p>_Wynn_ &lt;Booking&gt;<br>3. floor</p>',
+    )
+    const own = (await thread(threadId)).entries.at(-1)!
+    expect(own.text).toBe(inWords)
+    expect(own.action!.written).toContain('we **open** at')
   })
   test('that we answered with another program is answered', async () => {
     const id = messageId()

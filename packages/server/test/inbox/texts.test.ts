@@ -186,7 +186,9 @@ test('a text that does not arrive is one that was not sent: it says why, and is 
   expect((await call('POST', `/api/actions/${(await ours(threadId)).action!.id}/retry`)).status).toBeLessThan(
     300,
   )
-  await until(async () => (await ours(threadId)).action?.deliveredAt != null)
+  await until(async () => (await ours(threadId)).action?.deliveredAt != null, {
+    instead: async () => (await thread(threadId)).entries,
+  })
   await call('POST', `/api/profiles/${profileId}/collect`)
   await settled(world)
   expect((await thread(threadId)).entries.map(({ text }) => text)).toEqual(['Ring me', 'We will.'])

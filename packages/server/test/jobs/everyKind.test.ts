@@ -120,6 +120,9 @@ test('every kind of work ends as it should, whichever worker is killed, however 
   const open = await db().rows<{ id: number; edition: number }>(
     `SELECT id, edition FROM threads WHERE state = 'open' ORDER BY id LIMIT 14`,
   )
+  // How many are open already depends on how far the first worker has come.
+  const aside = open.length - 8
+  expect(aside).toBeGreaterThan(0)
   const entries = await db().rows<{ id: number }>(
     `SELECT id FROM entries WHERE direction = 'in' ORDER BY id LIMIT 12`,
   )
@@ -205,7 +208,7 @@ test('every kind of work ends as it should, whichever worker is killed, however 
   expect(await count('teaching WHERE learnt_at IS NOT NULL')).toBe(1)
   // Woken, looked at, told.
   expect(await count(`threads WHERE state = 'aside'`)).toBe(0)
-  expect(await count(`events WHERE kind = 'wake'`)).toBe(6)
+  expect(await count(`events WHERE kind = 'wake'`)).toBe(aside)
   expect(await count('public_profiles WHERE looked_at IS NOT NULL')).toBe(2)
   expect(await count(`alert_events WHERE kind = 'begin'`)).toBe(1)
   // A mail or a delivery may come twice when its sender is killed in between, always under one id.

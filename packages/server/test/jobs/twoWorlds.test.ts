@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import type { EntryPage } from '@murrabel/contract'
+import type { EntryPage, ThreadAnswer } from '@murrabel/contract'
 import { insideOf, livingWorld, type LivingWorld, type Standing } from '../support/livingWorld.ts'
 import { freePort } from '../support/freePort.ts'
 import { until } from '../support/until.ts'
@@ -13,6 +13,7 @@ const answers = Number(process.env.WORLDS_ANSWERS ?? 20)
 let world: TestWorld
 let living: LivingWorld
 let owner: Caller
+let second: Caller
 /** A server of browsers that is killed as well; the one of the world is the address that networks know. */
 let web: ServerProcess
 const workers: ServerProcess[] = []
@@ -34,7 +35,10 @@ beforeAll(async () => {
   living = await livingWorld(world, random, { address })
   await world.restart()
   web = startWeb()
-  owner = steady(caller(address, (await world.signIn('wynn')).cookie, world.config.publicAddress))
+  const as = async (name: 'wynn' | 'tamsin') =>
+    steady(caller(address, (await world.signIn(name)).cookie, world.config.publicAddress))
+  owner = await as('wynn')
+  second = await as('tamsin')
 }, 60_000)
 afterAll(async () => {
   for (const worker of workers) await worker.kill()
@@ -65,14 +69,67 @@ const sorted = (standing: Standing): Standing =>
       .map(([network, { theirs, ours }]) => [network, { theirs: theirs.toSorted(), ours: ours.toSorted() }]),
   )
 
-/** An answer to some open thread; the same key until the server took it, whatever happens to it meanwhile. */
-async function answerSome(i: number): Promise<boolean> {
-  const key = crypto.randomUUID()
+/** What each of them began and did not send, by thread. */
+const begun = { owner: new Map<number, string>(), second: new Map<number, string>() }
+/** How often the second of two was told of the first. */
+let told = 0
+
+async function someThread(): Promise<ThreadAnswer | undefined> {
   const { body } = await owner<EntryPage>('GET', '/api/entries?unit=threads&state=open&limit=100')
   const row = body.rows[Math.floor(random() * body.rows.length)]
-  if (!row) return false
-  const draft = { text: `Answer ${i}, thank you.`, key, edition: 0, finish: true, anyway: true }
-  return (await owner('POST', `/api/threads/${row.threadId}/replies`, draft)).status === 200
+  if (!row) return undefined
+  const { status, body: thread } = await owner<ThreadAnswer>('GET', `/api/threads/${row.threadId}`)
+  return status === 200 && thread.reply.possible ? thread : undefined
+}
+
+/**
+ * Answers to some open thread by one of two people, or by both at once; the same key until the server took it, whatever happens to
+ * it meanwhile.
+ *
+ * @returns how many went out
+ */
+async function answerSome(i: number): Promise<number> {
+  const thread = await someThread()
+  if (!thread) return 0
+  const { id, edition } = thread
+  const people = [
+    { call: owner, drafts: begun.owner },
+    { call: second, drafts: begun.second },
+  ]
+  const writing = random() < 0.5 ? people : [people[i % 2]!]
+  const answers = writing.map(({ call, drafts }, k) => ({
+    call,
+    drafts,
+    body: {
+      text: `Answer ${i}, thank you.${k ? ' So do I.' : ''}`,
+      key: crypto.randomUUID(),
+      edition,
+      finish: true,
+      anyway: false,
+    },
+  }))
+  for (const { call, drafts, body } of answers) {
+    const { status } = await call('PUT', `/api/threads/${id}/draft`, { text: body.text, edition })
+    if (status < 300) drafts.set(id, body.text)
+  }
+  // Now and then somebody goes home in the middle of it.
+  if (random() < 0.2) return 0
+  const send = async ({ call, drafts, body }: (typeof answers)[number], anyway: boolean) => {
+    const { status } = await call('POST', `/api/threads/${id}/replies`, { ...body, anyway })
+    if (status === 200) drafts.delete(id)
+    return status
+  }
+  const sent = await Promise.all(answers.map((answer) => send(answer, false)))
+  expect(sent.filter((status) => status === 200).length).toBeLessThanOrEqual(1)
+  let out = sent.filter((status) => status === 200).length
+  for (const [k, answer] of answers.entries()) {
+    if (sent[k] !== 409) continue
+    told++
+    const kept = (await answer.call<ThreadAnswer>('GET', `/api/threads/${id}`)).body.draft
+    expect(kept?.text).toBe(answer.body.text)
+    if ((await send(answer, true)) === 200) out++
+  }
+  return out
 }
 
 test(
@@ -98,11 +155,12 @@ test(
         web = startWeb()
       }
       if (every(Math.ceil(entries / 7), i)) await living.kill()
-      if (answered < (answers * i) / entries && (await answerSome(answered))) answered++
+      if (answered < (answers * i) / entries) answered += await answerSome(i)
       await new Promise((resolve) => setTimeout(resolve, 15))
     }
     living.calm()
-    await until(async () => (await answerSome(answered)) && ++answered >= answers, { seconds: 60 })
+    let more = entries
+    await until(async () => (answered += await answerSome(more++)) >= answers, { seconds: 60 })
     /** What waits for its next try is asked for now, as a person would. */
     async function push(): Promise<void> {
       const open = await db().rows<{ id: number }>(
@@ -133,6 +191,15 @@ test(
     )
     expect(ours).toHaveLength(answered - undone!.n)
     expect(all.flatMap(({ theirs }) => theirs).length).toBeGreaterThan(entries / 2)
+    // The second of two at one thread knew of the first, and nothing that anybody began is lost.
+    expect(told).toBeGreaterThan(0)
+    const left = [
+      ...[...begun.owner].map(([id, text]) => ({ call: owner, id, text })),
+      ...[...begun.second].map(([id, text]) => ({ call: second, id, text })),
+    ]
+    expect(left.length).toBeGreaterThan(0)
+    for (const { call, id, text } of left)
+      expect((await call<ThreadAnswer>('GET', `/api/threads/${id}`)).body.draft?.text).toBe(text)
     // Everything that came in was read, and counted once.
     await until(
       async () =>

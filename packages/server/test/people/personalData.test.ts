@@ -133,6 +133,15 @@ describe('erasing somebody', () => {
     })
     person = await personOf(mail.entry)
     await owner('POST', '/api/people/joins', { one: person, other: await personOf(comment.entry) })
+    const { db } = world.server.context
+    await db.rows(
+      `WITH a AS (
+         INSERT INTO alerts (brand_id, name, lens, condition, quiet_minutes, active, feed_token)
+         VALUES (1, 'Many', '', '{"kind":"entry"}', 60, false, 'many') RETURNING id
+       )
+       INSERT INTO alert_events (alert_id, brand_id, kind, at, detail)
+       SELECT id, 1, 'begin', now(), '{"text":"Many","link":"/watch","phrases":["late boat","thanks odile","Marchetaux’s bag","ship’s code"]}' FROM a`,
+    )
     await owner('PUT', `/api/people/${person}`, { note: `Odile of the ${secret}`, standing: 'customer' })
     await owner('POST', `/api/threads/${mail.thread}/follow-ups`, {
       kind: 'followUp',
@@ -163,6 +172,10 @@ describe('erasing somebody', () => {
     ])
     await settled(world)
     expect(await holding(secret, 'marchetaux', 'odile', 'SKZEPHYR', '7700900123', 'om-61')).toEqual([])
+    const { db } = world.server.context
+    expect((await db.one(`SELECT detail->'phrases' AS phrases FROM alert_events`))!).toEqual({
+      phrases: ['late boat', 'ship’s code'],
+    })
     expect(await countsOf()).toEqual(counts)
     expect(await rollupsOf()).toEqual(rollups)
     expect((await erase(person)).body.code).toBe('erasedAlready')

@@ -32,7 +32,18 @@ const step = fc.oneof(
   fc.record({ do: fc.constant('turn' as const), who: someone, sentiment }),
   fc.record({ do: fc.constant('gone' as const), who: someone }),
   fc.record({ do: fc.constant('join' as const), who: someone, to: someone }),
+  fc.record({ do: fc.constant('visit' as const), who: someone, n: fc.integer({ min: 1, max: 3 }) }),
+  fc.record({
+    do: fc.constant('reschedule' as const),
+    who: someone,
+    hours: fc.integer({ min: -50, max: 50 }),
+  }),
+  fc.record({ do: fc.constant('unvisit' as const), who: someone }),
+  fc.record({ do: fc.constant('pass' as const), who: someone, to: someone }),
+  fc.record({ do: fc.constant('zone' as const), zone: fc.constantFrom('Europe/London', 'Pacific/Chatham') }),
 )
+/** What several may do at once. */
+const together = step.filter((each) => !['move', 'zone', 'pass', 'reschedule', 'unvisit'].includes(each.do))
 type Step = typeof step extends fc.Arbitrary<infer S> ? S : never
 
 async function apply(each: Step): Promise<void> {
@@ -57,8 +68,24 @@ async function apply(each: Step): Promise<void> {
       [each.who, each.sentiment],
     )
   if (each.do === 'gone') await db.rows(`DELETE FROM entries WHERE ${half}`, [each.who])
+  const visit = 'shown_as = $1 AND id % 2 = 0'
+  if (each.do === 'visit')
+    await db.rows(
+      `INSERT INTO visits (brand_id, person_id, shown_as, at, state, source, told_at)
+       SELECT 1, $1, $1, now() - n * interval '30 hours', 'done', 'hand', now() FROM generate_series(1, $2::int) n`,
+      [each.who, each.n],
+    )
+  if (each.do === 'reschedule')
+    await db.rows(`UPDATE visits SET at = at + $2 * interval '1 hour' WHERE ${visit}`, [each.who, each.hours])
+  if (each.do === 'unvisit') await db.rows(`DELETE FROM visits WHERE ${visit}`, [each.who])
+  if (each.do === 'pass') await db.rows(`UPDATE visits SET shown_as = $2 WHERE ${visit}`, [each.who, each.to])
+  if (each.do === 'zone') await db.rows('UPDATE brands SET zone = $1 WHERE id = 1', [each.zone])
+  // As joining does it.
   if (each.do === 'join')
-    await db.rows('UPDATE accounts SET shown_as = $2 WHERE id = $1', [each.who, each.to])
+    await db.inTransaction(async (tx) => {
+      await db.rows('SELECT 1 FROM accounts WHERE id = $1 FOR UPDATE', [each.who], tx)
+      await db.rows('UPDATE accounts SET shown_as = $2 WHERE id = $1', [each.who, each.to], tx)
+    })
 }
 
 test('what is kept of each person is what a count of their entries gives, whatever happens', async () => {
@@ -74,6 +101,11 @@ test('what is kept of each person is what a count of their entries gives, whatev
     { numRuns: 60 },
   )
   expect(said).toBeGreaterThan(100)
+  for (let round = 0; round < 40; round++) {
+    const steps = fc.sample(together, 8)
+    await Promise.all(steps.map(apply))
+    expect(await totalsApart(db), JSON.stringify(steps)).toEqual([])
+  }
   await db.rows('DELETE FROM accounts WHERE id IN (1, 2)')
   expect(await totalsApart(db)).toEqual([])
 }, 120_000)

@@ -18,6 +18,7 @@ export const context: LensContext = {
   now,
   zone: 'Europe/London',
   me: 2,
+  myTeams: [1],
   doubtBelow: 0.5,
   watchesOf: (group) => (group === 3 ? [] : [group, group + 1]),
 }
@@ -71,6 +72,42 @@ export const readers: fc.Arbitrary<Reader> = fc
   })
   .map((part) => ({ ...owner, ...part }))
 
+const channels = ['pages', 'maps', 'news', 'import']
+
+/** One of them, by its number. */
+function seededEntry(i: number): SeededEntry {
+  const profile = 1 + (i % 8)
+  const thread = threadOf(i)
+  return {
+    id: i,
+    profile,
+    lead: i % 2 === 0,
+    state: lensStates[thread % 4]!,
+    kind: lensKinds[i % 5]!,
+    origin: lensOrigins[(i * 5) % 3]!,
+    channel: channels[profile % 4]!,
+    place: profile > 6 ? null : 1 + (profile % 3),
+    sentiment: lensSentiments[(i * 7) % 4]!,
+    wish: i % 3 ? lensWishes[(i * 5) % 7]! : null,
+    confidence: ((i * 13) % 10) / 10,
+    givenTo: thread % 3 === 0 ? null : 1 + (thread % 3),
+    team: thread % 3 === 0 && thread % 4 ? 1 + ((thread >> 2) % 2) : null,
+    priority: (thread % 7 === 0 ? 2 : thread % 5 === 0 ? 1 : 0) as 0 | 1 | 2,
+    spam: thread % 11 === 0,
+    watches: i % 4 ? [1 + (i % 3)] : [],
+    words: placedWords(texts[i % texts.length]!),
+    language: ['en', 'fr', 'und'][i % 3]!,
+    voice: i % 7 ? 1 + (i % 4) : null,
+    story: i % 6 ? null : 1 + (i % 4),
+    aspects: i % 5 ? [] : [{ id: 1 + (i % 2), sentiment: lensSentiments[(i * 3) % 4]! }],
+    tags: thread % 5 ? [] : [1 + (thread % 3)],
+    kept: i % 4 === 1,
+    at: now - ((i * 7919) % (42 * 24)) * 3_600_000,
+  }
+}
+/** Threads of one or two entries. */
+const threadOf = (i: number) => Math.ceil(i / 2) * 2 + (i % 3 === 0 ? 1000 : 0)
+
 /** Entries of every kind, in threads of one or two, spread over six weeks; the same every time. */
 export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
   await db.rows(`INSERT INTO brands (id, name, zone) VALUES (1, 'b', 'Europe/London')`)
@@ -78,6 +115,11 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
   await db.rows(
     `INSERT INTO colleagues (id, email, name, password_hash) SELECT n, 'c' || n, 'c', '' FROM generate_series(1, 3) n`,
   )
+  await db.rows(`INSERT INTO teams (id, brand_id, name) SELECT n, 1, 'm' || n FROM generate_series(1, 2) n`)
+  await db.rows(
+    `INSERT INTO memberships (brand_id, colleague_id, role) VALUES (1, 2, 'owner'), (1, 3, 'specialist')`,
+  )
+  await db.rows(`INSERT INTO team_members (team_id, colleague_id, brand_id) VALUES (1, 2, 1), (2, 3, 1)`)
   await db.rows(
     `INSERT INTO watches (id, brand_id, name, query) SELECT n, 1, 'w', '{}' FROM generate_series(1, 3) n`,
   )
@@ -100,7 +142,6 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
        SELECT 1, id, shown_as, $2, $3, 'done', 'file', now() FROM people WHERE id = $1`,
       [person, new Date(now - days * 86_400_000), place],
     )
-  const channels = ['pages', 'maps', 'news', 'import']
   for (let p = 1; p <= 8; p++)
     await db.rows(
       `INSERT INTO profiles (id, brand_id, place_id, channel, network, outside_id, name, status, hook_token) VALUES ($1, 1, $2, $3, 'n', $4, 'n', 'connected', $4)`,
@@ -109,34 +150,24 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
   const entries: SeededEntry[] = []
   for (let i = 1; i <= 240; i++) {
     const profile = 1 + (i % 8)
-    const thread = Math.ceil(i / 2) * 2 + (i % 3 === 0 ? 1000 : 0)
-    const entry = {
-      id: i,
-      profile,
-      lead: i % 2 === 0,
-      state: lensStates[thread % 4]!,
-      kind: lensKinds[i % 5]!,
-      origin: lensOrigins[(i * 5) % 3]!,
-      channel: channels[profile % 4]!,
-      place: profile > 6 ? null : 1 + (profile % 3),
-      sentiment: lensSentiments[(i * 7) % 4]!,
-      wish: i % 3 ? lensWishes[(i * 5) % 7]! : null,
-      confidence: ((i * 13) % 10) / 10,
-      givenTo: thread % 3 === 0 ? null : 1 + (thread % 3),
-      watches: i % 4 ? [1 + (i % 3)] : [],
-      words: placedWords(texts[i % texts.length]!),
-      language: ['en', 'fr', 'und'][i % 3]!,
-      voice: i % 7 ? 1 + (i % 4) : null,
-      story: i % 6 ? null : 1 + (i % 4),
-      aspects: i % 5 ? [] : [{ id: 1 + (i % 2), sentiment: lensSentiments[(i * 3) % 4]! }],
-      tags: thread % 5 ? [] : [1 + (thread % 3)],
-      kept: i % 4 === 1,
-      at: now - ((i * 7919) % (42 * 24)) * 3_600_000,
-    }
+    const thread = threadOf(i)
+    const entry = seededEntry(i)
     entries.push(entry)
     await db.rows(
-      `INSERT INTO threads (id, brand_id, profile_id, place_id, outside_id, state, given_to, pressing_at) VALUES ($1, 1, $2, $3, $4, $5, $6, $7) ON CONFLICT DO NOTHING`,
-      [thread, profile, entry.place, `t${thread}`, entry.state, entry.givenTo, new Date(entry.at)],
+      `INSERT INTO threads (id, brand_id, profile_id, place_id, outside_id, state, given_to, pressing_at, team_id, priority, spam_at, spam_why) VALUES ($1, 1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT DO NOTHING`,
+      [
+        thread,
+        profile,
+        entry.place,
+        `t${thread}`,
+        entry.state,
+        entry.givenTo,
+        new Date(entry.at),
+        entry.team,
+        entry.priority,
+        entry.spam ? new Date(now) : null,
+        entry.spam ? 'person' : null,
+      ],
     )
     await db.rows(
       `INSERT INTO entries (id, brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, sentiment, search, analysed_at, language, account_id, story_id, origin, wish, confidence)
@@ -153,7 +184,7 @@ export async function seedLensEntries(db: Database): Promise<SeededEntry[]> {
         new Date(entry.at),
         entry.lead,
         entry.sentiment,
-        tsvectorText(entry.words),
+        tsvectorText(placedWords(texts[i % texts.length]!)),
         entry.language,
         entry.voice,
         entry.story,

@@ -1,15 +1,28 @@
 import type { Database } from '@murrabel/server'
 
-/** People of whom something else is kept than a count of their entries gives; none, as it should be. */
-export const totalsApart = (db: Pick<Database, 'rows'>): Promise<unknown[]> =>
-  db.rows(
-    `SELECT coalesce(t.person_id, c.id) AS person, t.said, t.unhappy, t.last, c.said AS counted, c.unhappy AS felt, c.last AS latest
+const counted = (more: string) => `count(*)::int AS said, max(e.at) AS last,
+  (count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive'))::int AS unhappy
+  FROM entries e JOIN accounts a ON a.id = e.account_id JOIN brands b ON b.id = a.brand_id
+  WHERE e.direction = 'in' AND a.shown_as IS NOT NULL GROUP BY 1${more}`
+
+/** People, and days of people, of whom something else is kept than a count of their entries and visits gives; none, as it should be. */
+export async function totalsApart(db: Pick<Database, 'rows'>): Promise<unknown[]> {
+  const totals = await db.rows(
+    `SELECT coalesce(t.person_id, c.id) AS person, t.said, t.unhappy, t.last, t.visited, c.said AS counted, c.unhappy AS felt, c.last AS latest, c.visit
      FROM person_totals t
      FULL JOIN (
-       SELECT a.shown_as AS id, count(*)::int AS said, max(e.at) AS last,
-         (count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive'))::int AS unhappy
-       FROM entries e JOIN accounts a ON a.id = e.account_id
-       WHERE e.direction = 'in' AND a.shown_as IS NOT NULL GROUP BY 1
+       SELECT id, coalesce(said, 0) AS said, coalesce(unhappy, 0) AS unhappy, last, visit
+       FROM (SELECT a.shown_as AS id, ${counted('')}) s
+       FULL JOIN (SELECT shown_as AS id, max(at) AS visit FROM visits GROUP BY 1) v USING (id)
      ) c ON c.id = t.person_id
-     WHERE (t.said, t.unhappy, t.last, t.by_last) IS DISTINCT FROM (c.said, c.unhappy, c.last, -extract(epoch FROM c.last))`,
+     WHERE (t.said, t.unhappy, t.last, t.by_last, t.visited, t.by_latest) IS DISTINCT FROM
+       (c.said, c.unhappy, c.last, -extract(epoch FROM c.last), c.visit, -extract(epoch FROM greatest(c.last, c.visit)))`,
   )
+  const days = await db.rows(
+    `SELECT * FROM person_days d
+     FULL JOIN (SELECT a.shown_as AS person, (e.at AT TIME ZONE b.zone)::date AS day, ${counted(', 2')}) c
+       ON c.person = d.person_id AND c.day = d.day
+     WHERE (d.said, d.unhappy, d.last) IS DISTINCT FROM (c.said, c.unhappy, c.last)`,
+  )
+  return [...totals, ...days]
+}

@@ -36,6 +36,12 @@ export interface Things {
   delivery: number
   place: number | null
   followUp: number
+  lens: number
+  pattern: number
+  signOff: number
+  ownLine: number
+  approval: number
+  note: number
   import: number
   attachment: number
   picture: number
@@ -61,6 +67,10 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   threadEvent: 'thread',
   undo: 'thread',
   give: 'thread',
+  prioritise: 'thread',
+  mergeable: 'thread',
+  merge: 'thread',
+  split: 'thread',
   changeReply: 'entry',
   takeBackReply: 'entry',
   reportEntry: 'entry',
@@ -120,6 +130,24 @@ export const thingOf: Partial<Record<RouteName, Exclude<keyof Things, 'place'>>>
   finishFollowUp: 'followUp',
   reopenFollowUp: 'followUp',
   removeFollowUp: 'followUp',
+  changeLens: 'lens',
+  changePattern: 'pattern',
+  removePattern: 'pattern',
+  changeSignOff: 'signOff',
+  removeSignOff: 'signOff',
+  replyStarts: 'thread',
+  askApproval: 'thread',
+  decideApproval: 'approval',
+  takeBackApproval: 'approval',
+  changeOwnLine: 'ownLine',
+  removeOwnLine: 'ownLine',
+  removeLens: 'lens',
+  keepDraft: 'thread',
+  checkReply: 'thread',
+  addNote: 'thread',
+  changeNote: 'note',
+  removeNote: 'note',
+  restoreNote: 'note',
   updateAlert: 'alert',
   deleteAlert: 'alert',
   restoreAlert: 'alert',
@@ -265,6 +293,36 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       `INSERT INTO follow_ups (brand_id, thread_id, person_id, kind, what, due_at) VALUES ($1, $2, $3, 'followUp', $4, now())`,
       [brandId, thread, person, `Call ${word}`],
     )
+    const pattern = await one(
+      `INSERT INTO patterns (brand_id, name, name_key, made_by) VALUES ($1, $2, $2, $3)`,
+      [brandId, `pattern ${word}`, by],
+    )
+    await db.rows(`INSERT INTO pattern_texts VALUES ($1, 'und', $2)`, [pattern, `Sorry, ${word}`])
+    const approval = await one(
+      `INSERT INTO approvals (brand_id, thread_id, by_id, text, key, asked_at) VALUES ($1, $2, $3, $4, gen_random_uuid(), now())`,
+      [brandId, thread, by, `Approve ${word}`],
+    )
+    const ownLine = await one(`INSERT INTO own_lines (brand_id, colleague_id, text) VALUES ($1, $2, $3)`, [
+      brandId,
+      by,
+      `Line ${word}`,
+    ])
+    const signOff = await one(`INSERT INTO sign_offs (brand_id, text) VALUES ($1, $2)`, [
+      brandId,
+      `Signed ${word}`,
+    ])
+    const lens = await one(
+      `INSERT INTO kept_lenses (brand_id, colleague_id, name, lens, made_by) VALUES ($1, $2, $3, $4, $2)`,
+      [brandId, by, `lens ${word}`, `words=${word}`],
+    )
+    const note = await one(
+      `INSERT INTO notes (thread_id, colleague_id, text, at) VALUES ($1, $2, $3, now())`,
+      [thread, by, `Note on ${word}`],
+    )
+    await db.rows(
+      `INSERT INTO notices (brand_id, colleague_id, kind, thread_id, note_id, at) SELECT $1, colleague_id, 'mention', $2, $3, now() FROM memberships WHERE brand_id = $1`,
+      [brandId, thread, note],
+    )
     const group = await one(`INSERT INTO watch_groups (brand_id, name, kind) VALUES ($1, $2, 'brand')`, [
       brandId,
       word,
@@ -368,6 +426,12 @@ export async function twoBrands(world: TestWorld): Promise<TwoBrands> {
       delivery,
       place: profile.placeId,
       followUp,
+      lens,
+      pattern,
+      signOff,
+      ownLine,
+      approval,
+      note,
       import: importId,
       tag,
       colleague: by,

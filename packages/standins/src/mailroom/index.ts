@@ -76,6 +76,7 @@ function smtpServer({ refusalCode, nextId, take, mayIn, loses }: Taking): SMTPSe
             to: session.envelope.rcptTo.map(({ address }) => address),
             subject: parsed.subject ?? '',
             text: parsed.text ?? '',
+            html: parsed.html || '',
             at: new Date().toISOString(),
             cc: [parsed.cc ?? []]
               .flat()

@@ -7,6 +7,8 @@ export interface Mail {
   to: string[]
   subject: string
   text: string
+  /** As it is laid out; empty: words alone. */
+  html: string
   at: string
   cc: string
   inReplyTo: string

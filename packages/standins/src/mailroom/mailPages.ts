@@ -24,6 +24,7 @@ const shown = (mail: Mail) =>
   `<article><h2>${escapeHtml(mail.subject)}</h2>
     <p>${escapeHtml(mail.from)} to ${escapeHtml(mail.to.join(', '))}, ${mail.at}</p>
     <pre>${escapeHtml(mail.text)}</pre>
+    ${mail.html ? `<details><summary>Laid out</summary><iframe sandbox="" title="Laid out" srcdoc="${escapeHtml(mail.html)}"></iframe></details>` : ''}
     ${mail.files.length ? `<p>With ${escapeHtml(mail.files.join('; '))}</p>` : ''}
     <details><summary>Answer</summary>${form(mail.from, `Re: ${mail.subject.replace(/^Re: /, '')}`, mail.messageId)}</details>
   </article>`

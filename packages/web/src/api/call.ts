@@ -55,6 +55,19 @@ export async function call<Body, Answer>(
   return ahead ? (ahead as Promise<Answer>) : send(route, options)
 }
 
+/** Says something while the page goes away: it is sent all the same, and nobody waits for an answer. */
+export function tellLeaving<Body>(
+  route: Route<Body, undefined>,
+  { params, body }: { params?: CallOptions<Body>['params']; body: Body },
+): void {
+  void fetch(addressOf(route, { params }), {
+    method: route.method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    keepalive: true,
+  }).catch(() => {})
+}
+
 /** Sends a file as it is. @throws CallProblem */
 export const sendFile = <Answer>(
   route: Route<undefined, Answer>,

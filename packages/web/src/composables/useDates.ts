@@ -1,3 +1,4 @@
+import { createSharedComposable, useTimestamp } from '@vueuse/core'
 import { useI18n } from 'vue-i18n'
 import { daysBefore } from '@murrabel/core/measures'
 import { useBrand } from '../stores/brand.ts'
@@ -7,11 +8,15 @@ import { useT } from './useT.ts'
 /** The region that dates are written for. */
 export const regionOf = (locale: string): string => (locale === 'en' ? 'en-GB' : locale)
 
+/** Changes twice a minute: what says how far off something is keeps right while the page stays open. */
+const useTick = createSharedComposable(() => useTimestamp({ interval: 30_000 }))
+
 /** Dates in the reader's language and the brand's zone, and how far off a due time is. */
 export function useDates() {
   const { locale } = useI18n()
   const { t } = useT()
   const brand = useBrand()
+  const tick = useTick()
   const format = (at: string | number | Date, options: Intl.DateTimeFormatOptions) =>
     dateFormat(regionOf(locale.value), { timeZone: brand.zone, ...options }).format(new Date(at))
 
@@ -34,7 +39,7 @@ export function useDates() {
     if (minutes < 48 * 60) return `${Math.round(minutes / 60)} h`
     return `${Math.round(minutes / 1440)} d`
   }
-  function due(at: string | null, now = Date.now()): { text: string; past: boolean } {
+  function due(at: string | null, now = (void tick.value, Date.now())): { text: string; past: boolean } {
     if (!at) return { text: t('time.noDue'), past: false }
     const minutes = (now - Date.parse(at)) / 60_000
     if (minutes > 0) return { text: t('time.pastDue', { t: span(minutes) }), past: true }

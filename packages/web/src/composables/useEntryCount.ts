@@ -1,6 +1,9 @@
 import { ref, type Ref } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
 import { routes, type CountAnswer } from '@murrabel/contract'
 import { call } from '../api/call.ts'
+
+const againMs = 5_000
 
 /** How many a lens has; a late answer never overwrites a newer one. */
 export function useEntryCount(query: Ref<[string, string][]>) {
@@ -12,8 +15,10 @@ export function useEntryCount(query: Ref<[string, string][]>) {
       const answer = await call(routes.entryCount, { query: query.value })
       if (mine === run) count.value = answer
     } catch {
-      // The list shows the same problem.
+      // The list shows the same problem; one that failed alone is asked for again.
+      if (mine === run) again.start()
     }
   }
+  const again = useTimeoutFn(() => void fetchCount(), againMs, { immediate: false })
   return { count, fetchCount }
 }

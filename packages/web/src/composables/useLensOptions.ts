@@ -11,6 +11,8 @@ import {
   logSubjects,
   peopleOrders,
   personStandings,
+  priorityValues,
+  spamValues,
   visitedValues,
   type Lens,
   type LensField,
@@ -22,6 +24,12 @@ export interface LensOption {
   value: string | number
   label: string
 }
+
+/** Whose threads; nothing of teams where there are none. */
+const ownersOf = (teams: boolean) =>
+  teams
+    ? (['anybody', 'me', 'mine', 'myTeams', 'nobody', 'meOrNobody'] as const)
+    : (['anybody', 'me', 'nobody', 'meOrNobody'] as const)
 
 /** Languages on offer; others are reached through the figures. */
 export const commonLanguages = ['en', 'fr', 'es', 'de', 'it', 'nl', 'pt', 'und']
@@ -80,14 +88,21 @@ export function useLensOptions(lens: Ref<Lens>): (field: LensField) => LensOptio
         return lensSentiments.map((value) => ({ value, label: t(`lens.sentiment.${value}`) }))
       case 'wishes':
         return lensWishes.map((value) => ({ value, label: t(`lens.wish.${value}`) }))
-      case 'givenTo':
+      case 'givenTo': {
+        const teams = brand.answer?.teams ?? []
         return [
-          ...(['anybody', 'me', 'nobody', 'meOrNobody'] as const).map((value) => ({
+          ...ownersOf(teams.length > 0).map((value) => ({
             value,
-            label: t(`lens.givenTo.${value}`),
+            label: t(`lens.givenTo.${value === 'meOrNobody' && !teams.length ? 'meAlone' : value}`),
           })),
           ...brand.colleagues.map(({ id, name }) => ({ value: id, label: name })),
+          ...teams.map(({ id, name }) => ({ value: `team-${id}`, label: name })),
         ]
+      }
+      case 'priority':
+        return priorityValues.map((value) => ({ value, label: t(`lens.priority.${value}`) }))
+      case 'spam':
+        return spamValues.map((value) => ({ value, label: t(`lens.spam.${value}`) }))
       case 'watch':
         return [
           { value: 0, label: t('lens.watch.all') },

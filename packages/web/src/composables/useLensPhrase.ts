@@ -41,6 +41,10 @@ export function useLensPhrase(): (part: LensPhrase & { field: LensField }) => st
   return function phrase({ field, message, values }: LensPhrase & { field: LensField }): string {
     if (field === 'watch' && message === 'group')
       return brand.nameOfGroup(Number(values[0])) || `#${values[0]}`
+    // Where there are no teams, nothing is said of them.
+    if (field === 'givenTo' && message === 'meOrNobody' && !brand.answer?.teams.length)
+      return t('lens.givenTo.meAlone')
+    if (field === 'givenTo' && message === 'team') return brand.teamName(Number(values[0])) || `#${values[0]}`
     if (field === 'aspect' && values.length) {
       const name = brand.aspects.find((a) => a.id === values[0])?.name ?? `#${values[0]}`
       return [

@@ -16,7 +16,20 @@ export function useLensPhrases(lens: Ref<Lens>, { told }: { told?: () => 'time' 
   /** Parts that are only spoken of when they narrow. */
   const rarer = (parts: ReadonlyMap<string, LensPhrase>) =>
     (
-      ['origins', 'phrase', 'voice', 'story', 'aspect', 'weekHour', 'tags', 'personTags', 'kept'] as const
+      [
+        'origins',
+        'priority',
+        'spam',
+        'phrase',
+        'voice',
+        'story',
+        'aspect',
+        'weekHour',
+        'tags',
+        'personTags',
+        'kept',
+        'uncaught',
+      ] as const
     ).flatMap((field) => (parts.get(field)?.narrows ? [', ', `[${field}]`] : []))
 
   /** The sentence: plain words and changeable phrases, in the order of the language. */

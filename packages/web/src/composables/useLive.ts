@@ -7,6 +7,8 @@ type Listener = (event: LiveEvent) => void
 const listeners = new Set<Listener>()
 let source: EventSource | null = null
 let lost = false
+/** Milliseconds an answer is waited for before the same is asked again. */
+const longestMs = 30_000
 /** Milliseconds a connection may take to open; after a longer time everybody looks again. */
 const openingMs = 2_000
 /** What may have happened while nothing was heard: anything, on any thread. */
@@ -15,6 +17,8 @@ const missed: LiveEvent[] = [
   { kind: 'profiles' },
   { kind: 'people' },
   { kind: 'followUps' },
+  { kind: 'lenses' },
+  { kind: 'patterns' },
   { kind: 'brand' },
   { kind: 'hooks' },
   { kind: 'watches' },
@@ -83,13 +87,39 @@ export function useLive(on: Listener): void {
 }
 
 /**
- * Calls once for many calls in a short time, at the latest after four times that: news that never pause are shown too.
- * What is left when its owner goes is not called any more.
+ * Calls once for many calls in a short time, at the latest after four times that: news that never pause are shown too. The next
+ * call waits for the answer to the last, so that a slow server is not asked more than it can answer. What is left when its
+ * owner goes is not called any more.
+ *
+ * @param act what it promises is waited for
  */
-export function gathered(act: () => void, waitMs = 150): () => void {
+export function gathered(act: () => unknown, waitMs = 150): () => void {
   let gone = false
+  let isUnder = false
+  let again = false
   tryOnScopeDispose(() => {
     gone = true
   })
-  return useDebounceFn(() => !gone && act(), waitMs, { maxWait: 4 * waitMs })
+  const later = useDebounceFn(
+    () => {
+      if (gone) return
+      if (isUnder) again = true
+      else run()
+    },
+    waitMs,
+    { maxWait: 4 * waitMs },
+  )
+  function run(): void {
+    again = false
+    const answer = act()
+    if (!(answer instanceof Promise)) return
+    isUnder = true
+    // One that never comes does not hold up what is asked later.
+    const waited = new Promise((resolve) => setTimeout(resolve, longestMs))
+    void Promise.race([answer, waited]).finally(() => {
+      isUnder = false
+      if (again) void later()
+    })
+  }
+  return () => void later()
 }

@@ -5,8 +5,12 @@ import { useShortcutKeys } from '../stores/shortcuts.ts'
 /** Keys that mean the same everywhere and are nobody's to change. */
 const arrows: Record<string, Shortcut> = { ArrowDown: 'next', ArrowUp: 'previous' }
 
+/** Nothing is typed into a box that is ticked. */
+const ticked = (target: EventTarget | null) =>
+  target instanceof HTMLInputElement && target.type === 'checkbox'
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
+  !ticked(target) &&
   (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 
 const sheetIsOpen = () => document.querySelector('.el-overlay:not([style*="display: none"])') !== null
@@ -16,7 +20,8 @@ export function useShortcuts(acts: Partial<Record<Shortcut, (event: KeyboardEven
   const shortcuts = useShortcutKeys()
   useEventListener(window, 'keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
-    if (typing(event.target) || sheetIsOpen()) return
+    // Within an element of its own kind, the field that is typed into is deeper than the target.
+    if (typing(event.composedPath()[0] ?? event.target) || sheetIsOpen()) return
     const name = arrows[event.key] ?? shortcuts.pressed(event.key)
     const act = name && acts[name]
     if (!act) return

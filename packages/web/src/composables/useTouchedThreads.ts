@@ -18,7 +18,7 @@ export function useTouchedThreads(list: Touchable, waitMs?: number): (threads: r
     const everything = all
     touched = new Set()
     all = false
-    void (everything ? list.refresh() : list.touch(threads))
+    return everything ? list.refresh() : list.touch(threads)
   }, waitMs)
   return (threads) => {
     if (!threads.length) all = true

@@ -2,15 +2,22 @@ import { alerts } from './en/alerts.ts'
 import { followUps } from './en/followUps.ts'
 import { inbox } from './en/inbox.ts'
 import { keysAndHooks } from './en/keys.ts'
+import { lenses } from './en/lenses.ts'
 import { log } from './en/log.ts'
 import { account, colleagues } from './en/colleagues.ts'
 import { people } from './en/people.ts'
 import { places } from './en/places.ts'
+import { weekAhead } from './en/weekAhead.ts'
+import { approvals } from './en/approvals.ts'
+import { today } from './en/today.ts'
+import { replies } from './en/replies.ts'
+import { together } from './en/together.ts'
 import { watch } from './en/watches.ts'
 
 /** All texts of the interface, English. Other languages have the same keys. */
 export const en = {
   sections: {
+    today: 'Today',
     inbox: 'Inbox',
     watch: 'Watch',
     setUp: 'Set up',
@@ -19,6 +26,7 @@ export const en = {
     keys: 'Keys and hooks',
     places: 'Brand and places',
     colleagues: 'Colleagues',
+    replies: 'Replies',
     log: 'Log',
     account: 'Your account',
     personalData: 'Personal data',
@@ -34,6 +42,7 @@ export const en = {
     switchTo: 'Go to {brand}',
     meMenu: 'Your menu',
     pastDue: '{n} past due',
+    rows: { compact: 'Compact rows', usual: 'Usual rows', roomy: 'Roomy rows' },
   },
   signIn: {
     email: 'E-mail address',
@@ -49,6 +58,12 @@ export const en = {
     shown: '{brand}, last {days} days: {n} entries on {channels} channels',
     tagline: 'See everything that is said about your brand, in one place, and answer it.',
   },
+  replies,
+  today,
+  approvals,
+  weekAhead,
+  together,
+  lenses,
   lens: {
     threads:
       '[state] [kinds] about [watch] on [channels] from [places], assigned to [givenTo], [wishes], [sentiments], [words][more], [range], [order]',
@@ -135,7 +150,19 @@ export const en = {
       none: 'asking for nothing',
     },
     doubt: { all: 'in doubt or not', only: 'with the sentiment in doubt' },
-    givenTo: { anybody: 'anybody', me: 'me', nobody: 'nobody', meOrNobody: 'me or nobody', colleague: '{a}' },
+    givenTo: {
+      anybody: 'anybody',
+      me: 'me',
+      mine: 'me or my teams',
+      myTeams: 'my teams',
+      nobody: 'nobody',
+      meOrNobody: 'me, my teams or nobody',
+      meAlone: 'me or nobody',
+      colleague: '{a}',
+      team: '{a}',
+    },
+    priority: { any: 'any priority', raised: 'of raised priority', highest: 'of the highest priority' },
+    spam: { any: 'spam or not', only: 'put aside as spam', without: 'no spam' },
     watch: { all: 'anything', one: '{a}', group: '{a}' },
     languages: { all: 'any language', one: '{a}', some: '{a}' },
     voice: { all: 'anybody', one: 'said by {a}' },
@@ -145,6 +172,7 @@ export const en = {
     weekHour: { all: 'any hour of the week', one: '{a}' },
     tags: { all: 'any tag', one: 'tagged {a}', some: 'tagged {a}' },
     kept: { all: 'kept or not', one: 'kept' },
+    uncaught: { any: 'in any lens or none', none: 'in none of my lenses' },
     unknownLanguage: 'an unknown language',
     without: 'Remove',
     groups: 'Groups',
@@ -191,6 +219,8 @@ export const en = {
       wishes: 'What is wanted',
       doubt: 'In doubt',
       givenTo: 'Assigned to',
+      priority: 'Priority',
+      spam: 'Spam',
       watch: 'Watch',
       languages: 'Language',
       voice: 'Voice',
@@ -200,6 +230,7 @@ export const en = {
       weekHour: 'Hour of the week',
       tags: 'Tags',
       kept: 'Kept',
+      uncaught: 'In none of my lenses',
       words: 'Search words',
       range: 'Time',
       order: 'Order',
@@ -270,7 +301,14 @@ export const en = {
     finish: 'Finished',
     reopen: 'Reopened',
     setAside: 'Set aside until {t}',
+    setAsideThey: 'Set aside until they write',
     give: 'Assigned to {name}',
+    prioritise: 'Priority changed',
+    merge: 'Threads merged',
+    split: 'Split into a thread of its own',
+    spam: 'Put aside as spam.',
+    also: '{n} more is like it. | {n} more are like it.',
+    notSpam: 'Back among the open threads',
     sent: 'Answer on its way, thread finished',
     sentOpen: 'Answer on its way',
     corrected: 'Set to {label}',
@@ -509,8 +547,11 @@ export const en = {
     previous: 'previous thread',
     finish: 'finish',
     reply: 'write a reply',
+    note: 'write a note for colleagues',
+    pattern: 'start an answer with a pattern',
     give: 'assign to somebody',
     aside: 'set aside',
+    more: 'priority, spam and more',
     tag: 'tag',
     keep: 'keep a mention, or stop keeping it',
     choose: 'select a mention',

@@ -3,16 +3,23 @@ import { alerts } from './fr/alerts.ts'
 import { followUps } from './fr/followUps.ts'
 import { inbox } from './fr/inbox.ts'
 import { keysAndHooks } from './fr/keys.ts'
+import { lenses } from './fr/lenses.ts'
 import { log } from './fr/log.ts'
 import { account, colleagues } from './fr/colleagues.ts'
 import { people } from './fr/people.ts'
 import { places } from './fr/places.ts'
+import { weekAhead } from './fr/weekAhead.ts'
+import { approvals } from './fr/approvals.ts'
+import { today } from './fr/today.ts'
+import { replies } from './fr/replies.ts'
+import { together } from './fr/together.ts'
 import { watch } from './fr/watches.ts'
 import { fieldProblems, problems } from './fr/problems.ts'
 
 /** All texts of the interface, French; what the server refuses is told in French as well. */
 export const fr: Messages = {
   sections: {
+    today: 'Aujourd’hui',
     inbox: 'Boîte',
     watch: 'Veille',
     setUp: 'Réglages',
@@ -21,6 +28,7 @@ export const fr: Messages = {
     keys: 'Clés et messages',
     places: 'Marque et lieux',
     colleagues: 'Collègues',
+    replies: 'Réponses',
     log: 'Journal',
     account: 'Votre compte',
     personalData: 'Données personnelles',
@@ -34,6 +42,7 @@ export const fr: Messages = {
     switchTo: 'Passer à {brand}',
     keys: 'Liste des touches',
     pastDue: '{n} en retard',
+    rows: { compact: 'Lignes compactes', usual: 'Lignes habituelles', roomy: 'Lignes aérées' },
     brandMenu: 'Menu de la marque',
     meMenu: 'Votre menu',
   },
@@ -52,6 +61,12 @@ export const fr: Messages = {
     shown: '{brand}, {days} derniers jours : {n} entrées sur {channels} canaux',
     tagline: 'Voir tout ce qui se dit de votre marque, à un seul endroit, et y répondre.',
   },
+  replies,
+  today,
+  approvals,
+  weekAhead,
+  together,
+  lenses,
   lens: {
     threads:
       '[state] : [kinds] à propos de [watch], sur [channels], de [places], confiés à [givenTo], [wishes], [sentiments], [words][more], [range], [order]',
@@ -141,8 +156,22 @@ export const fr: Messages = {
       anybody: "n'importe qui",
       me: 'moi',
       nobody: 'personne',
-      meOrNobody: 'moi ou personne',
+      mine: 'moi ou mes équipes',
+      myTeams: 'mes équipes',
+      meOrNobody: 'moi, mes équipes ou personne',
+      meAlone: 'moi ou personne',
+      team: '{a}',
       colleague: '{a}',
+    },
+    priority: {
+      any: 'de toute priorité',
+      raised: 'de priorité élevée',
+      highest: 'de la plus haute priorité',
+    },
+    spam: {
+      any: 'indésirable ou non',
+      only: 'mis de côté comme indésirable',
+      without: 'sans les indésirables',
     },
     watch: { all: "n'importe quoi", one: '{a}', group: '{a}' },
     languages: { all: 'toute langue', one: '{a}', some: '{a}' },
@@ -153,6 +182,7 @@ export const fr: Messages = {
     weekHour: { all: 'toute heure de la semaine', one: '{a}' },
     tags: { all: 'toute étiquette', one: 'étiquetés {a}', some: 'étiquetés {a}' },
     kept: { all: 'gardés ou non', one: 'gardés' },
+    uncaught: { any: 'dans un filtre ou dans aucun', none: 'dans aucun de mes filtres' },
     unknownLanguage: 'une langue inconnue',
     without: 'Enlever ceci',
     groups: 'Groupes',
@@ -199,6 +229,8 @@ export const fr: Messages = {
       wishes: 'Ce qui est demandé',
       doubt: 'Incertain',
       givenTo: 'Attribué à',
+      priority: 'Priorité',
+      spam: 'Indésirables',
       watch: 'Veille',
       languages: 'Langue',
       voice: 'Voix',
@@ -208,6 +240,7 @@ export const fr: Messages = {
       weekHour: 'Heure de la semaine',
       tags: 'Étiquettes',
       kept: 'Gardés',
+      uncaught: 'Dans aucun de mes filtres',
       words: 'Mots cherchés',
       range: 'Temps',
       order: 'Ordre',
@@ -263,7 +296,14 @@ export const fr: Messages = {
     finish: 'Terminé',
     reopen: 'Rouvert',
     setAside: "Mis de côté jusqu'au {t}",
+    setAsideThey: 'Mis de côté jusqu’à leur prochain message',
     give: 'Attribué à {name}',
+    prioritise: 'Priorité modifiée',
+    merge: 'Fils réunis',
+    split: 'Séparé en un fil à part',
+    spam: 'Mis de côté comme indésirable.',
+    also: '{n} autre lui ressemble. | {n} autres lui ressemblent.',
+    notSpam: 'De retour parmi les fils ouverts',
     sent: 'Réponse en route, fil terminé',
     sentOpen: 'Réponse en route',
     corrected: 'Corrigé : {label}',
@@ -294,8 +334,11 @@ export const fr: Messages = {
     previous: 'fil précédent',
     finish: 'terminé',
     reply: 'écrire une réponse',
+    note: 'écrire une note aux collègues',
+    pattern: 'commencer une réponse par un modèle',
     give: 'attribuer',
     aside: 'mettre de côté',
+    more: 'priorité, indésirables et autres',
     tag: 'étiqueter',
     keep: 'garder une mention, ou ne plus la garder',
     choose: "choisir une mention, avec d'autres",

@@ -45,7 +45,9 @@ const choice = (values: (string | number)[], of: EntryOrigin[]): Partial<Lens> =
 })
 const typed = computed(() => field === 'words' || field === 'phrase' || field === 'named')
 /** Parts that are chosen elsewhere (a mark in a chart, a voice) and can only be taken away here. */
-const given = computed(() => ['voice', 'story', 'aspect', 'weekHour', 'kept', 'doubt'].includes(field))
+const given = computed(() =>
+  ['voice', 'story', 'aspect', 'weekHour', 'kept', 'uncaught', 'doubt'].includes(field),
+)
 const words = ref(lens[field === 'phrase' || field === 'named' ? field : 'words'])
 const dates = ref<[string, string] | null>(
   lens.range && 'from' in lens.range ? [lens.range.from.slice(0, 10), lens.range.to.slice(0, 10)] : null,

@@ -6,8 +6,8 @@ import { useCounts } from '../stores/counts.ts'
 /** Keeps what all sections share up to date, for as long as somebody is signed in. */
 const brand = useBrand()
 const counts = useCounts()
-const loadCounts = gathered(() => void counts.load().catch(() => {}), 500)
-const loadBrand = gathered(() => void brand.load().catch(() => {}), 500)
+const loadCounts = gathered(() => counts.load().catch(() => {}), 500)
+const loadBrand = gathered(() => brand.load().catch(() => {}), 500)
 useLive((event) => {
   if (event.kind === 'entries' || event.kind === 'thread') loadCounts()
   if (event.kind === 'profiles' || event.kind === 'brand') loadBrand()

@@ -16,6 +16,9 @@ const brand = useBrand()
         t('sections.colleagues')
       }}</RouterLink>
       <RouterLink to="/set-up/profiles">{{ t('sections.profiles') }}</RouterLink>
+      <RouterLink v-if="brand.mayCall('patterns')" to="/set-up/replies">{{
+        t('sections.replies')
+      }}</RouterLink>
       <RouterLink to="/set-up/import">{{ t('sections.import') }}</RouterLink>
       <RouterLink v-if="brand.mayCall('dataRequests')" to="/set-up/personal-data">{{
         t('sections.personalData')

@@ -4,17 +4,21 @@ import { useRoute, useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
 import { useT } from '../composables/useT.ts'
 import BellMenu from '../sections/alerts/BellMenu.vue'
+import { initialsOf } from './initials.ts'
+import WhoIsHere from './WhoIsHere.vue'
 import { useFocusReturn } from '../composables/useFocusReturn.ts'
 import { useBrand } from '../stores/brand.ts'
 import { speakElement } from '../messages/elementTexts.ts'
 import type { en } from '../messages/en.ts'
 import { loadTexts } from '../messages/index.ts'
 import type { Language } from '../messages/language.ts'
+import { densities, useDensity } from '../stores/density.ts'
 import { useCounts } from '../stores/counts.ts'
 import { useShortcutKeys } from '../stores/shortcuts.ts'
 
 const brand = useBrand()
 const counts = useCounts()
+const density = useDensity()
 const shortcuts = useShortcutKeys()
 const router = useRouter()
 const route = useRoute()
@@ -24,12 +28,6 @@ const emit = defineEmits<{ keys: [] }>()
 const words = ref('')
 const find = useTemplateRef<HTMLInputElement>('find')
 
-const initials = (name: string) =>
-  name
-    .split(' ')
-    .map((part) => part[0])
-    .join('')
-    .slice(0, 2)
 function search(): void {
   if (words.value.trim())
     void router.push({
@@ -91,6 +89,7 @@ defineExpose({ focusFind: () => focus.go(find.value) })
       </template>
     </el-dropdown>
     <nav>
+      <RouterLink class="section" to="/today">{{ t('sections.today') }}</RouterLink>
       <RouterLink class="section" to="/inbox"
         >{{ t('sections.inbox')
         }}<sup v-if="counts.pastDue" :title="t('band.pastDue', { n: counts.pastDue })">{{
@@ -116,10 +115,11 @@ defineExpose({ focusFind: () => focus.go(find.value) })
       />
       <kbd v-if="shortcuts.keyOf('find')" aria-hidden="true">{{ shortcuts.keyOf('find') }}</kbd>
     </form>
+    <WhoIsHere />
     <BellMenu />
     <el-dropdown :persistent="false" trigger="click">
       <button type="button" class="me" :aria-label="t('band.meMenu')">
-        {{ initials(brand.answer.me.name) }}
+        {{ initialsOf(brand.answer.me.name) }}
       </button>
       <template #dropdown>
         <el-dropdown-menu>
@@ -128,6 +128,14 @@ defineExpose({ focusFind: () => focus.go(find.value) })
             t('sections.account')
           }}</el-dropdown-item>
           <el-dropdown-item @click="emit('keys')">{{ t('band.keys') }}</el-dropdown-item>
+          <el-dropdown-item
+            v-for="(each, i) in densities"
+            :key="each"
+            :divided="i === 0"
+            :disabled="density.rows === each"
+            @click="density.choose(each)"
+            >{{ t(`band.rows.${each}`) }}</el-dropdown-item
+          >
           <el-dropdown-item v-if="locale !== 'fr'" divided @click="speak('fr')">Français</el-dropdown-item>
           <el-dropdown-item v-if="locale !== 'en'" divided @click="speak('en')">English</el-dropdown-item>
           <el-dropdown-item divided @click="signOut">{{ t('band.signOut') }}</el-dropdown-item>

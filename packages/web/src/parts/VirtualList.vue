@@ -37,10 +37,13 @@ watch(items, (shown) => {
   const last = shown[shown.length - 1]
   if (last && last.index >= rows.length - 15) emit('end')
 })
-// What is chosen by key stays in sight.
+// What is chosen by key stays in sight. What only left the list for a moment, and came back, does not pull it along.
+let sought: number | null = null
 watch(
   () => selected,
   (id) => {
+    if (id === null || id === sought) return
+    sought = id
     const index = rows.findIndex((row) => row.id === id)
     if (index >= 0) virtualizer.value.scrollToIndex(index, { align: 'auto' })
   },

@@ -24,6 +24,10 @@ function useBrandNames(answer: Ref<BrandAnswer | null>) {
   const placeName = (id: number | null) => places.value.find((p) => p.id === id)?.name ?? ''
   const colleagueName = (id: number | null) => colleagues.value.find((c) => c.id === id)?.name ?? ''
   const nameOfWatch = (id: number | null) => watches.value.find((w) => w.id === id)?.name ?? ''
+  const teamName = (id: number | null) => answer.value?.teams.find((team) => team.id === id)?.name ?? ''
+  /** Whose a thread is; empty: nobody's. */
+  const ownerName = ({ givenTo, teamId }: { givenTo: number | null; teamId: number | null }) =>
+    colleagueName(givenTo) || teamName(teamId)
   const zone = computed(() => answer.value?.brand.zone ?? 'UTC')
   return {
     places,
@@ -36,6 +40,8 @@ function useBrandNames(answer: Ref<BrandAnswer | null>) {
     nameOfGroup,
     placeName,
     colleagueName,
+    teamName,
+    ownerName,
     nameOfWatch,
     zone,
   }

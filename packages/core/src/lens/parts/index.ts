@@ -19,12 +19,15 @@ import { peopleOrder } from './peopleOrder.ts'
 import { personTags } from './personTags.ts'
 import { phrase } from './phrase.ts'
 import { places } from './places.ts'
+import { priority } from './priority.ts'
 import { range } from './range.ts'
 import { sentiments } from './sentiments.ts'
+import { spam } from './spam.ts'
 import { standings } from './standings.ts'
 import { state } from './state.ts'
 import { story } from './story.ts'
 import { tags } from './tags.ts'
+import { uncaught } from './uncaught.ts'
 import { visited } from './visited.ts'
 import { voice } from './voice.ts'
 import { watch } from './watch.ts'
@@ -43,6 +46,8 @@ export const entryParts = [
   wishes,
   doubt,
   givenTo,
+  priority,
+  spam,
   watch,
   group,
   languages,
@@ -53,6 +58,7 @@ export const entryParts = [
   weekHour,
   tags,
   kept,
+  uncaught,
   words,
   range,
   order,

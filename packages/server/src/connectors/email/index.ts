@@ -10,6 +10,7 @@ export const emailConnector: Connector = {
   capabilities: {
     reply: true,
     replyLength: 10_000,
+    replyMarkup: true,
     replyIsPublic: () => false,
     repliesTo: ['message'],
     files: { most: 20, bytes: 25_000_000 },
@@ -17,6 +18,7 @@ export const emailConnector: Connector = {
     oauth: false,
     lookEverySeconds: 60,
     authorsBy: 'email',
+    regroups: true,
   },
   async check(profile, http) {
     const { imap, smtp } = settingsOf(profile.accessToken)

@@ -1,6 +1,7 @@
 import nodemailer from 'nodemailer'
 import type { ConnectorProfile, NetworkHttp, ReplyAction, Sent } from '../contract.ts'
 import { NetworkFailure } from '../shared/outcome.ts'
+import { escapeMarkup, htmlOf, plainOf } from '@murrabel/core/markup'
 import { subjectCore } from '@murrabel/core/text'
 import { messageIdOf, type AnswerToMail } from './mailItem.ts'
 import { mailFailure, mailTimeouts, type MailServer } from './mailSettings.ts'
@@ -35,8 +36,10 @@ export async function checkOutgoing(server: MailServer, http: NetworkHttp): Prom
 }
 
 /** The answer above what it answers, marked as mail programs do. */
-const withQuote = (text: string, quoted: string | null | undefined): string =>
-  quoted ? `${text}\n\n${quoted.replace(/^/gm, '> ')}` : text
+const withQuote = (markup: string, quoted: string | null | undefined) => ({
+  text: plainOf(markup) + (quoted ? `\n\n${quoted.replace(/^/gm, '> ')}` : ''),
+  html: htmlOf(markup) + (quoted ? `\n<blockquote>${htmlOf(escapeMarkup(quoted))}</blockquote>` : ''),
+})
 
 /** Sends an answer: to its writer, those in copy kept, in the same thread of their mail program. */
 export async function sendMail(
@@ -59,7 +62,7 @@ export async function sendMail(
       to: to.to,
       cc: to.cc,
       subject: `Re: ${subjectCore(to.subject)}`,
-      text: withQuote(text, to.quoted),
+      ...withQuote(text, to.quoted),
       messageId,
       date: new Date(at),
       inReplyTo: to.messageId ?? undefined,

@@ -94,7 +94,7 @@ async function begin(
 }
 
 async function cover(
-  parts: Pick<Context, 'db' | 'live'>,
+  parts: Pick<Context, 'db' | 'live' | 'due' | 'now'>,
   actor: Actor,
   {
     colleagueId,
@@ -165,7 +165,7 @@ export function changeAbsence(parts: Parts, { subject }: Pick<Piece, 'subject'>)
 
 /** What has come in on threads of somebody who is away goes to whoever takes over. */
 export async function coverThreads(
-  parts: Pick<Context, 'db' | 'live'>,
+  parts: Pick<Context, 'db' | 'live' | 'due' | 'now'>,
   brandId: number,
   threads: readonly number[],
   tx: Tx,

@@ -10,6 +10,7 @@ import {
 } from '../../store/queries/absences/absences.ts'
 import { mayAccess } from '../../store/queries/shared/where.ts'
 import { recordAll, type Actor } from '../log/index.ts'
+import { notify } from '../together/index.ts'
 
 /** A colleague or a team; both null: those who answer and see all. */
 export interface Takers {
@@ -42,11 +43,12 @@ export function groupsOf(there: readonly Answerer[], { takeOver, team }: Takers)
  * of each thread. @param among these threads alone; null: all of them
  */
 export async function shareOutThreads(
-  { db, live }: Pick<Context, 'db' | 'live'>,
+  parts: Pick<Context, 'db' | 'live' | 'due' | 'now'>,
   actor: Actor,
   { from, among, ...takers }: Takers & { from: number; among: readonly number[] | null },
   tx: Tx,
 ): Promise<Moved[]> {
+  const { db } = parts
   const { brandId } = actor
   const threads = await openThreadsOf(db, { brandId, colleagueId: from, among }, tx)
   if (!threads.length) return []
@@ -56,24 +58,35 @@ export async function shareOutThreads(
   const { first, rest } = groupsOf(there, takers)
   const given = shareOut(threads, first, rest)
   const moved = threads.map(({ id }, i) => ({ id, to: given[i] ?? null }))
-  await moveThreads({ db, live }, actor, moved, { kind: 'cover', from }, tx)
+  await moveThreads(parts, actor, moved, { kind: 'cover', from }, tx)
   return moved
 }
 
 /** Writes down to whom threads went, and tells it. */
 export async function moveThreads(
-  { db, live }: Pick<Context, 'db' | 'live'>,
+  parts: Pick<Context, 'db' | 'live' | 'due' | 'now'>,
   actor: Actor,
   moved: readonly Moved[],
   { kind, from }: { kind: 'cover' | 'coverEnds'; from: number },
   tx: Tx,
 ): Promise<void> {
   if (!moved.length) return
+  const { db, live } = parts
   await setGiven(db, moved, tx)
   await recordAll(
     db,
     actor,
     moved.map(({ id, to }) => ({ kind, on: ['thread', id] as const, detail: { to, from } })),
+    tx,
+  )
+  await notify(
+    parts,
+    {
+      brandId: actor.brandId,
+      kind: 'given',
+      to: moved.flatMap(({ id, to }) => (to === null ? [] : { whom: to, thread: id })),
+      by: 'colleagueId' in actor ? actor.colleagueId : null,
+    },
     tx,
   )
   await live.tell(actor.brandId, { kind: 'thread', threads: moved.map(({ id }) => id) }, tx)

@@ -9,7 +9,12 @@ import { confirmChange } from './changeReply.ts'
 import { settleReports } from './delivered.ts'
 import { moveAction } from './moveAction.ts'
 import { owedAgain } from './owedAgain.ts'
-import { lockAction, profileOfAction } from '../../store/queries/actions/actions.ts'
+import {
+  lockAction,
+  profileOfAction,
+  saidWhenSent,
+  sendingLater,
+} from '../../store/queries/actions/actions.ts'
 import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
 import { filesOfEntry } from '../../store/queries/attachments/attachments.ts'
@@ -46,6 +51,13 @@ export function afterFailure(
 
 /** Carries out one action; what was decided meanwhile, or stands outside already, is left as it is. */
 export async function act(context: Context, { id, attempts }: Piece): Promise<WorkOutcome> {
+  const later = await sendingLater(context.db, id, new Date(context.now()))
+  if (later && later.waitMs > 0) throw new Postponed('it goes out at a chosen time', later.waitMs)
+  // What was written before they wrote again may be no answer any more: a person looks first.
+  if (later?.wrote) {
+    await failed(context, { id }, { kind: 'fail', uncertain: false }, 'held: ')
+    return 'done'
+  }
   const action = await begin(context, id)
   if (!action) return 'done'
   if (
@@ -171,6 +183,7 @@ async function confirm({ db, live, now, due }: Context, { id }: OutsideAction, s
     if (action.kind !== 'reply') {
       if (moved.changed) await confirmChange({ db, live, now, due }, action, tx)
     } else if (action.entryId !== null) {
+      if (moved.changed) await saidWhenSent(db, id, new Date(now()), tx)
       await removeTwin(db, { profileId, outsideId: sent.outsideId, entryId: action.entryId }, tx)
       await setOutsideId(
         db,

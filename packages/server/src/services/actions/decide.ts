@@ -7,7 +7,7 @@ import { owedAgain } from './owedAgain.ts'
 import { makeAnew } from '../../store/queries/actions/deliveryReports.ts'
 import { moveAction } from './moveAction.ts'
 import { profileOwner } from './profileOwner.ts'
-import { lockAction, threadOfAction } from '../../store/queries/actions/actions.ts'
+import { dropSendAt, lockAction, threadOfAction } from '../../store/queries/actions/actions.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
 import { lockThread, positionOf, writeChange, businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
@@ -41,6 +41,7 @@ export async function retryAction(context: Context, reader: Reader, id: number):
     const action = await readersAction(context, reader, id, tx)
     const moved = await moveAction(db, action, { kind: 'retry' }, {}, tx)
     if (!moved.changed) throw new Refusal(refusals[moved.reason])
+    await dropSendAt(db, id, tx)
     // Under its old key the network would say that it has sent it.
     if (action.state === 'failed' && action.outsideId !== null) await makeAnew(db, id, tx)
     const thread = await lockThread(db, reader, action.threadId!, tx)

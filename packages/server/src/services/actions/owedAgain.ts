@@ -4,6 +4,7 @@ import type { Tx } from '../../store/database.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
 import { lockThreadById } from '../../store/queries/inbox/change.ts'
 import { businessHoursOf, positionOf, refreshThreads, writeChange } from '../inbox/index.ts'
+import { notify } from '../together/index.ts'
 import { answerIsOwed } from './moveAction.ts'
 
 /** An answer answers nobody any more: the thread is open again where that leaves the customer without one. */
@@ -27,5 +28,16 @@ export async function owedAgain(
     { kind: why, next: moved?.changed ? moved.next : undefined, detail, final: true },
     tx,
   )
+  if (why === 'sendFailed' && action.colleagueId !== null)
+    await notify(
+      parts,
+      {
+        brandId: action.brandId,
+        kind: 'notSent',
+        to: [{ whom: action.colleagueId, thread: thread.id }],
+        by: null,
+      },
+      tx,
+    )
   await refreshThreads(db, [thread.id], await businessHoursOf(db, action.brandId, tx), now(), tx)
 }

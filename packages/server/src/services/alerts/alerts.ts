@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { alertLimits, rehearseAlert, firingMessage, firesOnEntries } from '@murrabel/core/alerts'
-import { blankLens, parseLens, type Lens } from '@murrabel/core/lens'
+import type { Lens } from '@murrabel/core/lens'
 import {
   conditionOf,
   type AlertAnswer,
@@ -32,7 +32,7 @@ import {
 } from '../../store/queries/alerts/alerts.ts'
 import { checkOuterAddress } from '../hooks/index.ts'
 import { record } from '../log/index.ts'
-import { lensContext } from '../lens/index.ts'
+import { lensContext, readLens } from '../lens/index.ts'
 
 /** Days an alert is tried on. */
 const trialDays = 90
@@ -40,16 +40,7 @@ const day = 86_400_000
 
 /** The lens of an alert, from its address; any time and order are left aside. @throws Refusal when it cannot be read */
 export function alertLens(text: string): Lens {
-  const { lens, problems } = parseLens(new URLSearchParams(text), { ...blankLens, unit: 'entries' })
-  if (problems.length)
-    throw new Refusal('lensUnknown', {
-      fields: problems.map(({ field, value }) => ({
-        field,
-        code: 'unknown',
-        message: `"${value}" is not understood here.`,
-        value,
-      })),
-    })
+  const lens = readLens(new URLSearchParams(text), 'entries')
   return { ...lens, range: null, order: 'newest' }
 }
 

@@ -4,7 +4,8 @@ import type { Database, Tx } from '../../store/database.ts'
 import { isOfTheData } from '../../store/failures.ts'
 import type { EntryMeaning, StoredReading } from './readEntry.ts'
 import { beginAhead, readingsOf, type ReadingsAhead } from './readingsAhead.ts'
-import { storedPrint, StoryShelf } from './storyShelf.ts'
+import { storedPrint } from '../../store/storedPrint.ts'
+import { StoryShelf } from './storyShelf.ts'
 import { TeachingBook } from './teachingBook.ts'
 import { WatchBook } from './watchBook.ts'
 import {
@@ -19,7 +20,7 @@ import { markWatched, holdMentions } from '../../store/queries/analysis/mentions
 import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
 import { coverThreads } from '../absences/index.ts'
 import { setApart } from '../intake/index.ts'
-import { businessHoursOf, leadsOf, refreshThreads } from '../inbox/index.ts'
+import { businessHoursOf, leadsOf, putSpamAside, refreshThreads } from '../inbox/index.ts'
 
 interface Read extends StoredReading {
   entry: Pending
@@ -35,7 +36,7 @@ interface Books {
   teaching: TeachingBook
 }
 
-type Parts = Pick<Context, 'db' | 'live' | 'now' | 'readingWorker'>
+type Parts = Pick<Context, 'db' | 'live' | 'now' | 'due' | 'readingWorker'>
 
 /** Reads everything of one brand that has not been read yet. */
 export type Analysis = (brandId: number, signal?: AbortSignal) => Promise<void>
@@ -135,7 +136,7 @@ async function leaveUnread(
 }
 
 async function readBrand(
-  { db, live, now, readingWorker, books, brandId, ahead }: Reading,
+  { db, live, now, due, readingWorker, books, brandId, ahead }: Reading,
   pending: readonly Pending[],
   tx: Tx,
 ): Promise<void> {
@@ -169,7 +170,8 @@ async function readBrand(
   )
   const threads = [...new Set(pending.map((p) => p.threadId))]
   await refreshThreads(db, threads, await businessHoursOf(db, brandId, tx), now(), tx)
-  if (incoming.length) await coverThreads({ db, live }, brandId, threads, tx)
+  if (incoming.length) await putSpamAside({ db, live, now, due }, brandId, threads, tx)
+  if (incoming.length) await coverThreads({ db, live, now, due }, brandId, threads, tx)
   await live.tell(brandId, { kind: 'entries', threads, count: incoming.length }, tx)
   if (incoming.length) await tellHooks(db, brandId, [entriesRead(incoming.map(({ entry }) => entry.id))], tx)
 }

@@ -18,7 +18,8 @@ import { restartWatchHistories } from '../../store/queries/watches/watches.ts'
 import { newTeachingVersion } from './newTeachingVersion.ts'
 import { printOf, tsvectorText } from './readEntry.ts'
 import { readingSteps, readingStepNames, type ReadingStep } from './readingSteps.ts'
-import { storedPrint, StoryShelf } from './storyShelf.ts'
+import { storedPrint } from '../../store/storedPrint.ts'
+import { StoryShelf } from './storyShelf.ts'
 
 const entriesAtOnce = 1000
 

@@ -1,5 +1,6 @@
 import { StoryBook, type SimHash } from '@murrabel/core/stories'
 import type { Database, Tx } from '../../store/database.ts'
+import { storedPrint } from '../../store/storedPrint.ts'
 import {
   keepStoryChanges,
   nextStoriesVersion,
@@ -132,7 +133,3 @@ export class StoryShelf {
     return book
   }
 }
-
-/** A fingerprint as PostgreSQL's bigint. */
-export const storedPrint = (print: SimHash | null): string | null =>
-  print && BigInt.asIntN(64, (BigInt(print.high) << 32n) | BigInt(print.low)).toString()

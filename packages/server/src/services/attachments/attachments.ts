@@ -13,6 +13,7 @@ import {
   mailOfEntry,
   type AttachmentRow,
 } from '../../store/queries/attachments/attachments.ts'
+import { visibleThreads } from '../../store/queries/inbox/visibleThreads.ts'
 import { keepFile } from './keepFile.ts'
 
 export const attachmentAnswer = ({
@@ -33,14 +34,21 @@ export const attachmentAnswer = ({
   inline: cid !== null && width !== null,
 })
 
-/** Keeps a file that is to go with an answer; it goes with the first that names it, or is removed after a day. */
+/**
+ * Keeps a file that is to go with an answer; it goes with the first that names it, or is removed after a day. One that is put beside
+ * the draft of a thread stays with it.
+ *
+ * @throws Refusal notFound
+ */
 export async function addAttachment(
   context: Context,
   reader: Reader,
-  { name, bytes }: { name: string; bytes: Uint8Array },
+  { name, bytes, thread }: { name: string; bytes: Uint8Array; thread: number | null },
 ): Promise<AttachmentAnswer> {
+  if (thread !== null && !(await visibleThreads(context.db, reader, [thread])).length)
+    throw new Refusal('notFound')
   const kept = await keepFile(context, { name, bytes, cid: null })
-  const row = await insertAttachment(context.db, reader, kept)
+  const row = await insertAttachment(context.db, { ...reader, thread }, kept)
   return attachmentAnswer({ ...kept, id: row!.id })
 }
 

@@ -67,11 +67,12 @@ export function changeColleague(
  * name. @throws Refusal onlyOwners, lastOwner, notFound
  */
 export function leaveBrand(
-  { db, live }: Pick<Context, 'db' | 'live'>,
+  parts: Pick<Context, 'db' | 'live' | 'due' | 'now'>,
   reader: Reader,
   id: number,
   { takeOver }: LeaveDraft,
 ): Promise<undefined> {
+  const { db, live } = parts
   const { brandId } = reader
   return db.inTransaction(async (tx) => {
     const member = await stored.lockMember(db, { id, brandId }, tx)
@@ -83,12 +84,7 @@ export function leaveBrand(
       (takeOver === id || !(await stored.lockMember(db, { id: takeOver, brandId }, tx)))
     )
       throw new Refusal('notFound')
-    const threads = await shareOutThreads(
-      { db, live },
-      reader,
-      { from: id, takeOver, team: null, among: null },
-      tx,
-    )
+    const threads = await shareOutThreads(parts, reader, { from: id, takeOver, team: null, among: null }, tx)
     const ended = await stored.removeMember(db, { id, brandId }, tx)
     for (const hash of ended) await live.end(hash.toString('hex'), tx)
     await record(

@@ -58,8 +58,8 @@ export async function countEntries(
     const context = await lensContext(parts, reader)
     const counted = { lens, context, reader }
     const whole = () => entryCount(parts.db, counted)
-    // Without notices nothing is known about what changes.
-    if (!parts.live.connected) return whole()
+    // Without notices nothing is known about what changes; what no lens shows changes with the lenses as well.
+    if (!parts.live.connected || lens.uncaught) return whole()
     return parts.lensCounts.ask({
       // A range that moves with the day is another question on the next.
       key: `${key} ${instantsOf(lens.range, context)?.from ?? ''}`,

@@ -10,6 +10,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import type { Tx } from '../../store/database.ts'
+import { isMember } from '../../store/queries/colleagues/isMember.ts'
 import * as stored from '../../store/queries/followUps/followUps.ts'
 import { visibleThreads } from '../../store/queries/inbox/visibleThreads.ts'
 import { checkEdition } from '../../store/queries/shared/edition.ts'
@@ -60,7 +61,7 @@ async function keepable(
   reader: Reader,
   { kind, what, dueAt, givenTo = null, worth = null, currency = null, nextStep = '' }: FollowUpDraft,
 ): Promise<stored.FollowUpToKeep> {
-  if (givenTo !== null && !(await stored.isMember(db, { brandId: reader.brandId, colleagueId: givenTo })))
+  if (givenTo !== null && !(await isMember(db, { brandId: reader.brandId, colleagueId: givenTo })))
     throw new Refusal('invalid', { fields: [fieldProblem('givenTo', 'noColleague')] })
   if (kind === 'lead' && worth !== null && !currency)
     throw new Refusal('invalid', { fields: [fieldProblem('currency', 'noCurrency')] })

@@ -5,7 +5,7 @@ import { Refusal } from '../../problem.ts'
 import { dropHandoff, putHandoff } from '../../store/queries/inbox/handoffs.ts'
 import { readersProfile } from '../connections/index.ts'
 import { record } from '../log/index.ts'
-import { lockThread } from './change.ts'
+import { lockThread } from './writeChange.ts'
 
 /**
  * From now on the thread is answered by e-mail: what could not be sent where it was said, or should not be, goes there, and

@@ -1,14 +1,10 @@
-export {
-  applyThreadEvent,
-  giveThread,
-  lockThread,
-  positionOf,
-  unchanged,
-  undoThreadEvent,
-  wakeThread,
-  writeChange,
-} from './change.ts'
+export { changeMany, handOver, undoMany } from './changeMany.ts'
+export { applyThreadEvent, prioritise, undoThreadEvent, wakeThread } from './change.ts'
+export { lockThread, positionOf, unchanged, writeChange } from './writeChange.ts'
 export { businessHoursOf, leadsOf, refreshThreads } from './refresh.ts'
+export { giveThread } from './give.ts'
+export { judgeSpam, putSpamAside } from './spam.ts'
+export { mergeable, mergeThreads, regroups, splitThread } from './regroup.ts'
 export { handOffThread, takeBackHandOff } from './handOff.ts'
 export { seenBy } from './seenBy.ts'
 export { keepEntries, listTags, namedTags, tagThreads } from './tags.ts'

@@ -14,6 +14,7 @@ import type { Database, Tx } from '../../store/database.ts'
 import {
   duePolicyOf,
   placeHours,
+  holdThreads,
   latestFromOutside,
   type ThreadFacts,
   threadFacts,
@@ -64,6 +65,7 @@ export async function refreshThreads(
   tx: Tx,
 ): Promise<void> {
   if (!ids.length) return
+  await holdThreads(db, ids, tx)
   const facts = await threadFacts(db, ids, tx)
   const next = facts.map((fact) => nextOf(fact, hours, now))
   await refreshRows(db, next, tx)
@@ -87,6 +89,7 @@ function moved(fact: ThreadFacts, leadIsNew: boolean, now: number) {
     leadAt: fact.leadAt?.getTime() ?? null,
     answeredAt: fact.answeredAt?.getTime() ?? null,
     leadIsNew,
+    spam: fact.spam,
     connectedAt: fact.connectedAt.getTime(),
     historyMs: historyDays * 86_400_000,
   })
@@ -112,6 +115,7 @@ function nextOf(fact: ThreadFacts, { policy, byPlace, withoutPlace }: HoursTable
     known: fact.oldLead !== null,
     moved: isMoved,
     saidAnewAt: fact.saidAnewAt,
+    settledAt: fact.settledAt,
     edition: fact.edition + (isMoved ? 1 : 0),
   }
   if (fact.leadId === null || fact.leadAt === null || fact.kind === null)

@@ -9,6 +9,11 @@ export async function seenBy(
   reader: Reader,
   event: LiveEvent,
 ): Promise<LiveEvent | null> {
+  if (event.kind === 'notices') return event.colleague === reader.colleagueId ? event : null
+  if (event.kind === 'presence' && isLimited(reader)) {
+    const threads = await visibleThreads(db, reader, event.threads)
+    return { ...event, threads, writing: event.writing && threads.length > 0 }
+  }
   if (!('threads' in event) || !event.threads.length || !isLimited(reader)) return event
   const threads = await visibleThreads(db, reader, event.threads)
   if (!threads.length) return null

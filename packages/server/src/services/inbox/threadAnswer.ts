@@ -21,7 +21,14 @@ import {
   type ThreadEntryRow,
   type ThreadRow,
 } from '../../store/queries/inbox/thread.ts'
+import { regroups } from './regroup.ts'
+import { approvalsOfThread } from '../../store/queries/approvals/approvals.ts'
+import { draftOf } from '../../store/queries/together/drafts.ts'
+import { attachmentAnswer } from '../attachments/index.ts'
+import { filesOfDraft } from '../../store/queries/attachments/attachments.ts'
+import { notesOfThread } from '../../store/queries/together/notes.ts'
 import { mayAccess } from '../../store/queries/shared/where.ts'
+import { visibleThreads } from '../../store/queries/inbox/visibleThreads.ts'
 import { visitorOfThread } from '../../store/queries/chat/visits.ts'
 import type { Database } from '../../store/database.ts'
 
@@ -33,16 +40,22 @@ export async function threadAnswer(
 ): Promise<ThreadAnswer> {
   const thread = await threadById(db, reader, id)
   if (!thread) throw new Refusal('notFound')
-  const [entries, events, person, watches, lead, tags, visitor, post] = await Promise.all([
-    entriesOf(db, id),
-    eventsOfThread(db, id),
-    personOf(db, reader, thread),
-    thread.leadId === null ? [] : watchesOfEntry(db, thread.leadId),
-    thread.leadId === null ? undefined : leadById(db, thread.leadId),
-    tagsOfThread(db, id),
-    visitorOfThread(db, { profileId: thread.profileId, thread: thread.outsideId, now: new Date(now()) }),
-    thread.postId === null ? null : postOfThread(db, reader, { postId: thread.postId, id }),
-  ])
+  if (thread.mergedInto !== null) return threadAnswer({ db, now }, reader, thread.mergedInto)
+  const [entries, events, person, watches, lead, tags, visitor, post, notes, draft, draftFiles, approvals] =
+    await Promise.all([
+      entriesOf(db, id),
+      eventsOfThread(db, id),
+      personOf(db, reader, thread),
+      thread.leadId === null ? [] : watchesOfEntry(db, thread.leadId),
+      thread.leadId === null ? undefined : leadById(db, thread.leadId),
+      tagsOfThread(db, id),
+      visitorOfThread(db, { profileId: thread.profileId, thread: thread.outsideId, now: new Date(now()) }),
+      thread.postId === null ? null : postOfThread(db, reader, { postId: thread.postId, id }),
+      notesOfThread(db, id),
+      draftOf(db, { thread: id, colleagueId: reader.colleagueId }),
+      filesOfDraft(db, { thread: id, colleagueId: reader.colleagueId }),
+      approvalsOfThread(db, id),
+    ])
   const kind = lead?.kind ?? entries[0]?.kind ?? 'mention'
   const why = lead ? urgencyOf({ thread, lead, kind, entries }, now()) : null
   return {
@@ -60,6 +73,10 @@ export async function threadAnswer(
     state: thread.state,
     setAsideUntil: thread.setAsideUntil?.toISOString() ?? null,
     givenTo: thread.givenTo,
+    teamId: thread.teamId,
+    priority: thread.priority,
+    regroups: regroups(thread.channel),
+    spam: await spamSeen(db, reader, thread.spam),
     dueAt: thread.dueAt?.toISOString() ?? null,
     private: lead?.private ?? false,
     paid: lead?.paid ?? false,
@@ -76,7 +93,22 @@ export async function threadAnswer(
     watches,
     visitor,
     post,
+    notes,
+    approvals,
+    draft,
+    draftFiles: draftFiles.map(attachmentAnswer),
   }
+}
+
+/** Which thread taught it is told to whoever may see that one. */
+async function spamSeen(
+  db: Database,
+  reader: Reader,
+  spam: ThreadAnswer['spam'],
+): Promise<ThreadAnswer['spam']> {
+  if (!spam || spam.like === null) return spam
+  const [seen] = await visibleThreads(db, reader, [spam.like])
+  return seen === undefined ? { ...spam, like: null } : spam
 }
 
 /** Why a thread stands where it does. */
@@ -133,6 +165,7 @@ function replyOf(
     privately: capabilities?.answersPrivately === true && capabilities.replyIsPublic(kind),
     handedOff: handedTo === null ? null : { address: handedTo },
     files: capabilities?.files ?? null,
+    markup: capabilities?.replyMarkup ?? false,
     maxParts: capabilities?.replyParts ?? null,
     public: capabilities?.replyIsPublic(kind) ?? true,
     reason,
@@ -180,6 +213,8 @@ async function entriesOf(db: Database, id: number): Promise<ThreadEntry[]> {
       error,
       uncertain,
       deliveredAt,
+      sendAt,
+      written,
       wish,
       wishConfidence,
       ...entry
@@ -198,6 +233,8 @@ async function entriesOf(db: Database, id: number): Promise<ThreadEntry[]> {
               error,
               uncertain,
               deliveredAt: deliveredAt?.toISOString() ?? null,
+              sendAt: sendAt?.toISOString() ?? null,
+              written: accountConnectorOf(channel)?.capabilities.replyMarkup ? written : null,
             },
     }),
   )

@@ -1,5 +1,6 @@
 export { afterPart } from './afterPart.ts'
-export { lensContext, lensOf } from './askedLens.ts'
+export { lensContext, lensOf, readLens } from './askedLens.ts'
+export { keptLensOf } from './keptLenses.ts'
 export { idsPart, wholePart, wrongPart } from './askedParts.ts'
 export { fillBuckets } from './tideBuckets.ts'
 export { questionKey } from './questionKey.ts'

@@ -7,7 +7,7 @@ export function questionKey(
   { brandId, colleagueId, placeIds, profileIds }: Reader,
   { lens, query }: { lens: Lens; query: Record<string, unknown> },
 ): string {
-  const asksOfMe = lens.givenTo === 'me' || lens.givenTo === 'meOrNobody'
+  const asksOfMe = lens.givenTo === 'me' || lens.givenTo === 'meOrNobody' || lens.uncaught
   const asked = Object.entries(query).sort(([a], [b]) => (a < b ? -1 : 1))
   return JSON.stringify([what, brandId, placeIds, profileIds, asksOfMe ? colleagueId : null, asked])
 }

@@ -25,6 +25,7 @@ import {
   speakers,
   storeMet,
   unmetPeople,
+  type Meeting,
   type Met,
   type UnmetPerson,
 } from '../../store/queries/people/meeting.ts'
@@ -94,14 +95,16 @@ async function meet(
 /** Of people who met, those who may be the same: their names are looked at first, what they said only where those are alike. */
 async function proposalsAmong(
   { db, tooCommon }: Pick<Context, 'db'> & { tooCommon: ReadonlySet<string> },
-  met: readonly { one: number; other: number }[],
+  met: readonly Meeting[],
   tx: Tx,
 ): Promise<(Likeness & { one: number; other: number })[]> {
-  const idsOf = (pairs: typeof met) => [...new Set(pairs.flatMap(({ one, other }) => [one, other]))]
+  const idsOf = (pairs: readonly { one: number; other: number }[]) => [
+    ...new Set(pairs.flatMap(({ one, other }) => [one, other])),
+  ]
   const named = new Map((await namesOf(db, idsOf(met), tx)).map((each) => [each.id, each]))
-  const alike = met.filter(
-    ({ one, other }) => closestNames(named.get(one)!, named.get(other)!).likeness >= likeNames,
-  )
+  const alike = met
+    .map((pair) => ({ ...pair, names: closestNames(named.get(pair.one)!, named.get(pair.other)!) }))
+    .filter(({ names }) => names.likeness >= likeNames)
   const said = await speakers(
     db,
     { people: idsOf(alike), entries: entriesCompared, letters: lettersOfTopic, without: tooCommon },
@@ -117,8 +120,8 @@ async function proposalsAmong(
       },
     ]),
   )
-  return alike.flatMap(({ one, other }) => {
-    const found = likenessOf(comparable.get(one)!, comparable.get(other)!)
+  return alike.flatMap(({ one, other, names, bearers }) => {
+    const found = likenessOf(comparable.get(one)!, comparable.get(other)!, { names, bearers })
     return found ? [{ one, other, ...found }] : []
   })
 }

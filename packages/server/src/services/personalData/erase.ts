@@ -14,6 +14,8 @@ import {
   profilesOfPerson,
   refsOf,
 } from '../../store/queries/people/erase.ts'
+import { forgetMerged } from '../../store/queries/inbox/regroup.ts'
+import { forgetPrints } from '../../store/queries/inbox/spam.ts'
 import { holdProfileEntries } from '../../store/queries/actions/ownEntries.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
 import { personById } from '../../store/queries/people/people.ts'
@@ -54,6 +56,8 @@ export async function erasePerson(
     await eraseThreads(db, { threads: about.threads, actions: ids }, tx)
     await erasePeople(db, { brandId, people: about.people, accounts: about.accounts, at }, tx)
     const touched = about.threads.map(({ id }) => id)
+    await forgetPrints(db, touched, tx)
+    await forgetMerged(db, touched, tx)
     await refreshThreads(db, touched, await businessHoursOf(db, brandId, tx), now(), tx)
     const made = await insertRequest(
       db,

@@ -23,7 +23,7 @@ export async function brandSetUp({ db }: Pick<Context, 'db'>, reader: Reader): P
 export function changeBrand(
   { db, due, live }: Pick<Context, 'db' | 'due' | 'live'>,
   reader: Reader,
-  { edition, rules, due: minutes, ...draft }: BrandSetUpDraft,
+  { edition, rules, due: minutes, promiseLimit, ...draft }: BrandSetUpDraft,
 ): Promise<BrandSetUp> {
   const { brandId } = reader
   return db.inTransaction(async (tx) => {
@@ -31,11 +31,16 @@ export function changeBrand(
     if (!before) throw new Refusal('notFound')
     if (edition !== undefined && edition !== before.edition) throw new Refusal('changedMeanwhile')
     const policy = { ...minutes, rules }
-    await setBrand(db, { id: brandId, ...draft, policy }, tx)
+    const limit = promiseLimit === undefined ? before.promiseLimit : promiseLimit
+    await setBrand(db, { id: brandId, ...draft, promiseLimit: limit, policy }, tx)
     await record(
       db,
       reader,
-      { kind: 'changeBrand', on: ['brand', brandId], detail: { before, draft: { ...draft, policy } } },
+      {
+        kind: 'changeBrand',
+        on: ['brand', brandId],
+        detail: { before, draft: { ...draft, promiseLimit: limit, policy } },
+      },
       tx,
     )
     await askToOweAnew({ due }, brandId, tx)

@@ -60,7 +60,7 @@ export async function spikes(
   const origin = start + heard * hour
   const answers: SpikeAnswer[] = []
   for (const spike of found.slice(-explained).reverse())
-    answers.push(await explain(parts, question, spike, origin))
+    answers.push(await explainSpike(parts, question, spike, origin))
   return {
     range: printPeriod(shown),
     spikes: answers,
@@ -68,7 +68,8 @@ export async function spikes(
   }
 }
 
-async function explain(
+/** A spike with its cause. @param origin of its hours, epoch milliseconds */
+export async function explainSpike(
   parts: Pick<Context, 'db' | 'now' | 'textWorker'>,
   { lens, context, reader }: LensQuestion,
   spike: Spike,

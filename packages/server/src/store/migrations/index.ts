@@ -47,6 +47,18 @@ import * as log from './0046-log.ts'
 import * as look from './0047-look.ts'
 import * as personTotals from './0048-person-totals.ts'
 import * as peopleIndexes from './0049-people-indexes.ts'
+import * as personDays from './0050-person-days.ts'
+import * as settled from './0051-settled.ts'
+import * as keptLenses from './0052-kept-lenses.ts'
+import * as together from './0053-together.ts'
+import * as promiseLimit from './0054-promise-limit.ts'
+import * as approvals from './0057-approvals.ts'
+import * as teamsAndSpam from './0058-teams-and-spam.ts'
+import * as noticeChoices from './0059-notice-choices.ts'
+import * as regrouping from './0060-regrouping.ts'
+import * as draftFiles from './0061-draft-files.ts'
+import * as today from './0056-today.ts'
+import * as patterns from './0055-patterns.ts'
 
 /** In order; append only. */
 export const migrations = [
@@ -99,4 +111,16 @@ export const migrations = [
   { name: '0047-look', ...look },
   { name: '0048-person-totals', ...personTotals },
   { name: '0049-people-indexes', ...peopleIndexes },
+  { name: '0050-person-days', ...personDays },
+  { name: '0051-settled', ...settled },
+  { name: '0052-kept-lenses', ...keptLenses },
+  { name: '0053-together', ...together },
+  { name: '0054-promise-limit', ...promiseLimit },
+  { name: '0055-patterns', ...patterns },
+  { name: '0056-today', ...today },
+  { name: '0057-approvals', ...approvals },
+  { name: '0058-teams-and-spam', ...teamsAndSpam },
+  { name: '0059-notice-choices', ...noticeChoices },
+  { name: '0060-regrouping', ...regrouping },
+  { name: '0061-draft-files', ...draftFiles },
 ]

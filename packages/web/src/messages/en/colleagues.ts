@@ -71,6 +71,30 @@ export const colleagues = {
   lifted: '{name} signs in with the password alone now.',
 }
 export const account = {
+  notices: {
+    title: 'Notices',
+    what: 'Tell me when',
+    bell: 'Bell',
+    desktop: 'Desktop',
+    mail: 'Mail',
+    kinds: {
+      mention: 'a colleague names me in a note',
+      given: 'a thread is assigned to me',
+      givenTeam: 'a thread is assigned to my team',
+      asked: 'an answer waits for my approval',
+      approved: 'my answer was approved',
+      returned: 'my answer was returned',
+      notSent: 'my answer was not sent',
+    },
+    mailHint: 'What you have seen within two minutes is not mailed; the rest comes in one mail.',
+    blocked:
+      'This browser does not let this page show anything on the desktop; allow it in the browser’s settings.',
+    quiet: 'A quiet time: nothing on the desktop, no mail',
+    from: 'From',
+    until: 'Until',
+    save: 'Save',
+    saved: 'Notices changed.',
+  },
   title: 'Your account',
   password: 'Password',
   old: 'The password you have',

@@ -1,6 +1,8 @@
 /** Texts of the brand and its places, English. */
 export const places = {
   languages: 'Languages you answer in',
+  promiseLimit: 'Ask again before more money than this is promised',
+  promiseLimitHint: 'In any currency; empty: never. The writer decides.',
   look: 'What the public sees',
   lookText:
     'Colour and logo of the chat box on your site, and the logo on invitations. Text on the colour is black or white, whichever is read better.',

@@ -73,6 +73,30 @@ export const colleagues: typeof english = {
   lifted: '{name} se connecte désormais avec le seul mot de passe.',
 }
 export const account: typeof englishAccount = {
+  notices: {
+    title: 'Avis',
+    what: 'Me prévenir quand',
+    bell: 'Cloche',
+    desktop: 'Bureau',
+    mail: 'Courriel',
+    kinds: {
+      mention: 'un collègue me nomme dans une note',
+      given: 'un fil m’est attribué',
+      givenTeam: 'un fil est attribué à mon équipe',
+      asked: 'une réponse attend mon approbation',
+      approved: 'ma réponse a été approuvée',
+      returned: 'ma réponse m’a été renvoyée',
+      notSent: 'ma réponse n’est pas partie',
+    },
+    mailHint:
+      'Ce que vous avez vu dans les deux minutes n’est pas envoyé ; le reste arrive en un seul courriel.',
+    blocked: 'Ce navigateur ne laisse rien afficher sur le bureau ; autorisez-le dans ses réglages.',
+    quiet: 'Un temps calme : rien sur le bureau, aucun courriel',
+    from: 'De',
+    until: 'À',
+    save: 'Enregistrer',
+    saved: 'Avis modifiés.',
+  },
   title: 'Votre compte',
   password: 'Mot de passe',
   old: 'Votre mot de passe actuel',

@@ -2,6 +2,8 @@ import type { places as english } from '../en/places.ts'
 
 /** Texts of the brand and its places, French. */
 export const places: typeof english = {
+  promiseLimit: 'Redemander avant de promettre plus que cette somme',
+  promiseLimitHint: 'Dans toute monnaie ; vide : jamais. L’auteur de la réponse décide.',
   languages: 'Langues dans lesquelles vous répondez',
   look: 'Ce que voit le public',
   lookText:

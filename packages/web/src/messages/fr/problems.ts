@@ -11,6 +11,20 @@ export const problems: Record<ErrorCode, string> = {
     "Votre rôle ne le permet pas. Rien n'a changé ; demandez à un propriétaire ou à un responsable.",
   limitedAccess:
     "Votre accès se limite à certains lieux ou profils, et ceci concerne toute la marque. Rien n'a changé ; demandez à quelqu'un qui la voit entière.",
+  manyLines: 'Votre liste compte déjà 200 lignes. Supprimez ce qui est fait ; rien n’a été modifié.',
+  approvalWaits:
+    'Une réponse de ce fil attend déjà une approbation. Rien n’a été demandé ; votre texte est conservé. Reprenez d’abord l’autre.',
+  approvalDecided: 'Quelqu’un a déjà décidé de cette réponse. Rien n’a été modifié ; regardez le fil.',
+  noLead:
+    'Cette personne ne peut pas approuver de réponses ici : elle n’est pas responsable, ou ne voit pas ce fil. Rien n’a été demandé ; choisissez quelqu’un d’autre.',
+  manyPatterns: 'Il y a déjà 500 modèles. Supprimez-en un qui ne sert plus ; rien n’a été modifié.',
+  patternName: 'Un autre modèle porte ce nom. Rien n’a été enregistré ; donnez-lui-en un autre.',
+  patternTaken: 'D’autres modèles l’insèrent. Retirez-le d’abord de ceux-ci ; rien n’a été modifié.',
+  manySignOffs: 'Il y a déjà 100 signatures. Supprimez-en une qui ne sert plus ; rien n’a été modifié.',
+  signOffGone:
+    'Cette signature a été supprimée, ou est celle d’une personne qui a quitté l’équipe. Rien n’a été envoyé ; choisissez-en une autre.',
+  sendAtPast:
+    'L’heure d’envoi est passée, ou à plus de 90 jours. Rien n’a été envoyé ; choisissez-en une autre.',
   beingSent: 'Cette réponse part en ce moment même. Attendez un instant et regardez de nouveau.',
   maybeSent:
     "Le réseau n'a jamais dit s'il avait pris cette réponse : elle est peut-être publique. Réessayer est sans risque, elle ne paraît qu'une fois.",
@@ -45,6 +59,8 @@ export const problems: Record<ErrorCode, string> = {
     "Cette personne a demandé à ne plus rien recevoir ici. Rien n'est parti ; un autre moyen reste peut-être ouvert.",
   replyNotPossible: "Ce canal ne prend pas de réponse ici. Rien n'est parti.",
   alreadySent: 'Cette réponse est déjà partie et ne peut plus être retirée.',
+  cannotRegroup:
+    'Seuls les courriels d’une même adresse peuvent être réunis ou séparés, et le premier d’un fil reste à sa place. Rien n’a changé.',
   undoTooLate:
     "Quelque chose de plus récent s'est passé sur ce fil : ceci ne peut plus être annulé. Rien n'a changé.",
   profileBroken: "La clé de ce profil a expiré. Rien n'est perdu ; renouvelez-la sous Réglages, Profils.",
@@ -84,6 +100,10 @@ export const problems: Record<ErrorCode, string> = {
   onlyOwners: 'Seul un propriétaire nomme et change les propriétaires. Rien n’a changé.',
   linkEnded: 'Ce lien a servi, a été retiré ou est échu. Demandez-en un nouveau.',
   hookOff: 'Cette adresse est désactivée, rien n’y est envoyé. Activez-la d’abord.',
+  noteForNobody:
+    'Tous ceux que nomme la note ne peuvent pas voir ce fil. Rien n’a été enregistré et personne n’a été prévenu ; retirez leur nom, ou donnez-leur accès.',
+  noteOfAnother: 'Seul l’auteur d’une note peut la modifier. Rien n’a changé.',
+  manyLenses: 'Il y a déjà 100 de ces filtres. Supprimez-en un qui ne sert plus ; rien n’a changé.',
   awayOver: 'Ces jours sont passés, ou finissent avant de commencer. Rien n’a changé.',
   awayLong: 'Une absence commence d’ici deux ans et dure un an au plus. Rien n’a changé.',
   takerAway:
@@ -199,6 +219,16 @@ const reasons: Record<FieldReason, string> = {
     'On ne saura pas de qui il s’agit : donnez une référence, une adresse e-mail, un numéro de téléphone ou une visite.',
   noWhoColumn:
     'Dites quelle colonne contient le numéro de client, l’adresse e-mail, le téléphone ou la référence de réservation.',
+  lensOfNone:
+    'Un filtre sur ce qu’aucun filtre ne montre ne peut être enregistré : il parlerait de lui-même.',
+  patternUnclosed: 'Un champ s’ouvre par {open} et n’est pas fermé sur sa ligne.',
+  patternSlot: 'Il n’y a pas de champ « {slot} » ; il y a {slots}.',
+  patternFallback: 'Dites ce qui s’affiche quand il n’est pas connu, comme {example}.',
+  patternUnknown: 'Il n’y a pas de modèle « {name} ».',
+  patternLoop: 'Le modèle s’insérerait lui-même : {names}.',
+  patternLong:
+    'Avec tout ce qu’il insère, le texte fait {n} caractères ; une réponse en compte au plus {most}.',
+  patternTakenBy: 'Il est inséré par {names}.',
   noColleague: "Ce collègue n'est pas de l'équipe de cette marque.",
   nameMissing: 'Entrez votre nom.',
   passwordShort: 'Un mot de passe a au moins 10 caractères.',

@@ -12,6 +12,7 @@ import FormField from '../../parts/FormField.vue'
 import SetUpFrame from '../../parts/SetUpFrame.vue'
 import { useBrand } from '../../stores/brand.ts'
 import { useUndo } from '../../stores/undo.ts'
+import NoticeChoices from './NoticeChoices.vue'
 import SecondFactor from './SecondFactor.vue'
 
 /** One's own password, and the devices on which one is signed in. */
@@ -57,6 +58,8 @@ const agentText = (agent: string): string =>
         <button type="submit" class="button primary" :disabled="busy">{{ t('account.change') }}</button>
       </template>
     </DraftForm>
+    <h2>{{ t('account.notices.title') }}</h2>
+    <NoticeChoices />
     <h2>{{ t('account.secondFactor') }}</h2>
     <SecondFactor />
     <template v-if="brand.may('answer')">

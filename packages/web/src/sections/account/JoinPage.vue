@@ -36,7 +36,7 @@ async function join(): Promise<void> {
   await run(async () => {
     await call(routes.join, { params: { token }, body: { ...draft } })
     await brand.load()
-    await router.push('/inbox')
+    await router.push('/today')
   })
   if (problem.value?.problem.code === 'codeNeeded') codeWanted.value = true
 }

@@ -46,7 +46,7 @@ onMounted(async () => {
   // "Be told of the next one" comes with what to listen to.
   if (route.query.new !== undefined) edit(null)
 })
-const refresh = gathered(() => void load(), 300)
+const refresh = gathered(() => load(), 300)
 useLive(({ kind }) => {
   if (kind === 'alerts') refresh()
 })

@@ -6,25 +6,40 @@ import { routes, type BellAnswer } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
+import { useNotices } from '../../stores/notices.ts'
+import { useDesktopNotices } from './useDesktopNotices.ts'
+import { useNoticeTexts } from './useNoticeTexts.ts'
 import { useAlertTexts } from './alertTexts.ts'
 
 /** What alerts have told in the application. Opening it is seeing it. */
 const { t, when, exact } = useTexts()
 const { told } = useAlertTexts()
 const router = useRouter()
+const notices = useNotices()
+const { grouped, toldOf } = useNoticeTexts()
+useDesktopNotices()
 const answer = ref<BellAnswer | null>(null)
 
 async function load(): Promise<void> {
   // The bell is silent when the server is; the page says so by itself.
   answer.value = await call(routes.bell).catch(() => answer.value)
 }
-onMounted(load)
-const refresh = gathered(() => void load(), 200)
+onMounted(() => {
+  void load()
+  void notices.load().catch(() => {})
+})
+const refresh = gathered(() => load(), 200)
 useLive(({ kind }) => {
+  if (kind === 'notices') void notices.load().catch(() => {})
   if (kind === 'alerts' || kind === 'thread') refresh()
 })
 /** What one has not seen, and what stays until somebody decides. */
-const waiting = computed(() => (answer.value?.unseen ?? 0) + (answer.value?.notSent.length ?? 0))
+const waiting = computed(
+  () =>
+    (answer.value?.unseen ?? 0) +
+    (answer.value?.notSent.length ?? 0) +
+    notices.unseen.filter(({ kind }) => kind !== 'notSent').length,
+)
 async function onOpen(open: boolean): Promise<void> {
   const newest = answer.value?.events[0]?.id
   if (!open || !newest || !answer.value?.unseen) return
@@ -56,9 +71,22 @@ async function onOpen(open: boolean): Promise<void> {
             <time class="soft" :title="exact(lost.at)">{{ when(lost.at) }}</time></span
           >
         </el-dropdown-item>
-        <el-dropdown-item v-if="!answer?.events.length && !answer?.notSent.length" disabled>{{
-          t('alerts.bell.none')
-        }}</el-dropdown-item>
+        <el-dropdown-item
+          v-for="group in grouped.slice(0, 6)"
+          :key="`notice-${group.id}`"
+          data-test="notice"
+          @click="router.push(`/inbox/${group.thread}?state=any&given=anybody&time=all`)"
+        >
+          <span class="event" :class="{ unseen: !group.seen }"
+            >{{ toldOf(group) }} <q v-if="group.text" class="note">{{ group.text }}</q>
+            <time class="soft" :title="exact(group.at)">{{ when(group.at) }}</time></span
+          >
+        </el-dropdown-item>
+        <el-dropdown-item
+          v-if="!answer?.events.length && !answer?.notSent.length && !grouped.length"
+          disabled
+          >{{ t('alerts.bell.none') }}</el-dropdown-item
+        >
         <el-dropdown-item
           v-for="event in answer?.events.slice(0, 8) ?? []"
           :key="event.id"
@@ -105,6 +133,12 @@ sup {
 .event {
   white-space: normal;
   line-height: 18px;
+}
+.unseen {
+  font-weight: 600;
+}
+.note {
+  font-weight: 400;
 }
 .lost {
   color: var(--flare-text);

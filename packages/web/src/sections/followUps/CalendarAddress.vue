@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { routes } from '@murrabel/contract'
+import { routes, type CalendarAddress } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useAttempt } from '../../composables/useAttempt.ts'
 import { useTexts } from '../../composables/useTexts.ts'
@@ -9,9 +9,17 @@ import { useTexts } from '../../composables/useTexts.ts'
 const { t } = useTexts()
 const attempt = useAttempt()
 const address = ref<string | null>(null)
-const look = () => attempt(async () => void (address.value = (await call(routes.calendar)).address))
-const make = () => attempt(async () => void (address.value = (await call(routes.makeCalendar)).address))
-const off = () => attempt(async () => void (address.value = (await call(routes.calendarOff)).address))
+/** What was asked last counts: the first look may be answered after an address was made. */
+let asked = 0
+const take = (ask: () => Promise<CalendarAddress>) =>
+  attempt(async () => {
+    const mine = ++asked
+    const answer = await ask()
+    if (mine === asked) address.value = answer.address
+  })
+const look = () => take(() => call(routes.calendar))
+const make = () => take(() => call(routes.makeCalendar))
+const off = () => take(() => call(routes.calendarOff))
 onMounted(look)
 </script>
 

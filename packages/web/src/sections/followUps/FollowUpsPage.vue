@@ -56,7 +56,7 @@ watch(
   },
   { immediate: true },
 )
-const refresh = gathered(() => void load(), 300)
+const refresh = gathered(() => load(), 300)
 useLive(({ kind }) => {
   if (kind === 'followUps' || kind === 'afresh') refresh()
 })

@@ -84,7 +84,7 @@ async function restart(): Promise<void> {
   if (draft !== null) await call(routes.dropImport, { params: { id: draft } }).catch(() => {})
 }
 onMounted(look)
-const refresh = gathered(() => void look(), 200)
+const refresh = gathered(() => look(), 200)
 useLive(({ kind: told }) => {
   if (told === 'profiles') refresh()
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { useRoute } from 'vue-router'
-import { routes, type ThreadEntry } from '@murrabel/contract'
+import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { routes, type EntryRow, type ThreadEntry } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useEntryList } from '../../composables/useEntryList.ts'
 import { useShortcuts } from '../../composables/useShortcuts.ts'
@@ -20,6 +20,10 @@ import TideLine from '../../parts/TideLine.vue'
 import VirtualList from '../../parts/VirtualList.vue'
 import { onDemand } from '../../parts/onDemand.ts'
 import { useBrand } from '../../stores/brand.ts'
+import { rowHeights, useDensity } from '../../stores/density.ts'
+import { useNotices } from '../../stores/notices.ts'
+import LensMenu from './LensMenu.vue'
+import ManyBar from './ManyBar.vue'
 import InboxViews from './InboxViews.vue'
 import PersonPanel from './PersonPanel.vue'
 import ReplyBox from './ReplyBox.vue'
@@ -27,13 +31,18 @@ import ThreadActions from './ThreadActions.vue'
 import ThreadEntries from './ThreadEntries.vue'
 import ThreadRow from './ThreadRow.vue'
 import { useThread } from './useThread.ts'
+import { useManyThreads } from './useManyThreads.ts'
 import { useThreadActions } from './useThreadActions.ts'
 import RowShapes from '../../parts/RowShapes.vue'
 
 const HandOffSheet = onDemand(() => import('./HandOffSheet.vue'))
+const HandOverSheet = defineAsyncComponent(() => import('./HandOverSheet.vue'))
+const NoteBox = defineAsyncComponent(() => import('./NoteBox.vue'))
+const MergeSheet = onDemand(() => import('./MergeSheet.vue'))
 const TagSheet = onDemand(() => import('../../parts/TagSheet.vue'))
 const route = useRoute()
 const brand = useBrand()
+const density = useDensity()
 const { t, called, list: joined } = useTexts()
 const { lens, problems, query, change, reset } = useLens('threads')
 provideSearch(lens)
@@ -57,6 +66,7 @@ const actions = useTemplateRef<InstanceType<typeof ThreadActions>>('actions')
 const fresh = ref(0)
 const tagSheet = ref(false)
 const handOffSheet = ref(false)
+const mergeSheet = ref(false)
 /** A failed answer that waits for another way. */
 const stuck = ref<ThreadEntry | null>(null)
 function seekOtherWay(entry: ThreadEntry | null): void {
@@ -74,9 +84,36 @@ async function goSameWay(): Promise<void> {
   await call(routes.takeBackHandOff, { params: { id: thread.value!.id } })
   await loadThread()
 }
+/** A note for colleagues is being written. */
+const noting = ref(false)
+watch(threadId, () => (noting.value = false))
+async function noted(): Promise<void> {
+  noting.value = false
+  await loadThread()
+}
+const notices = useNotices()
+// Whoever reads a thread has seen what they were told of it.
+watch(
+  () => [thread.value?.id, notices.unseen.length],
+  () => thread.value && void notices.seeThread(thread.value.id).catch(() => {}),
+)
 const changeTags = useTags(() => void loadThread())
 
-const { mayAnswer, index, open, event, give, onSent, judge, retry, callBack, drop } = useThreadActions({
+const {
+  mayAnswer,
+  index,
+  open,
+  event,
+  give,
+  prioritise,
+  merge,
+  split,
+  onSent,
+  judge,
+  retry,
+  callBack,
+  drop,
+} = useThreadActions({
   lens,
   entries,
   thread,
@@ -84,6 +121,44 @@ const { mayAnswer, index, open, event, give, onSent, judge, retry, callBack, dro
   loadThread,
   loadTide: tide.load,
   putBack: (text) => replyBox.value?.put(text),
+})
+const manyBar = useTemplateRef<InstanceType<typeof ManyBar>>('manyBar')
+const many = useManyThreads({
+  rows,
+  lens,
+  async changed() {
+    await entries.refresh()
+    // As after one thread alone: what has left the list makes way for the first that is there.
+    if (threadId.value !== null && index.value < 0) await openFirst()
+    else await loadThread()
+    void tide.load()
+  },
+})
+/** The end of a shift: of what is selected, or (null) of all that is mine. */
+const handOver = ref<{ rows: EntryRow[] | null } | null>(null)
+const router = useRouter()
+watch(
+  () => route.hash,
+  (hash) => hash === '#hand-over' && (handOver.value = { rows: null }),
+  { immediate: true },
+)
+function endHandOver(): void {
+  handOver.value = null
+  if (route.hash) void router.replace({ query: route.query })
+}
+async function handedOver(): Promise<void> {
+  many.clear()
+  await entries.refresh()
+  await loadThread()
+}
+/** The selected threads, or the one that is open, with the tags that all of them bear. */
+const tagged = computed(() => {
+  const { there } = many
+  if (!there.value.length)
+    return { threads: thread.value ? [thread.value.id] : [], common: thread.value?.tags ?? [] }
+  const of = rows.value.filter(({ threadId: id }) => there.value.includes(id))
+  const common = (of[0]?.tags ?? []).filter((tag) => of.every(({ tags }) => tags.includes(tag)))
+  return { threads: there.value, common }
 })
 const selectedRow = computed(() => rows.value[index.value]?.id ?? null)
 const lead = computed(() => thread.value?.entries.findLast((e) => e.direction === 'in') ?? null)
@@ -94,21 +169,25 @@ function step(way: 1 | -1): void {
   if (next) void open(next, true)
 }
 
+/** The thread that nobody chose. */
+let openedByItself: number | null = null
 /** New entries are counted while somebody reads; an untouched list takes them in by itself. */
 const touch = useTouchedThreads(entries)
 /** What counts everything comes less often: a stream of news costs the server no more than this. */
-const refreshCounts = gathered(() => {
-  void entries.fetchCount()
-  void tide.load()
-}, 500)
+const refreshCounts = gathered(() => Promise.all([entries.fetchCount(), tide.load()]), 500)
 useLive((live) => {
   if (live.kind !== 'entries' && live.kind !== 'thread') return
   refreshCounts()
   if (threadId.value !== null && (live.threads.includes(threadId.value) || !live.threads.length))
     void loadThread()
-  if (live.kind === 'entries' && live.count > 0 && lens.value.order !== 'pressing' && index.value > 0)
+  const isReading = index.value > 0 && threadId.value !== openedByItself
+  if (live.kind === 'entries' && live.count > 0 && lens.value.order !== 'pressing' && isReading)
     fresh.value += live.count
-  else touch(live.threads)
+  else {
+    // Everything is looked at again.
+    if (!live.threads.length) fresh.value = 0
+    touch(live.threads)
+  }
 })
 async function showFresh(): Promise<void> {
   fresh.value = 0
@@ -118,10 +197,14 @@ async function showFresh(): Promise<void> {
 useShortcuts({
   next: () => step(1),
   previous: () => step(-1),
-  finish: () => event('finish'),
+  choose: () => mayAnswer.value && threadId.value !== null && many.toggle(threadId.value),
+  finish: () => (many.there.value.length ? manyBar.value?.finish() : event('finish')),
   reply: () => replyBox.value?.focus(),
+  pattern: () => replyBox.value?.openStarts(),
+  note: () => (noting.value = thread.value !== null && mayAnswer.value),
   give: () => actions.value?.openGive(),
   aside: () => actions.value?.openAside(),
+  more: () => actions.value?.openMore(),
   tag: () => (tagSheet.value = thread.value !== null && mayAnswer.value),
   negative: () => void (lead.value && judge(lead.value, 'negative')),
   neutral: () => void (lead.value && judge(lead.value, 'neutral')),
@@ -132,7 +215,9 @@ useShortcuts({
 /** Beside the list there is room for a thread: the first, unless the one that is open is of the list. */
 async function openFirst(): Promise<void> {
   const first = rows.value[0]
-  if (first && window.innerWidth >= 720) await open(first, true)
+  if (!first || window.innerWidth < 720) return
+  openedByItself = first.threadId
+  await open(first, true)
 }
 onMounted(async () => {
   void tide.load()
@@ -161,7 +246,9 @@ watch(rows, () => {
 </script>
 
 <template>
-  <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset" />
+  <LensLine ref="lensLine" :lens="lens" :count="count" @change="change" @reset="reset"
+    ><LensMenu :lens="lens"
+  /></LensLine>
   <TideLine
     :lens="lens"
     :tide="tide.tide.value"
@@ -181,20 +268,51 @@ watch(rows, () => {
       <button v-if="fresh" type="button" class="fresh" @click="showFresh">
         {{ t('inbox.newOnes', { n: fresh }, fresh) }}
       </button>
+      <ManyBar
+        v-if="many.there.value.length"
+        ref="manyBar"
+        :count="many.there.value.length"
+        :busy="many.busy.value"
+        @act="many.act"
+        @tags="tagSheet = true"
+        @hand-over="handOver = { rows: rows.filter((row) => many.there.value.includes(row.threadId)) }"
+        @all="many.chooseAll"
+        @clear="many.clear"
+      />
       <VirtualList
         v-if="rows.length"
+        :key="density.rows"
         :rows="rows"
-        :estimate="75"
+        :estimate="rowHeights[density.rows]"
         :label="t('inbox.list')"
         :selected="selectedRow"
         :total="count?.count"
         @end="entries.more"
       >
         <template #default="{ row }"
-          ><ThreadRow :row="row" :selected="row.threadId === threadId" @open="open(row)"
-        /></template>
+          ><div
+            class="holder"
+            :class="{
+              choosing: many.there.value.length,
+              washed: many.chosen.value.has(row.threadId) || row.threadId === threadId,
+            }"
+          >
+            <ThreadRow
+              :row="row"
+              :selected="row.threadId === threadId"
+              :chosen="many.chosen.value.has(row.threadId)"
+              @open="open(row)"
+            />
+            <label v-if="mayAnswer" class="choose"
+              ><input
+                type="checkbox"
+                :checked="many.chosen.value.has(row.threadId)"
+                :aria-label="t('inbox.many.choose', { name: row.author })"
+                @click="(event: MouseEvent) => many.toggle(row.threadId, event.shiftKey)"
+            /></label></div
+        ></template>
       </VirtualList>
-      <RowShapes v-else-if="entries.loading.value" :height="75" />
+      <RowShapes v-else-if="entries.loading.value" :height="rowHeights[density.rows]" />
       <EmptyPlace
         v-else-if="!entries.problem.value"
         :title="t('inbox.emptyTitle')"
@@ -216,12 +334,17 @@ watch(rows, () => {
             :thread="thread"
             :may="mayAnswer"
             @judge="judge"
+            @unmark="event('notSpam')"
+            @split="split"
             @retry="retry"
             @call-back="callBack"
+            @put-back="(text) => replyBox?.put(text)"
             @drop="drop"
             @other-way="seekOtherWay"
+            @changed="loadThread"
           />
         </div>
+        <NoteBox v-if="noting && mayAnswer" v-model="noting" :thread="thread.id" @saved="noted" />
         <ReplyBox
           v-if="thread.reply.possible && mayAnswer"
           :key="thread.id"
@@ -232,7 +355,16 @@ watch(rows, () => {
           @other-way="seekOtherWay(null)"
           @same-way="goSameWay"
         >
-          <ThreadActions ref="actions" :thread="thread" @event="event" @give="give" @tags="tagSheet = true" />
+          <ThreadActions
+            ref="actions"
+            :thread="thread"
+            @event="event"
+            @give="give"
+            @prioritise="prioritise"
+            @merge="mergeSheet = true"
+            @tags="tagSheet = true"
+            @note="noting = true"
+          />
         </ReplyBox>
         <div v-else class="no-reply">
           <span class="soft">{{
@@ -252,17 +384,21 @@ watch(rows, () => {
             :thread="thread"
             @event="event"
             @give="give"
+            @prioritise="prioritise"
+            @merge="mergeSheet = true"
             @tags="tagSheet = true"
+            @note="noting = true"
           />
         </div>
       </section>
       <PersonPanel class="side" :thread="thread" />
       <HandOffSheet v-model="handOffSheet" :thread="thread" @done="goOtherWay" />
+      <MergeSheet v-model="mergeSheet" :thread="thread" @merge="merge" />
       <TagSheet
         v-model="tagSheet"
-        :tags="thread.tags"
-        :count="1"
-        @save="(change) => thread && changeTags([thread.id], change)"
+        :tags="tagged.common"
+        :count="tagged.threads.length"
+        @save="(change) => changeTags(tagged.threads, change)"
       />
     </template>
     <section v-else class="reading-column">
@@ -271,9 +407,46 @@ watch(rows, () => {
       <EmptyPlace v-else-if="rows.length" :text="t('inbox.choose')" />
     </section>
   </main>
+  <HandOverSheet
+    v-if="handOver"
+    :model-value="true"
+    :rows="handOver.rows"
+    @update:model-value="(open) => !open && endHandOver()"
+    @done="handedOver"
+  />
 </template>
 
 <style scoped>
+.holder {
+  position: relative;
+}
+/* It lies over the mark of sentiment, and makes room for it once something is selected. */
+.choose {
+  position: absolute;
+  top: 0;
+  left: 3px;
+  display: grid;
+  place-items: center;
+  width: 32px;
+  height: 24px;
+  opacity: 0;
+  background: var(--sheet);
+  cursor: pointer;
+}
+.washed .choose {
+  background: var(--deep-wash);
+}
+.choose input {
+  width: 16px;
+  height: 16px;
+  margin: 0;
+  accent-color: var(--deep);
+}
+.holder:hover .choose,
+.choosing .choose,
+.choose:focus-within {
+  opacity: 1;
+}
 .body {
   flex: 1;
   min-height: 0;

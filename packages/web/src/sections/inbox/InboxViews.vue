@@ -6,12 +6,13 @@ import { gathered, useLive } from '../../composables/useLive.ts'
 import { useTexts } from '../../composables/useTexts.ts'
 
 /** The views of the inbox; beside the follow-ups, how many of mine are open. */
-const { here } = defineProps<{ here: 'threads' | 'people' | 'followUps' }>()
+const { here } = defineProps<{ here: 'threads' | 'people' | 'followUps' | 'weekAhead' }>()
 const { t, number } = useTexts()
 const views = [
   { name: 'threads', to: '/inbox' },
   { name: 'people', to: '/inbox/people' },
   { name: 'followUps', to: '/inbox/follow-ups' },
+  { name: 'weekAhead', to: '/inbox/week-ahead' },
 ] as const
 const mine = ref(0)
 async function count(): Promise<void> {
@@ -26,7 +27,7 @@ async function count(): Promise<void> {
     () => 0,
   )
 }
-const refresh = gathered(() => void count(), 500)
+const refresh = gathered(() => count(), 500)
 onMounted(count)
 useLive(({ kind }) => {
   if (kind === 'followUps' || kind === 'afresh') refresh()

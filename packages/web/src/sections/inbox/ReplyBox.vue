@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef, watch } from 'vue'
-import { useThrottleFn } from '@vueuse/core'
+import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue'
+import { useThrottleFn, useTimeoutFn } from '@vueuse/core'
 import { useT } from '../../composables/useT.ts'
+import type { ReplyDoubt } from '@murrabel/core/replies'
 import { routes, type ThreadAnswer, type ThreadChangeAnswer } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
 import { useFocusReturn } from '../../composables/useFocusReturn.ts'
@@ -9,7 +10,21 @@ import AttachmentList from './AttachmentList.vue'
 import ReplySize from './ReplySize.vue'
 import { useReplyFiles } from './useReplyFiles.ts'
 import ProblemNote from '../../parts/ProblemNote.vue'
-import { keepDraft, readDraft } from './replyDrafts.ts'
+import { usePresence } from '../../stores/presence.ts'
+import ReplyDoubts from './ReplyDoubts.vue'
+import { usePatterns } from '../../stores/patterns.ts'
+import { signed } from '@murrabel/core/replies'
+import { onDemand } from '../../parts/onDemand.ts'
+import { useBrand } from '../../stores/brand.ts'
+import { useUndo } from '../../stores/undo.ts'
+import ReplyEditor from './editor/ReplyEditor.vue'
+import EmojiMenu from './EmojiMenu.vue'
+import LaterMenu from './LaterMenu.vue'
+import SignOffMenu from './SignOffMenu.vue'
+import StartMenu from './StartMenu.vue'
+import WhoIsInThread from './WhoIsInThread.vue'
+import WhileWriting from './WhileWriting.vue'
+import { useDraft } from './useDraft.ts'
 
 const { thread } = defineProps<{ thread: ThreadAnswer }>()
 const emit = defineEmits<{
@@ -20,21 +35,15 @@ const emit = defineEmits<{
 }>()
 const { t } = useT()
 
-const text = ref(readDraft(thread.id))
+const { text, inPrivate, restored, seen, news, takenBy, settle, clear: forget } = useDraft(() => thread)
+const presence = usePresence()
 const key = ref(crypto.randomUUID())
-/** Although what is answered is public. */
-const inPrivate = ref(false)
 const busy = ref(false)
 const problem = ref<CallProblem | null>(null)
-const area = useTemplateRef<HTMLTextAreaElement>('area')
+const editor = useTemplateRef<InstanceType<typeof ReplyEditor>>('editor')
 const focus = useFocusReturn()
-// What the writer has seen; a later edition means that somebody acted meanwhile.
-const seen = ref(thread.edition)
 const size = useTemplateRef<InstanceType<typeof ReplySize>>('size')
-const { files, coming, tooMuch, noPicture, add, drop, ids, clear } = useReplyFiles(
-  () => thread.reply,
-  problem,
-)
+const { files, coming, tooMuch, noPicture, add, drop, ids, clear } = useReplyFiles(() => thread, problem)
 const isOver = computed(() => (size.value?.over ?? false) || tooMuch.value || coming.value > 0)
 function choose(event: Event): void {
   const input = event.target as HTMLInputElement
@@ -49,27 +58,73 @@ function take(event: ClipboardEvent | DragEvent): void {
   void add([...given.files])
 }
 
-watch(text, (now) => keepDraft(thread.id, now))
+const ApprovalSheet = onDemand(() => import('./ApprovalSheet.vue'))
+const brand = useBrand()
+const undo = useUndo()
+const store = usePatterns()
+const startMenu = useTemplateRef<InstanceType<typeof StartMenu>>('startMenu')
+/** The pattern that was taken, as long as something of it may stand there. */
+const pattern = ref<number | null>(null)
+watch(text, (now) => now.trim() === '' && (pattern.value = null))
+/** Whose name stands under it; the one that was signed with last is offered first. */
+const signOff = ref<number | null>(null)
+const offerLast = () => (signOff.value = store.signOffs?.find(({ last, left }) => last && !left)?.id ?? null)
+const signOffText = computed(() => store.signOffs?.find(({ id }) => id === signOff.value)?.text ?? null)
+onMounted(async () => {
+  if (!store.signOffs) await store.loadSignOffs().catch(() => {})
+  offerLast()
+})
+function withoutSignOff(returned: string): string {
+  // In a mail the marks of its words are escaped.
+  const bare = returned.replace(/\\([!-/:-@[-`{-~])/g, '$1')
+  const end = store.signOffs?.find((each) => bare.endsWith(`\n\n${each.text}`))
+  return end ? returned.split('\n').slice(0, -end.text.split('\n').length).join('\n').trimEnd() : returned
+}
+/** Puts a text where the cursor is; what is still to fill in is selected. */
+function begin(start: string, from: number | null): void {
+  void editor.value?.insert(start)
+  if (from !== null) pattern.value = from
+}
+
 /** Whoever waits on the page sees that somebody writes; nothing is lost when that is not heard. */
 const tellWriting = useThrottleFn(
   () => void call(routes.writing, { params: { id: thread.id } }).catch(() => {}),
   3000,
 )
+/** Colleagues see that somebody writes until the keys rest for a while. */
+const { start: writeOn } = useTimeoutFn(() => (presence.writing = false), 20_000, { immediate: false })
 function onInput(): void {
+  presence.writing = text.value.trim() !== ''
+  if (presence.writing) writeOn()
   if (thread.visitor && text.value.trim()) void tellWriting()
 }
-watch(
-  () => thread.edition,
-  (edition) => {
-    if (!text.value.trim()) seen.value = edition
-  },
-)
+onUnmounted(() => (presence.writing = false))
 
-async function send(finish: boolean, anyway = false): Promise<void> {
+/** What the writer may want to look at, and the text it was found in: sent once more as it is, it goes out. */
+const doubts = ref<ReplyDoubt[]>([])
+const looked = ref('')
+const isPublic = computed(() => thread.reply.public && !inPrivate.value)
+const asLooked = () => JSON.stringify([text.value, isPublic.value])
+watch([text, isPublic], () => (doubts.value = []))
+/** Whether it may go out: nothing was found, or was looked at. What cannot be checked is not held up. */
+async function lookOver(): Promise<boolean> {
+  if (looked.value === asLooked()) {
+    doubts.value = []
+    return true
+  }
+  const body = { text: editor.value?.words() ?? text.value, public: isPublic.value }
+  doubts.value = await call(routes.checkReply, { params: { id: thread.id }, body }).catch(() => [])
+  looked.value = asLooked()
+  return doubts.value.length === 0
+}
+
+async function send(finish: boolean, { anyway = false, sendAt = null as string | null } = {}): Promise<void> {
   if (!text.value.trim() || isOver.value || busy.value) return
   busy.value = true
   problem.value = null
   try {
+    await settle()
+    if (!(await lookOver())) return
     const body = {
       text: text.value,
       key: key.value,
@@ -78,23 +133,55 @@ async function send(finish: boolean, anyway = false): Promise<void> {
       anyway,
       attachments: ids(),
       private: inPrivate.value,
+      pattern: pattern.value,
+      signOff: signOff.value,
+      sendAt,
     }
     const answer = await call(routes.reply, { params: { id: thread.id }, body })
-    text.value = ''
-    keepDraft(thread.id, '')
+    forget(answer.thread.edition)
     clear()
-    inPrivate.value = false
+    presence.writing = false
     key.value = crypto.randomUUID()
-    seen.value = answer.thread.edition
     emit('sent', answer, finish)
+    void store.loadSignOffs().catch(() => {})
   } catch (error) {
     if (!(error instanceof CallProblem)) throw error
     problem.value = error
     if (error.problem.code === 'threadChanged') emit('changed')
+    if (error.problem.code === 'signOffGone') await store.loadSignOffs().catch(() => {})
   } finally {
     busy.value = false
   }
 }
+/** A lead's word is asked first; the text is theirs until then. */
+const asking = ref(false)
+async function askApproval(of: number | null, comment: string): Promise<void> {
+  await settle()
+  await call(routes.askApproval, {
+    params: { id: thread.id },
+    body: {
+      text: text.value,
+      private: inPrivate.value,
+      pattern: pattern.value,
+      signOff: signOff.value,
+      of,
+      comment,
+      attachments: ids(),
+      key: key.value,
+    },
+  })
+  forget(thread.edition)
+  clear()
+  presence.writing = false
+  key.value = crypto.randomUUID()
+  undo.tell({ text: t('approvals.asked') })
+  emit('changed')
+}
+const canAsk = computed(() =>
+  brand.colleagues.some(
+    ({ id, role }) => (role === 'owner' || role === 'lead') && id !== brand.answer?.me.id,
+  ),
+)
 function onKey(event: KeyboardEvent): void {
   if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
     event.preventDefault()
@@ -102,8 +189,18 @@ function onKey(event: KeyboardEvent): void {
   } else if (event.key === 'Escape') focus.back()
 }
 defineExpose({
-  focus: () => focus.go(area.value),
-  put: (back: string) => (text.value = text.value.trim() ? `${text.value}\n${back}` : back),
+  focus: () =>
+    editor.value?.whenThere((there) => {
+      focus.go(there.field())
+      there.focus()
+    }),
+  openStarts: () => startMenu.value?.open(),
+  /** A text that comes back to its writer; the sign-off is put under it anew. */
+  put(returned: string): void {
+    editor.value?.append(withoutSignOff(returned))
+    // Whoever takes it back knows of that.
+    seen.value = thread.edition
+  },
 })
 </script>
 
@@ -111,7 +208,7 @@ defineExpose({
   <form class="reply" @submit.prevent="send(true)">
     <p class="as">
       {{
-        thread.reply.public && !inPrivate
+        isPublic
           ? t('inbox.publicAnswer', { profile: thread.reply.as })
           : t('inbox.privateAnswer', { profile: thread.reply.as })
       }}
@@ -160,26 +257,28 @@ defineExpose({
           @change="choose"
         />
       </label>
-      <ReplySize ref="size" :text="text" :most="thread.reply" />
+      <EmojiMenu @choose="(emoji) => void editor?.insert(emoji)" />
+      <SignOffMenu v-model="signOff" />
+      <WhoIsInThread :thread="thread.id" />
+      <ReplySize ref="size" :text="signed(text, signOffText)" :most="thread.reply" />
     </p>
-    <textarea
-      ref="area"
-      v-model="text"
-      rows="3"
-      :placeholder="t('inbox.placeholder')"
-      :aria-label="t('inbox.placeholder')"
-      @keydown="onKey"
-      @input="onInput"
-      @paste="take"
-      @drop="take"
-    />
+    <WhileWriting :news="news" :taken-by="takenBy" :restored="restored" />
+    <div @keydown="onKey" @input="onInput" @paste.capture="take" @drop.capture="take">
+      <ReplyEditor
+        ref="editor"
+        v-model="text"
+        :markup="thread.reply.markup"
+        :label="t('inbox.placeholder')"
+      />
+    </div>
     <AttachmentList :files="files" droppable @drop="drop" />
     <p v-if="tooMuch" class="past">{{ t('inbox.files.tooMuch') }}</p>
     <p v-if="noPicture" class="past" role="alert">{{ t('inbox.files.onlyPictures') }}</p>
+    <ReplyDoubts v-if="doubts.length" :doubts="doubts" @show="(span) => editor?.show(span)" />
     <ProblemNote v-if="problem" :problem="problem" @again="send(true)" />
     <div class="actions">
       <button type="submit" class="button primary" :disabled="!text.trim() || isOver || busy">
-        {{ t('inbox.sendFinish') }}<span class="key">Ctrl ↵</span>
+        {{ doubts.length ? t('replies.anyway') : t('inbox.sendFinish') }}<span class="key">Ctrl ↵</span>
       </button>
       <button type="button" class="button" :disabled="!text.trim() || isOver || busy" @click="send(false)">
         {{ t('inbox.send') }}
@@ -188,12 +287,28 @@ defineExpose({
         v-if="problem?.problem.code === 'threadChanged'"
         type="button"
         class="button"
-        @click="send(true, true)"
+        @click="send(true, { anyway: true })"
       >
         {{ t('inbox.sendAnyway') }}
       </button>
+      <LaterMenu
+        :disabled="!text.trim() || isOver || busy"
+        :due-at="thread.dueAt"
+        @choose="(sendAt) => send(true, { sendAt })"
+      />
+      <button
+        v-if="canAsk"
+        type="button"
+        class="button"
+        :disabled="!text.trim() || isOver || busy"
+        @click="asking = true"
+      >
+        {{ t('approvals.ask') }}
+      </button>
+      <StartMenu ref="startMenu" :thread="thread" @start="begin" />
       <slot />
     </div>
+    <ApprovalSheet v-model="asking" :ask="askApproval" />
   </form>
 </template>
 
@@ -211,17 +326,6 @@ defineExpose({
   color: var(--ink-soft);
   margin-bottom: 6px;
 }
-textarea {
-  width: 100%;
-  font: inherit;
-  line-height: 22px;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  padding: 8px 12px;
-  resize: vertical;
-}
 /* Links within the line. */
 .switch,
 .files {
@@ -235,13 +339,14 @@ textarea {
 .actions {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: 4px;
   align-items: center;
   margin-top: 8px;
 }
 .actions .button,
 .actions :deep(.button) {
-  padding: 5px 8px;
+  padding: 5px 6px;
+  font-size: 13px;
 }
 .past {
   color: var(--flare-text);

@@ -8,19 +8,24 @@ import EntryText from '../../parts/EntryText.vue'
 import { excerpt } from '../../parts/excerpt.ts'
 import RatingSteps from '../../parts/RatingSteps.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
+import { useDensity } from '../../stores/density.ts'
 import { useBrand } from '../../stores/brand.ts'
 
-const { row, selected } = defineProps<{ row: EntryRow; selected: boolean }>()
+const { row, selected } = defineProps<{ row: EntryRow; selected: boolean; chosen?: boolean }>()
 const emit = defineEmits<{ open: [] }>()
 const { t, due, exact, when } = useTexts()
 const brand = useBrand()
+const density = useDensity()
+const owner = computed(() => brand.ownerName(row))
 
 const owed = computed(() =>
   row.notSent
     ? { text: t('inbox.notSent'), past: true }
-    : row.state === 'open'
-      ? due(row.dueAt)
-      : { text: t(`state.${row.state}`), past: false },
+    : row.spam
+      ? { text: t('inbox.spam.state'), past: false }
+      : row.state === 'open'
+        ? due(row.dueAt)
+        : { text: t(`state.${row.state}`), past: false },
 )
 /** What somebody asks for stands in the row; that nothing is asked for need not be said. */
 const wish = computed(() => (row.wish && row.wish !== 'none' ? t(`wish.${row.wish}`) : ''))
@@ -32,7 +37,7 @@ const words = computed(() => {
 const where = computed(() =>
   [
     brand.placeName(row.placeId),
-    row.network === 'file' ? row.profile : networkName(row),
+    row.network === 'file' ? row.profile : networkName(row, t('profiles.email.channel')),
     row.private ? t('inbox.private') : '',
     row.paid ? t('inbox.onPaid') : '',
   ]
@@ -45,7 +50,7 @@ const where = computed(() =>
   <button
     type="button"
     class="row"
-    :class="{ selected }"
+    :class="[density.rows, { selected, chosen }]"
     :aria-current="selected"
     :data-thread="row.threadId"
     @click="emit('open')"
@@ -54,6 +59,7 @@ const where = computed(() =>
       <SentimentMark :sentiment="row.sentiment" :doubt="row.doubt" />
       <b>{{ row.author }}</b>
       <RatingSteps v-if="row.rating !== null" class="rating" :rating="row.rating" />
+      <span v-if="row.priority" class="wish">{{ t(`inbox.high.${row.priority}`) }}</span>
       <span v-if="wish" class="wish" data-test="wish">{{ wish }}</span>
       <span class="due" :class="{ past: owed.past }" :title="row.dueAt ? exact(row.dueAt) : ''">{{
         owed.text
@@ -63,7 +69,7 @@ const where = computed(() =>
     <span v-else class="text none">{{ t(row.deleted ? 'inbox.deleted' : 'inbox.noWords') }}</span>
     <span class="from">
       <span class="where">{{ where }}</span>
-      <span v-if="row.givenTo" class="given">{{ brand.colleagueName(row.givenTo) }}</span>
+      <span v-if="owner" class="given">{{ owner }}</span>
       <time :datetime="row.at" :title="exact(row.at)">{{ when(row.at) }}</time>
     </span>
   </button>
@@ -86,6 +92,9 @@ const where = computed(() =>
 }
 .row:focus-visible {
   outline-offset: -2px;
+}
+.chosen {
+  background: var(--deep-wash);
 }
 .selected {
   background: var(--deep-wash);
@@ -149,6 +158,21 @@ const where = computed(() =>
   font-size: 14px;
   overflow: hidden;
   white-space: normal;
+}
+/* One line of their words, or four. */
+.compact {
+  height: 57px;
+}
+.compact .text {
+  -webkit-line-clamp: 1;
+  height: 18px;
+}
+.roomy {
+  height: 111px;
+}
+.roomy .text {
+  -webkit-line-clamp: 4;
+  height: 72px;
 }
 .none {
   color: var(--ink-soft);

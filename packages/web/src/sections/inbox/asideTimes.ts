@@ -15,3 +15,20 @@ export function asideTimes(
     { name: 'untilMonday', until: nine(monday) },
   ]
 }
+
+/** A local time of the brand's zone as fields of the browser write it. */
+const written = "yyyy-MM-dd'T'HH:mm"
+
+/** Tomorrow at nine, as such a field has it. */
+export const tomorrowAtNine = (now: number, zone: string): string =>
+  DateTime.fromMillis(now, { zone }).plus({ days: 1 }).set({ hour: 9, minute: 0 }).toFormat(written)
+
+/**
+ * The instant of a local time, as ISO 8601 writes it; null for what is none, and for one that is over.
+ *
+ * @example timeChosen('2026-11-28T09:00', { now: 0, zone: 'UTC' }) // "2026-11-28T09:00:00.000Z"
+ */
+export function timeChosen(text: string, { now, zone }: { now: number; zone: string }): string | null {
+  const until = DateTime.fromFormat(text, written, { zone })
+  return until.isValid && until.toMillis() > now ? until.toUTC().toISO() : null
+}

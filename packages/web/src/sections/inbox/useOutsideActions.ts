@@ -34,8 +34,8 @@ export function useOutsideActions({ loadThread, putBack }: ThreadDesk) {
   const callBack = (entry: ThreadEntry): Promise<void> =>
     attempt(async () => {
       if (!entry.action || !(await cancel(entry.action.id))) return
-      putBack(entry.text)
       await loadThread()
+      putBack(entry.action.written ?? entry.text)
     })
   /** Gives up a change that did not get through. */
   const drop = (id: number): Promise<void> =>

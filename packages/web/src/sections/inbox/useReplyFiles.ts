@@ -1,10 +1,23 @@
-import { computed, ref, type Ref } from 'vue'
+import { computed, ref, watch, type Ref } from 'vue'
 import { routes, type AttachmentAnswer, type ThreadAnswer } from '@murrabel/contract'
 import { call, CallProblem, sendFile } from '../../api/call.ts'
 
 /** Files that are to go with an answer: each is sent to the server at once, so that sending the answer is quick. */
-export function useReplyFiles(reply: () => ThreadAnswer['reply'], problem: Ref<CallProblem | null>) {
-  const files = ref<AttachmentAnswer[]>([])
+export function useReplyFiles(thread: () => ThreadAnswer, problem: Ref<CallProblem | null>) {
+  const reply = () => thread().reply
+  const files = ref<AttachmentAnswer[]>([...thread().draftFiles])
+  // What was put there on another machine, or comes back from a lead; what is gone there stays here until it is tried.
+  watch(
+    () => thread().draftFiles,
+    (kept) => {
+      const known = new Set(files.value.map(({ id }) => id))
+      files.value.push(...kept.filter(({ id }) => !known.has(id) && !dropped.has(id)))
+      // The server knows of it now: what it names from here on came back.
+      for (const id of dropped) if (!kept.some((file) => file.id === id)) dropped.delete(id)
+    },
+  )
+  /** Taken away here; the server may not know yet. */
+  const dropped = new Set<number>()
   const coming = ref(0)
   /** Something was left out because only pictures go with an answer here. */
   const noPicture = ref(false)
@@ -19,7 +32,15 @@ export function useReplyFiles(reply: () => ThreadAnswer['reply'], problem: Ref<C
     for (const file of wanted) {
       coming.value++
       try {
-        files.value.push(await sendFile(routes.addAttachment, { file, query: [['name', file.name]] }))
+        files.value.push(
+          await sendFile(routes.addAttachment, {
+            file,
+            query: [
+              ['name', file.name],
+              ['thread', String(thread().id)],
+            ],
+          }),
+        )
       } catch (error) {
         if (!(error instanceof CallProblem)) throw error
         problem.value = error
@@ -29,6 +50,7 @@ export function useReplyFiles(reply: () => ThreadAnswer['reply'], problem: Ref<C
     }
   }
   async function drop(id: number): Promise<void> {
+    dropped.add(id)
     files.value = files.value.filter((file) => file.id !== id)
     await call(routes.dropAttachment, { params: { id } }).catch(() => {})
   }
@@ -45,6 +67,10 @@ export function useReplyFiles(reply: () => ThreadAnswer['reply'], problem: Ref<C
     add,
     drop,
     ids: () => files.value.map(({ id }) => id),
-    clear: () => (files.value = []),
+    /** They went with the answer. */
+    clear(): void {
+      for (const { id } of files.value) dropped.add(id)
+      files.value = []
+    },
   }
 }

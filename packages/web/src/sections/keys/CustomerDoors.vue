@@ -17,7 +17,7 @@ const made = shallowRef<MadeDoor | null>(null)
 const draft = reactive({ name: '' })
 const load = () => run(async () => void (doors.value = await call(routes.doors)))
 onMounted(load)
-const refresh = gathered(() => void load(), 1000)
+const refresh = gathered(() => load(), 1000)
 useLive(({ kind }) => {
   if (kind === 'people' || kind === 'afresh') refresh()
 })

@@ -28,7 +28,7 @@ async function fetchLatest(): Promise<void> {
 }
 const load = () => run(fetchLatest)
 onMounted(load)
-const refresh = gathered(() => void load(), 1000)
+const refresh = gathered(() => load(), 1000)
 useLive(({ kind }) => {
   if (kind === 'hooks' || kind === 'afresh') refresh()
 })

@@ -22,7 +22,7 @@ const chosen = shallowRef<EventHook | null>(null)
 const looked = ref<number | null>(null)
 const load = () => run(async () => void (hooks.value = await call(routes.hooks)))
 onMounted(load)
-const refresh = gathered(() => void load(), 1000)
+const refresh = gathered(() => load(), 1000)
 useLive(({ kind }) => {
   if (kind === 'hooks' || kind === 'afresh') refresh()
 })

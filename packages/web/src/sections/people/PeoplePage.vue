@@ -69,7 +69,7 @@ async function changed(id?: number): Promise<void> {
   await Promise.all([people.load(), loadPerson(), proposals.load()])
 }
 const joining = useJoining(changed)
-const refresh = gathered(() => void changed(), 1000)
+const refresh = gathered(() => changed(), 1000)
 useLive((event) => {
   if (event.kind === 'people' || event.kind === 'entries' || event.kind === 'afresh') {
     refresh()

@@ -72,6 +72,16 @@ async function save(): Promise<void> {
             <el-option v-for="code in offered" :key="code" :value="code" :label="languageName(code)" />
           </el-select>
         </FormField>
+        <FormField :label="t('places.promiseLimit')" name="promiseLimit">
+          <el-input-number
+            v-model="draft.promiseLimit"
+            :min="0"
+            :max="1000000"
+            :controls="false"
+            :value-on-clear="null"
+            :placeholder="t('places.promiseLimitHint')"
+          />
+        </FormField>
       </div>
       <div class="minutes">
         <FormField

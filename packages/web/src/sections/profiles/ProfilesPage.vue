@@ -57,7 +57,7 @@ async function load(): Promise<void> {
   }
 }
 onMounted(load)
-const reload = gathered(() => void load(), 200)
+const reload = gathered(() => load(), 200)
 useLive(({ kind }) => {
   if (kind === 'profiles' || kind === 'entries') reload()
 })

@@ -26,7 +26,7 @@ const codeInput = ref<{ focus: () => void }>()
 const to =
   typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
     ? route.query.to
-    : '/inbox'
+    : '/today'
 // Its code comes while somebody types.
 onMounted(() => loadPage(router.resolve(to)))
 const { busy, problem, fields, run, check, forget } = useBusy()

@@ -66,11 +66,13 @@ function take(answer: TeachingAnswer | null, justSaved?: List): void {
   teaching.value = answer
 }
 onMounted(async () => take(await run(() => call(routes.teaching))))
-const refresh = gathered(() => {
-  void call(routes.teaching)
-    .then((answer) => take(answer))
-    .catch(() => {})
-}, 300)
+const refresh = gathered(
+  () =>
+    call(routes.teaching)
+      .then((answer) => take(answer))
+      .catch(() => {}),
+  300,
+)
 useLive(({ kind }) => {
   if (kind === 'teaching') refresh()
 })

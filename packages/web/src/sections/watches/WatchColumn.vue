@@ -23,7 +23,7 @@ const entries = useEntryList(query, { fold: ref(true) })
 const { rows, count } = entries
 onMounted(entries.load)
 const touch = useTouchedThreads(entries, 400)
-const recount = gathered(() => void entries.fetchCount(), 400)
+const recount = gathered(() => entries.fetchCount(), 400)
 useLive((live) => {
   if (live.kind !== 'entries' && live.kind !== 'thread' && live.kind !== 'watches') return
   touch('threads' in live ? live.threads : [])

@@ -29,8 +29,8 @@ export function useMentionActions({ changed }: { changed: Changed }) {
 
   const give = (rows: readonly EntryRow[], to: number) =>
     onThreads(rows, (id) => call(routes.give, { params: { id }, body: { to } }), {
-      part: { givenTo: to },
-      before: ({ givenTo }) => ({ givenTo }),
+      part: { givenTo: to, teamId: null },
+      before: ({ givenTo, teamId }) => ({ givenTo, teamId }),
       text: (n) => t('watch.list.given', { n, name: brand.colleagueName(to) }),
     })
 

@@ -73,14 +73,12 @@ export function useWatchAnswers({ lens, query, view, fold, views }: WatchQuestio
   }
   const touch = useTouchedThreads(entries, 500)
   const refreshFigures = gathered(() => {
-    void entries.fetchCount()
     loadFigures()
-    void views.voices.value?.load()
+    return Promise.all([entries.fetchCount(), views.voices.value?.load()])
   }, 500)
   /** What reads many texts is asked for less often. */
   const refreshTexts = gathered(() => {
-    void phrases.load()
-    void views.spikes.value?.load()
+    return Promise.all([phrases.load(), views.spikes.value?.load()])
   }, 1000)
   /** After a change to the watches themselves: every row may come or go. */
   function refresh(): void {

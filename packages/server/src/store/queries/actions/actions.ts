@@ -145,11 +145,41 @@ export const actionsByKey = (
     tx,
   )
 
+/** Of an answer that is sent at a chosen time: how long until then, and whether they have written since it was decided. */
+export const sendingLater = (
+  db: Database,
+  id: number,
+  now: Date,
+): Promise<{ waitMs: number; wrote: boolean } | undefined> =>
+  db.one<{ waitMs: number; wrote: boolean }>(
+    `SELECT extract(epoch FROM a.send_at - $2::timestamptz)::float8 * 1000 AS "waitMs", EXISTS (
+       SELECT FROM entries e
+       WHERE e.thread_id = a.thread_id AND e.direction = 'in' AND e.id > a.entry_id AND e.deleted_at IS NULL
+     ) AS wrote
+     FROM outside_actions a
+     WHERE a.id = $1 AND a.send_at IS NOT NULL AND a.state = 'waiting'`,
+    [id, now],
+  )
+
+/** It goes out at once. */
+export const dropSendAt = async (db: Database, id: number, tx: Tx): Promise<void> => {
+  await db.rows('UPDATE outside_actions SET send_at = NULL WHERE id = $1', [id], tx)
+}
+
+/** What was sent at a chosen time was said then. */
+export const saidWhenSent = async (db: Database, id: number, at: Date, tx: Tx): Promise<void> => {
+  await db.rows(
+    `UPDATE entries e SET at = $2 FROM outside_actions a WHERE a.id = $1 AND a.send_at IS NOT NULL AND e.id = a.entry_id`,
+    [id, at],
+    tx,
+  )
+}
+
 export const waitingActions = (db: Database, profileId: number, tx?: Tx): Promise<{ id: number }[]> =>
   db.rows<{ id: number }>(
     `SELECT id
      FROM outside_actions
-     WHERE profile_id = $1 AND state = 'waiting'`,
+     WHERE profile_id = $1 AND state = 'waiting' AND (send_at IS NULL OR send_at <= now())`,
     [profileId],
     tx,
   )

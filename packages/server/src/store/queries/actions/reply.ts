@@ -72,6 +72,8 @@ export const insertReplyAction = (
     target,
     payload,
     colleagueId,
+    pattern,
+    sendAt,
   }: {
     brandId: number
     profileId: number
@@ -81,13 +83,17 @@ export const insertReplyAction = (
     target: object
     payload: object
     colleagueId: number
+    /** That it was begun with. */
+    pattern: number | null
+    /** Null: at once. */
+    sendAt: Date | null
   },
   tx?: Tx,
 ): Promise<{ id: number } | undefined> =>
   db.one<{ id: number }>(
     `INSERT INTO outside_actions (brand_id, profile_id, thread_id, entry_id, kind, key, target, payload,
-       cause, colleague_id)
-     VALUES ($1, $2, $3, $4, 'reply', $5, $6, $7, 'colleague', $8)
+       cause, colleague_id, pattern_id, send_at)
+     VALUES ($1, $2, $3, $4, 'reply', $5, $6, $7, 'colleague', $8, $9, $10)
      ON CONFLICT (brand_id, key) DO NOTHING
      RETURNING id`,
     [
@@ -99,6 +105,8 @@ export const insertReplyAction = (
       JSON.stringify(target),
       JSON.stringify(payload),
       colleagueId,
+      pattern,
+      sendAt,
     ],
     tx,
   )

@@ -35,9 +35,16 @@ const pruneSql = {
     )`,
   work: `DELETE FROM due_work
     WHERE id IN (SELECT id FROM due_work WHERE state = 'failed' AND ${older('changed_at')} LIMIT ${step})`,
-  // Put beside an answer that was never sent.
+  // Put beside an answer that was never sent; what lies with a draft that somebody may go on with stays for a while longer.
   attachments: `DELETE FROM attachments
-    WHERE id IN (SELECT id FROM attachments WHERE entry_id IS NULL AND ${older('at')} LIMIT ${step})`,
+    WHERE id IN (
+      SELECT f.id
+      FROM attachments f
+      LEFT JOIN approvals v ON v.id = f.approval_id
+      WHERE f.entry_id IS NULL AND ${older('f.at')} AND v.state IS DISTINCT FROM 'asked'
+        AND (f.draft_thread_id IS NULL OR f.at < now() - interval '90 days')
+      LIMIT ${step}
+    )`,
   imports: `UPDATE imports
     SET document = NULL, state = CASE WHEN state = 'draft' THEN 'failed' ELSE state END
     WHERE id IN (

@@ -176,17 +176,6 @@ export const deleteFollowUp = async (db: Database, id: number, tx: Tx): Promise<
 }
 
 /** Whether a colleague belongs to the brand. */
-export const isMember = async (
-  db: Database,
-  { brandId, colleagueId }: { brandId: number; colleagueId: number },
-  tx?: Tx,
-): Promise<boolean> =>
-  (await db.one(
-    'SELECT 1 AS one FROM memberships WHERE brand_id = $1 AND colleague_id = $2',
-    [brandId, colleagueId],
-    tx,
-  )) !== undefined
-
 export const calendarToken = async (
   db: Database,
   { brandId, colleagueId }: { brandId: number; colleagueId: number },

@@ -10,6 +10,8 @@ export interface ThreadFacts {
   setAsideUntil: Date | null
   edition: number
   priority: 0 | 1 | 2
+  /** Put aside as spam. */
+  spam: boolean
   channel: string
   oldLead: number | null
   placeId: number | null
@@ -28,6 +30,8 @@ export interface ThreadFacts {
   /** All it says is whether they want to hear from us. */
   leadIsWish: boolean
   answeredAt: Date | null
+  /** The latest of theirs that somebody finished with or without an answer; what came up to it waits no longer. */
+  settledAt: Date | null
   firstWaitingAt: Date | null
   waiting: number
   /** What those that wait want. */
@@ -83,6 +87,15 @@ export const latestFromOutside = (
     tx,
   )
 
+/** Holds threads until the transaction ends, so that what somebody does meanwhile is not written over by what was read before. */
+export const holdThreads = async (db: Database, threadIds: readonly number[], tx: Tx): Promise<void> => {
+  await db.rows(
+    'SELECT id FROM threads WHERE id = ANY($1::bigint[]) ORDER BY id FOR NO KEY UPDATE',
+    [threadIds],
+    tx,
+  )
+}
+
 /**
  * The entry each thread is shown by, our latest answer to it that stands, and how many of theirs came since. Laterals,
  * so that each thread is looked up by index also while the tables are so new that the planner knows nothing of their size; and
@@ -90,12 +103,12 @@ export const latestFromOutside = (
  */
 export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx): Promise<ThreadFacts[]> =>
   db.rows<ThreadFacts>(
-    `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.edition, t.priority, p.channel,
+    `SELECT t.id, t.state, t.set_aside_until AS "setAsideUntil", t.edition, t.priority, t.spam_at IS NOT NULL AS spam, p.channel,
        t.lead_entry_id AS "oldLead", t.place_id AS "placeId", p.connected_at AS "connectedAt",
        l.id AS "leadId", l.kind, l.origin, l.rating, l.sentiment, l.reach, greatest(l.at, l.said_anew_at) AS "leadAt",
        l.said_anew_at AS "saidAnewAt", t.lead_said_anew_at AS "metAnewAt", l.deleted_at IS NOT NULL AS "leadDeleted",
        coalesce(b.contact_wish_at = l.at, false) AS "leadIsWish",
-       CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt",
+       CASE WHEN f.first_in IS NULL OR f.last_out >= f.first_in THEN f.last_out END AS "answeredAt", s.at AS "settledAt",
        w.first AS "firstWaitingAt", coalesce(w.n, 0) AS waiting, coalesce(w.wants, '[]') AS wants,
        (SELECT count(*) FROM outside_actions a WHERE a.thread_id = t.id AND a.kind = 'reply' AND a.state = 'failed')::int AS "notSent"
      FROM threads t
@@ -114,6 +127,11 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
        FROM entries e
        WHERE e.thread_id = t.id
      ) f ON true
+     CROSS JOIN LATERAL (
+       SELECT CASE WHEN t.state = 'done' AND (l.id, l.said_anew_at) IS DISTINCT FROM (t.lead_entry_id, t.lead_said_anew_at)
+         THEN (SELECT greatest(e.at, t.lead_said_anew_at, t.settled_at) FROM entries e WHERE e.id = t.lead_entry_id)
+         ELSE t.settled_at END AS at
+     ) s
      LEFT JOIN LATERAL (
        SELECT count(*) AS n, min(greatest(e.at, e.said_anew_at)) AS first,
          jsonb_agg(DISTINCT jsonb_build_object('wish', e.wish, 'wantsAnswer', e.wants_answer)) AS wants
@@ -123,6 +141,7 @@ export const threadFacts = (db: Database, threadIds: readonly number[], tx?: Tx)
          AND e.origin <> 'heard'
          AND e.deleted_at IS NULL
          AND (f.last_out IS NULL OR f.last_out < f.first_in OR greatest(e.at, e.said_anew_at) > f.last_out)
+         AND (s.at IS NULL OR greatest(e.at, e.said_anew_at) > s.at)
      ) w ON true
      WHERE t.id = ANY($1::bigint[])
      ORDER BY t.id`,
@@ -152,6 +171,7 @@ export interface ThreadRefresh {
   /** Whether it is another thread now for whoever looks at it. */
   moved: boolean
   saidAnewAt: Date | null
+  settledAt: Date | null
 }
 
 export const refreshRows = async (
@@ -161,11 +181,11 @@ export const refreshRows = async (
 ): Promise<void> => {
   await db.rows(
     `UPDATE threads t
-     SET lead_entry_id = n.lead, lead_said_anew_at = n.said_anew, state = n.state, due_at = n.due, pressing_at = n.pressing,
+     SET lead_entry_id = n.lead, lead_said_anew_at = n.said_anew, settled_at = n.settled, state = n.state, due_at = n.due, pressing_at = n.pressing,
        set_aside_until = CASE WHEN n.state = 'aside' THEN t.set_aside_until END,
        edition = t.edition + n.moved::int
-     FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[], $7::timestamptz[])
-       AS n (id, lead, state, due, pressing, moved, said_anew)
+     FROM unnest($1::bigint[], $2::bigint[], $3::text[], $4::timestamptz[], $5::timestamptz[], $6::bool[], $7::timestamptz[], $8::timestamptz[])
+       AS n (id, lead, state, due, pressing, moved, said_anew, settled)
      WHERE t.id = n.id`,
     [
       threads.map((n) => n.id),
@@ -175,6 +195,7 @@ export const refreshRows = async (
       threads.map((n) => n.pressing),
       threads.map((n) => n.moved),
       threads.map((n) => n.saidAnewAt),
+      threads.map((n) => n.settledAt),
     ],
     tx,
   )

@@ -40,6 +40,10 @@ export interface ThreadRow {
   state: ThreadState
   setAsideUntil: Date | null
   givenTo: number | null
+  teamId: number | null
+  /** It was brought into this thread. */
+  mergedInto: number | null
+  spam: ThreadAnswer['spam']
   dueAt: Date | null
   priority: 0 | 1 | 2
   leadId: number | null
@@ -84,7 +88,8 @@ export async function postOfThread(
       where.values,
     ),
   ])
-  return post ? { ...post, others: sum?.n ?? 0, said } : null
+  // A comment that comes in between the two is in one of them.
+  return post ? { ...post, others: Math.max(sum?.n ?? 0, said.length), said } : null
 }
 
 /** A thread that the reader may see. */
@@ -96,7 +101,8 @@ export function threadById(db: Database, reader: Reader, id: number): Promise<Th
     `SELECT t.id, t.edition, t.title, t.url, p.channel, p.network, p.name AS profile, p.id AS "profileId",
        ${answeringStatus} AS "profileStatus", ${answeringId} AS "answeringId", ${answeringPlace} AS "answeringPlace",
        ${answeringName} AS "answeringName", ${answeringChannel} AS "answeringChannel", CASE WHEN hp.id IS NOT NULL THEN h.address END AS "handedTo", t.outside_id AS "outsideId", t.post_id AS "postId", t.place_id AS "placeId", t.state, t.set_aside_until AS "setAsideUntil",
-       t.given_to AS "givenTo", t.due_at AS "dueAt", t.priority, l.id AS "leadId", l.account_id AS "accountId"
+       t.given_to AS "givenTo", t.team_id AS "teamId", t.merged_into AS "mergedInto",
+       CASE WHEN t.spam_at IS NOT NULL THEN jsonb_build_object('why', t.spam_why, 'like', t.spam_like) END AS spam, t.due_at AS "dueAt", t.priority, l.id AS "leadId", l.account_id AS "accountId"
      FROM threads t
      JOIN profiles p ON p.id = t.profile_id
      ${answeringProfile}
@@ -119,6 +125,9 @@ export type ThreadEntryRow = Omit<ThreadEntry, 'action' | 'changeable' | 'report
   uncertain: boolean
   /** When the network says that it arrived. */
   deliveredAt: Date | null
+  sendAt: Date | null
+  /** What was given to be sent, where its text here is another. */
+  written: string | null
 }
 
 /** The newest entries of a thread, oldest first; what was withdrawn before it went out is left out. */
@@ -142,7 +151,8 @@ export const entriesOfThread = (
          e.wants_answer AS "wantsAnswer", e.stars_differ AS contradicts, e.url, e.undated,
          h.change, r.report, e.outside_id IS NOT NULL AND e.deleted_at IS NULL AS stands,
          o.id AS "actionId", o.state AS "actionState", o.attempts, o.error, o.uncertain,
-         CASE WHEN b.state = 'delivered' THEN b.at END AS "deliveredAt",
+         CASE WHEN b.state = 'delivered' THEN b.at END AS "deliveredAt", o.send_at AS "sendAt",
+         CASE WHEN o.payload->>'text' <> e.text THEN o.payload->>'text' END AS written,
          CASE
            WHEN m.entry_id IS NOT NULL THEN m.envelope || jsonb_build_object(
              'folded', m.folded, 'html', m.html IS NOT NULL, 'automatic', m.automatic, 'doubt', m.doubt, 'filesLeftOut', m.files_left_out)

@@ -191,6 +191,8 @@ export async function eraseThreads(
     [alone],
     tx,
   )
+  await db.rows('DELETE FROM notes WHERE thread_id = ANY($1::bigint[])', [alone], tx)
+  await db.rows('DELETE FROM drafts WHERE thread_id = ANY($1::bigint[])', [alone], tx)
   await db.rows('DELETE FROM handoffs WHERE thread_id = ANY($1::bigint[])', [alone], tx)
   await db.rows(
     `UPDATE outside_actions SET payload = '{}', error = NULL,
@@ -242,6 +244,7 @@ export async function erasePeople(
     [accounts],
     tx,
   )
+  await eraseAlertPhrases(db, { brandId, people }, tx)
   await ofPeople('DELETE FROM person_ways WHERE person_id = ANY($1::bigint[])')
   await ofPeople('DELETE FROM person_refs WHERE person_id = ANY($1::bigint[])')
   await ofPeople('DELETE FROM person_tags WHERE person_id = ANY($1::bigint[])')
@@ -264,6 +267,31 @@ export async function erasePeople(
        erased_at = $2, edition = edition + 1
      WHERE id = ANY($1::bigint[])`,
     [people, at],
+    tx,
+  )
+}
+
+/** Alerts keep what was said most at that time: phrases that hold a name, handle or address of theirs. */
+async function eraseAlertPhrases(
+  db: Database,
+  { brandId, people }: Pick<Erasing, 'brandId' | 'people'>,
+  tx: Tx,
+): Promise<void> {
+  // Names are found by words without accents.
+  const words = `regexp_split_to_array(regexp_replace(normalize(lower(phrase), NFD), '[\u0300-\u036f]', '', 'g'), '[^[:alnum:]]+')`
+  await db.rows(
+    `UPDATE alert_events v
+     SET detail = jsonb_set(v.detail, '{phrases}', coalesce((
+       SELECT jsonb_agg(phrase) FROM jsonb_array_elements_text(v.detail->'phrases') AS phrase WHERE NOT ${words} && n.words
+     ), '[]'))
+     FROM (
+       SELECT array_agg(DISTINCT word) AS words FROM people p CROSS JOIN unnest(tsvector_to_array(p.search)) AS word
+       WHERE p.id = ANY($2::bigint[]) AND length(word) > 2
+     ) n
+     WHERE v.brand_id = $1 AND v.detail->'phrases' IS NOT NULL AND EXISTS (
+       SELECT 1 FROM jsonb_array_elements_text(v.detail->'phrases') AS phrase WHERE ${words} && n.words
+     )`,
+    [brandId, people],
     tx,
   )
 }

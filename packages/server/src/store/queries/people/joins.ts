@@ -77,6 +77,12 @@ export const setShownAs = async (
     columns,
     tx,
   )
+  // What is being said by them now is kept first, so that what each person said in all is counted with it.
+  await db.rows(
+    'SELECT 1 FROM accounts WHERE person_id = ANY($1::bigint[]) ORDER BY id FOR UPDATE',
+    [columns[0]],
+    tx,
+  )
   await db.rows(
     `UPDATE accounts a SET shown_as = n.shown
      FROM unnest($1::bigint[], $2::bigint[]) AS n(id, shown) WHERE a.person_id = n.id AND a.shown_as IS DISTINCT FROM n.shown`,

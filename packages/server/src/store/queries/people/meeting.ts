@@ -77,16 +77,18 @@ export async function storeMet(
     [met.map((m) => m.personId), met.map((m) => m.name), met.map((m) => JSON.stringify(m.words))],
     tx,
   )
+  const keys = met.flatMap(({ personId, keys: own }) => own.map((key) => ({ key, personId })))
+  const keyed = [keys.map(({ key }) => key), keys.map(({ personId }) => personId)]
   await db.rows(
-    'DELETE FROM person_keys WHERE person_id = ANY($1::bigint[])',
-    [met.map((m) => m.personId)],
+    `DELETE FROM person_keys k WHERE k.person_id = ANY($3::bigint[])
+       AND NOT EXISTS (SELECT 1 FROM unnest($1::text[], $2::bigint[]) AS n(key, id) WHERE n.key = k.key AND n.id = k.person_id)`,
+    [...keyed, met.map((m) => m.personId)],
     tx,
   )
-  const keys = met.flatMap(({ personId, keys: own }) => own.map((key) => ({ key, personId })))
   await db.rows(
     `INSERT INTO person_keys (brand_id, key, person_id) SELECT $1, * FROM unnest($2::text[], $3::bigint[])
      ON CONFLICT DO NOTHING`,
-    [brandId, keys.map(({ key }) => key), keys.map(({ personId }) => personId)],
+    [brandId, ...keyed],
     tx,
   )
   await callTogether(
@@ -134,14 +136,21 @@ export const sharedWays = (
     tx,
   )
 
-/** People who meet these under a key that few have. */
+export interface Meeting {
+  one: number
+  other: number
+  /** How many meet under the rarest key that the two share. */
+  bearers: number
+}
+
+/** People who meet these under a key that few have; who is unread yet will meet them then. */
 export const meetings = (
   db: Database,
   { brandId, people, most }: { brandId: number; people: readonly number[]; most: number },
   tx?: Tx,
-): Promise<{ one: number; other: number }[]> =>
-  db.rows<{ one: number; other: number }>(
-    `SELECT DISTINCT least(k.person_id, o.person_id) AS one, greatest(k.person_id, o.person_id) AS other
+): Promise<Meeting[]> =>
+  db.rows<Meeting>(
+    `SELECT least(k.person_id, o.person_id) AS one, greatest(k.person_id, o.person_id) AS other, min(cardinality(met.ids)) AS bearers
      FROM person_keys k
      JOIN LATERAL (
        SELECT array_agg(m.person_id) AS ids
@@ -149,12 +158,13 @@ export const meetings = (
      ) met ON cardinality(met.ids) <= $3
      CROSS JOIN unnest(met.ids) AS o(person_id)
      JOIN people a ON a.id = k.person_id
-     JOIN people b ON b.id = o.person_id AND b.shown_as <> a.shown_as
+     JOIN people b ON b.id = o.person_id AND b.shown_as <> a.shown_as AND NOT b.unmet
      WHERE k.brand_id = $1 AND k.person_id = ANY($2::bigint[]) AND o.person_id <> k.person_id
        AND NOT EXISTS (
          SELECT 1 FROM person_apart x
          WHERE x.one = least(k.person_id, o.person_id) AND x.other = greatest(k.person_id, o.person_id)
-       )`,
+       )
+     GROUP BY 1, 2`,
     [brandId, people, most],
     tx,
   )
@@ -204,7 +214,7 @@ export const speakers = (
        SELECT array_agg(DISTINCT e.place_id) FILTER (WHERE e.place_id IS NOT NULL) AS places,
          json_agg(json_build_object('at', (extract(epoch FROM e.at) * 1000)::bigint, 'words', ARRAY(
            SELECT w.word FROM unnest(tsvector_to_array(e.search)) AS w(word)
-           WHERE length(w.word) >= $3 AND w.word <> ALL($4::text[])
+           WHERE length(w.word) >= $3 AND w.word NOT IN (SELECT unnest($4::text[]))
          ))) AS said
        FROM (
          SELECT e.place_id, e.at, e.search FROM accounts a JOIN entries e ON e.account_id = a.id

@@ -6,6 +6,7 @@ import {
   type Lens,
   type LensContext,
 } from '@murrabel/core/lens'
+import { DateTime } from 'luxon'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database } from '../../database.ts'
 import { lensWhere } from '../entries/lensWhere.ts'
@@ -100,28 +101,43 @@ function visitorsSql(
   return `SELECT v.shown_as AS id, max(v.at) AS visited FROM visits v WHERE ${conditions.join(' AND ')} GROUP BY 1`
 }
 
-/** What each order goes by where everybody is asked for at any time. */
-const totalOrders: Record<Lens['peopleOrder'], readonly (readonly [by: string, type: string])[]> = {
+/** What each order goes by where everybody is asked for at any time. @param by the latest of what they said, or of that and their visits */
+const totalOrders = (
+  by: 't.by_last' | 't.by_latest',
+): Record<Lens['peopleOrder'], readonly (readonly [by: string, type: string])[]> => ({
   said: [
     ['t.by_said', 'int'],
-    ['t.by_last', 'numeric'],
+    [by, 'numeric'],
   ],
-  latest: [['t.by_last', 'numeric']],
+  latest: [[by, 'numeric']],
   unhappiest: [
     ['t.by_unhappy', 'int'],
     ['t.by_said', 'int'],
   ],
   name: [[`${called('p')} COLLATE "C"`, 'text']],
-}
+})
 
-/** Whether what counts for a lens is all that people ever said, as somebody sees them who sees all: that is kept of each. */
-const asksForTotals = (lens: Lens, reader: Reader): boolean =>
-  lens.range === null && !lens.places.length && !reader.placeIds && !reader.profileIds && !asksOfEntries(lens)
+/** Whether what counts for a lens is all that people said on whole days, or ever, as somebody sees them who sees all: that is kept of each. */
+const asksForKept = (lens: Lens, reader: Reader): boolean =>
+  (lens.range === null || 'last' in lens.range || lens.range.from.length + lens.range.to.length === 20) &&
+  !lens.places.length &&
+  !reader.placeIds &&
+  !reader.profileIds &&
+  !asksOfEntries(lens)
 
-/** Whether it asks for nobody in particular either. */
+/** Whether it asks for everybody at any time, those who visited or did not at most. */
 const asksForEverybody = (lens: Lens): boolean =>
-  lens.visited === 'any' &&
-  askingParts(lens).every(({ part }) => part.of !== 'person' || part.field === 'peopleOrder')
+  lens.range === null &&
+  askingParts(lens).every(
+    ({ part }) => part.of !== 'person' || part.field === 'peopleOrder' || part.field === 'visited',
+  )
+
+/** Of whom something is kept, those whom a lens on everybody shows. */
+const everybody: Record<Lens['visited'], string> = {
+  any: 'said > 0',
+  yes: 'visited IS NOT NULL',
+  no: 'said > 0 AND visited IS NULL',
+}
 
 /** Everybody at any time: from what is kept of each, in the order of an index. */
 function everybodyPage(
@@ -132,14 +148,18 @@ function everybodyPage(
 ): Promise<PeopleRow[]> {
   const where = new Where()
   const brand = where.bind(brandId)
-  where.add(`t.brand_id = ${brand} AND p.brand_id = ${brand}`)
-  const keys = [...totalOrders[lens.peopleOrder], ['t.person_id', 'bigint'] as const]
+  where.add(`t.brand_id = ${brand} AND p.brand_id = ${brand} AND ${everybody[lens.visited]}`)
+  const visited = lens.visited === 'yes'
+  const keys = [
+    ...totalOrders(visited ? 't.by_latest' : 't.by_last')[lens.peopleOrder],
+    ['t.person_id', 'bigint'] as const,
+  ]
   const order = keys.map(([by]) => by)
   if (after) where.add(beyondKey(keys, after, (value) => where.bind(value)))
   return db.replica.rows<PeopleRow>(
-    `SELECT t.person_id AS id, ${called('p')} AS name, t.said, t.last, t.last AS latest,
+    `SELECT t.person_id AS id, ${called('p')} AS name, t.said, t.last, ${visited ? 'greatest(t.last, t.visited)' : 't.last'} AS latest,
        jsonb_build_array(${order.join(', ')}) AS key,
-       (SELECT count(*) FROM person_totals WHERE brand_id = ${brand})::int AS total
+       (SELECT count(*) FROM person_totals WHERE brand_id = ${brand} AND ${everybody[lens.visited]})::int AS total
      FROM person_totals t JOIN people p ON p.id = t.person_id
      WHERE ${where.toString()}
      ORDER BY ${order.join(', ')} LIMIT ${where.bind(limit)}`,
@@ -151,10 +171,23 @@ function everybodyPage(
 const beyondKey = (order: readonly (readonly [by: string, type: string])[], after: PeopleKey, bind: Bind) =>
   `(${order.map(([by]) => by).join(', ')}) > (${order.map(([, type], i) => `${bind(after[i])}::${type}`).join(', ')})`
 
-/** What is kept of each, of some or of all. */
-const totalsSql = (bind: Bind, { brandId }: Reader, chosen: string | null): string =>
-  `SELECT t.person_id AS id, t.said, t.last, t.unhappy FROM person_totals t
-   WHERE t.brand_id = ${bind(brandId)} ${chosen ? `AND t.person_id IN (${chosen})` : ''}`
+/** What is kept of each, of some or of all: of some days, or in all. */
+function keptSql(
+  bind: Bind,
+  { brandId }: Reader,
+  window: Instants | null,
+  zone: string,
+  chosen: string | null,
+): string {
+  const whose = (id: string) => (chosen ? `AND ${id} IN (${chosen})` : '')
+  if (!window)
+    return `SELECT t.person_id AS id, t.said, t.last, t.unhappy FROM person_totals t
+      WHERE t.brand_id = ${bind(brandId)} AND t.said > 0 ${whose('t.person_id')}`
+  const day = (at: number) => `${bind(DateTime.fromMillis(at, { zone }).toISODate())}::date`
+  return `SELECT d.person_id AS id, sum(d.said)::int AS said, max(d.last) AS last, sum(d.unhappy)::int AS unhappy FROM person_days d
+    WHERE d.brand_id = ${bind(brandId)} AND d.day >= ${day(window.from)} AND d.day < ${day(window.to)} ${whose('d.person_id')}
+    GROUP BY 1`
+}
 
 /** How much each said of what the lens asks for. */
 const countedSql = (from: string, conditions: string): string =>
@@ -175,7 +208,7 @@ export function peoplePage(
   { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
   { limit, after }: { limit: number; after: PeopleKey | null },
 ): Promise<PeopleRow[]> {
-  const kept = asksForTotals(lens, reader)
+  const kept = asksForKept(lens, reader)
   if (kept && asksForEverybody(lens)) return everybodyPage(db, lens, reader.brandId, { limit, after })
   // Every parameter that is bound must be asked for.
   const { from, where } = kept ? { from: '', where: new Where() } : lensWhere(lens, context, reader)
@@ -203,7 +236,7 @@ export function peoplePage(
   // Names are looked up for a page, unless the page goes by them.
   const named = lens.peopleOrder === 'name'
   return db.replica.rows<PeopleRow>(
-    `WITH said AS (${kept ? totalsSql(bind, reader, chosen) : countedSql(from, said)}), visited AS (${visitors}), them AS (
+    `WITH said AS (${kept ? keptSql(bind, reader, query.window, context.zone, chosen) : countedSql(from, said)}), visited AS (${visitors}), them AS (
        SELECT id, ${named ? `${called('p')} COLLATE "C" AS name,` : ''} coalesce(said.said, 0) AS said, said.last,
          greatest(said.last, visited.visited) AS latest, coalesce(said.unhappy, 0) AS unhappy
        FROM ${presence(lens)} ${named ? 'JOIN people p USING (id)' : ''}

@@ -72,7 +72,7 @@ export type BrandRow = Omit<BrandSetUp, 'due' | 'rules'> & { policy: Partial<Due
 
 export const brandRow = (db: Database, brandId: number, tx?: Tx): Promise<BrandRow | undefined> =>
   db.one<BrandRow>(
-    'SELECT edition, name, nicknames, zone, languages, due_policy AS policy FROM brands WHERE id = $1',
+    'SELECT edition, name, nicknames, zone, languages, promise_limit AS "promiseLimit", due_policy AS policy FROM brands WHERE id = $1',
     [brandId],
     tx,
   )
@@ -84,13 +84,21 @@ export const setBrand = async (
     name: string
     nicknames: readonly string[]
     languages: readonly string[]
+    promiseLimit: number | null
     policy: object
   },
   tx: Tx,
 ): Promise<void> => {
   await db.rows(
-    'UPDATE brands SET name = $2, nicknames = $3, languages = $4, due_policy = $5, edition = edition + 1 WHERE id = $1',
-    [brand.id, brand.name, brand.nicknames, brand.languages, JSON.stringify(brand.policy)],
+    'UPDATE brands SET name = $2, nicknames = $3, languages = $4, due_policy = $5, promise_limit = $6, edition = edition + 1 WHERE id = $1',
+    [
+      brand.id,
+      brand.name,
+      brand.nicknames,
+      brand.languages,
+      JSON.stringify(brand.policy),
+      brand.promiseLimit,
+    ],
     tx,
   )
 }

@@ -2,7 +2,17 @@ import { Refusal } from '../../../problem.ts'
 import type { Database, Tx } from '../../database.ts'
 
 /** Things that two people can change, each with a number that every change raises. */
-type Edited = 'watches' | 'watch_groups' | 'alerts' | 'people' | 'follow_ups' | 'visits' | 'places'
+type Edited =
+  | 'watches'
+  | 'watch_groups'
+  | 'alerts'
+  | 'people'
+  | 'follow_ups'
+  | 'visits'
+  | 'places'
+  | 'kept_lenses'
+  | 'patterns'
+  | 'sign_offs'
 
 /**
  * Locks a thing that somebody is about to change, and makes sure that it is still as they saw it.

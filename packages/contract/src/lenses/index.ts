@@ -1,0 +1,2 @@
+export * from './answers.ts'
+export * from './schemas.ts'

@@ -1,0 +1,1 @@
+export { escapeMarkup, htmlOf, plainOf, readMarkup } from './markup.ts'

@@ -1,0 +1,1 @@
+export { quietUntil, type QuietTime } from './quiet.ts'

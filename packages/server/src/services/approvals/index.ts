@@ -1,0 +1,1 @@
+export { askApproval, decideApproval, takeBackApproval } from './approvals.ts'

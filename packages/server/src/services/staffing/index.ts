@@ -1,0 +1,1 @@
+export { weekAhead } from './weekAhead.ts'

@@ -1,0 +1,5 @@
+export { atPlace } from './atPlace.ts'
+export { morningText, nextAt, sendMorningMail, setMorningMail } from './morningMail.ts'
+export { addOwnLine, changeOwnLine, removeOwnLine } from './ownLines.ts'
+export { seeToday, today } from './today.ts'
+export { placesMoving, unusual } from './unusual.ts'

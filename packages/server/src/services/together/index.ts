@@ -1,0 +1,5 @@
+export { keepDraft } from './drafts.ts'
+export { addNote, changeNote, removeNote, restoreNote } from './notes.ts'
+export { chooseNotices, noticeChoices, noticeLetter, sendNoticeMail } from './noticeChoices.ts'
+export { listNotices, notify, seeNotices, untellGiven } from './notices.ts'
+export { bePresent, whoIsHere } from './presence.ts'

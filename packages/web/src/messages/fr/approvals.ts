@@ -1,0 +1,30 @@
+import type { approvals as english } from '../en/approvals.ts'
+
+/** Answers that wait for a lead's word. */
+export const approvals: typeof english = {
+  ask: 'Faire approuver',
+  asked: 'Approbation demandée. La réponse part une fois approuvée.',
+  whose: 'Qui doit l’approuver',
+  any: 'Tout responsable',
+  comment: 'Un mot à son intention',
+  send: 'Demander',
+  title: '{name} demande une approbation',
+  titleOf: '{name} demande l’approbation de {whose}',
+  mine: 'Vous avez demandé une approbation',
+  mineOf: 'Vous avez demandé l’approbation de {whose}',
+  text: 'La réponse, que vous pouvez modifier',
+  approve: 'Approuver et envoyer',
+  return: 'Renvoyer',
+  word: 'Ce qu’il faut changer',
+  takeBack: 'Reprendre',
+  takenBack: 'Repris. Le texte est de nouveau dans la réponse.',
+  again: 'Reprendre ce texte',
+  approved: '{name} a approuvé',
+  approvedChanged: '{name} a approuvé avec des changements',
+  before: 'Tel qu’écrit',
+  returned: '{name} a renvoyé cette réponse',
+  withdrawn: '{name} a repris cette réponse',
+  sent: 'Approuvé et envoyé.',
+  wentBack: 'Renvoyé à {name}.',
+  waits: '{name} demande votre approbation pour une réponse à {author}',
+}

@@ -1,0 +1,31 @@
+import type { lenses as english } from '../en/lenses.ts'
+
+/** Lenses that are kept. */
+export const lenses: typeof english = {
+  title: 'Filtres',
+  open: "Mes filtres et ceux de l'équipe",
+  none: "Aucun filtre enregistré pour l'instant. Modifiez la phrase jusqu'à ce que la liste montre ce que vous regardez chaque jour, puis enregistrez-la sous un nom.",
+  keep: 'Enregistrer ce filtre',
+  name: 'Nom',
+  team: "Pour toute l'équipe",
+  ofTeam: 'équipe',
+  save: 'Enregistrer',
+  kept: 'Enregistré sous « {name} ».',
+  column: { lens: 'Filtre', open: 'Ouverts', pastDue: 'En retard', dueToday: "Pour aujourd'hui" },
+  inNone: 'Dans aucun de ces filtres',
+  again: 'Dans plus d’un filtre',
+  whole: 'Tous les fils ouverts',
+  inAll: '{n} au total',
+  shown: 'Il ne se limite pas aux fils ouverts ; les colonnes ne comptent que ceux-là.',
+  edit: 'Modifier « {name} »',
+  rename: 'Valider',
+  replace: "Y mettre le filtre affiché à l'écran",
+  replaced: "« {name} » est désormais le filtre affiché à l'écran.",
+  remove: 'Supprimer',
+  removed: '« {name} » supprimé.',
+  move: 'Déplacer « {name} » : glissez-le, ou Alt avec une flèche',
+  ofMyTeams: 'Chez mes équipes',
+  raised: 'Priorité élevée',
+  spam: 'Indésirables',
+  cancel: 'Annuler',
+}

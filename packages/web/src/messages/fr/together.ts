@@ -1,0 +1,41 @@
+import type { together as english } from '../en/together.ts'
+
+/** What colleagues do beside each other. */
+export const together: typeof english = {
+  here: 'Qui d’autre est là',
+  isHere: '{name} est là',
+  isReading: '{name} lit un fil',
+  isWriting: '{name} écrit une réponse',
+  readsHere: '{name} lit ce fil | {name} lisent ce fil',
+  writesHere: '{name} écrit une réponse ici | {name} écrivent une réponse ici',
+  note: 'Note aux collègues',
+  writeNote: 'Noter',
+  toColleagues: 'aux collègues',
+  edited: 'modifiée',
+  edit: 'Modifier',
+  remove: 'Supprimer',
+  noteRemoved: 'Note supprimée.',
+  noteLabel: 'Note aux collègues ; les clients ne la voient jamais',
+  notePlaceholder: "Tapez {'@'} pour nommer un collègue, qui sera prévenu",
+  addNote: 'Ajouter la note',
+  saveNote: 'Valider',
+  cancel: 'Annuler',
+  blind:
+    'Rien n’a été enregistré : {names} ne peut pas voir ce fil. Retirez le nom, ou donnez l’accès dans la configuration.',
+  news: 'Pendant que vous écriviez',
+  taken: '{name} s’est vu attribuer ce fil pendant que vous écriviez.',
+  restored: 'Votre brouillon du {t}.',
+  notice: {
+    mention: '{name} vous nomme dans une note sur {author}',
+    asked: '{name} demande votre approbation pour une réponse à {author}',
+    approved: '{name} a approuvé votre réponse à {author}',
+    returned: '{name} a renvoyé votre réponse à {author}',
+    given: '{name} vous a attribué {author}',
+    givenTeam: '{name} a attribué {author} à votre équipe',
+    notSent: 'Votre réponse à {author} n’est pas partie',
+    givenMany: '{name} vous a attribué {n} fils',
+  },
+  somebody: 'Quelqu’un',
+  aThread: 'un fil',
+  warn: '{name} écrit une réponse dans le fil que vous avez pris.',
+}
