@@ -160,7 +160,9 @@ describe('live arrival', () => {
     const told = `data: ${JSON.stringify({ kind: 'alerts' })}`
     for (const each of [late, unasked, odd]) await until(() => each.heard.includes(told))
     expect(late.heard.filter((line) => line === teaching)).toHaveLength(1)
-    expect([...unasked.heard, ...odd.heard]).toEqual([told, told])
+    // Work that goes on beside this test tells things of its own.
+    const ofThis = [...unasked.heard, ...odd.heard].filter((line) => [teaching, told].includes(line))
+    expect(ofThis).toEqual([told, told])
 
     for (let i = 0; i < 201; i++) await live.tell(1, { kind: 'teaching' })
     const swamped = await opened('?missed=15000')
