@@ -8,7 +8,13 @@ import { startRunner, type Runner } from './due/runner.ts'
 import { changeAbsence } from '../services/absences/index.ts'
 import { act } from '../services/actions/index.ts'
 import { checkAlert, deliverAlert } from '../services/alerts/index.ts'
-import { askForReadings, createAnalysis, readAgain, runWatchHistories } from '../services/analysis/index.ts'
+import {
+  askForReadings,
+  countAnew,
+  createAnalysis,
+  readAgain,
+  runWatchHistories,
+} from '../services/analysis/index.ts'
 import { runImport } from '../services/imports/index.ts'
 import { prune } from '../services/brand/index.ts'
 import { collectProfile, joinLate, lookAtPublicProfile } from '../services/intake/index.ts'
@@ -34,6 +40,7 @@ function worksOf(context: Context): Works {
     act: (piece) => act(context, piece),
     absence: (piece) => changeAbsence(context, piece),
     wake: ({ id }) => wakeThread(context, id),
+    countAnew: ({ id }) => countAnew(context, id),
     checkAlert: ({ id }) => checkAlert(context, id),
     deliver: (piece) => deliverAlert(context, piece),
     hook: (piece) => sendHook(context, piece),

@@ -172,6 +172,46 @@ test('what is marked as spam teaches: its sender, and who writes nearly the same
   expect(await thread(await say('grow-fastest', pitchAgain))).toMatchObject({ spam: { why: 'words' } })
 })
 
+test('spam counts in no watch, not from its history either, and what is none counts again', async () => {
+  const { db } = world.server.context
+  const watched =
+    'Our moonflower carpets soften the step of every passenger. Write to us for a price list today!'
+  const spam = await say('carpets', watched)
+  const kind = await say('hildegard', 'Do you sell moonflower seeds on board?')
+  const watchFor = async (name: string) =>
+    (await wynn<{ id: number }>('POST', '/api/watches', { name, query: { anyOf: [{ text: 'moonflower' }] } }))
+      .body.id
+  const counted = async (watch: number) => {
+    const rows = await db.rows<{ thread: number }>(
+      'SELECT e.thread_id AS thread FROM mentions m JOIN entries e ON e.id = m.entry_id WHERE m.watch_id = $1 ORDER BY 1',
+      [watch],
+    )
+    const hours = await db.one<{ n: number }>(
+      'SELECT coalesce(sum(n), 0)::int AS n FROM mention_rollups WHERE watch_id = $1',
+      [watch],
+    )
+    expect(hours!.n).toBe(rows.length)
+    return rows.map((row) => row.thread)
+  }
+  const first = await watchFor('Moonflower')
+  const reaches = (threads: number[], watch = first) =>
+    until(async () => JSON.stringify(await counted(watch)) === JSON.stringify(threads))
+  await reaches([spam, kind])
+  const marked = await event(spam, 'spam')
+  await reaches([kind])
+  // What else comes of that sender, and the whole history read again.
+  const more = await say('carpets', `${watched} And cushions.`)
+  await settled(world)
+  expect(await thread(more)).toMatchObject({ spam: { why: 'sender' } })
+  await reaches([kind])
+  const second = await watchFor('Moonflower, read later')
+  await settled(world)
+  await reaches([kind], second)
+  await undo(spam, marked.body.eventId!)
+  await reaches([spam, kind, more])
+  await reaches([spam, kind, more], second)
+})
+
 test('those that are open already follow a mark, and come back with it; of somebody else’s hands they are left', async () => {
   const offer =
     'We print your timetable on tea towels, two hundred pieces, delivered to the pier within ten days, and you pay when they are sold'

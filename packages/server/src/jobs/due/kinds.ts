@@ -4,6 +4,7 @@ export const workKinds = [
   'collect',
   'act',
   'wake',
+  'countAnew',
   'absence',
   'checkAlert',
   'deliver',
@@ -68,6 +69,7 @@ export const workRules: Record<WorkKind, WorkRules> = {
   noticeMail: { ...endless, atOnce: 2, perOwner: 1, longestMs: minute },
   morning: { ...endless, atOnce: 2, perOwner: 1, longestMs: 5 * minute },
   wake: { ...endless, atOnce: 4, perOwner: 2, longestMs: minute },
+  countAnew: { ...endless, atOnce: 2, perOwner: 1, longestMs: minute },
   absence: { ...endless, atOnce: 2, perOwner: 1, longestMs: 10 * minute },
   checkAlert: { ...endless, atOnce: 3, perOwner: 1, recurring: true, longestMs: 2 * minute },
   deliver: {

@@ -1,3 +1,4 @@
+export { countAnew } from './countAnew.ts'
 export { createAnalysis, storeAspects } from './analyse.ts'
 export { type EntryMeaning, readEntryMeaning, type ReadableEntry, type StoredMeaning } from './readEntry.ts'
 export type { Teaching, TeachingSource } from './teaching.ts'

@@ -76,6 +76,8 @@ export async function writeChange(
       { kind: 'wake', subject: thread.id, owner: brandOwner(thread.brandId), at: setAsideUntil },
       tx,
     )
+  if ((spam === null) !== (thread.spam === null))
+    await due.ask({ kind: 'countAnew', subject: thread.id, owner: brandOwner(thread.brandId) }, tx)
   if (tellsOfAnswers.has(change.kind))
     await due.ask(
       {

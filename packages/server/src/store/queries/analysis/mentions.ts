@@ -13,6 +13,7 @@ export const removeMentionsBetween = async (
   )
 }
 
+/** What was put aside as spam is no mention of anything. */
 export const addMentions = async (
   db: Database,
   {
@@ -33,6 +34,7 @@ export const addMentions = async (
      SELECT n.watch, n.entry, n.at, n.spans, e.sentiment, e.profile_id
      FROM unnest($1::int[], $2::bigint[], $3::timestamptz[], $4::jsonb[]) AS n (watch, entry, at, spans)
      JOIN entries e ON e.id = n.entry
+     JOIN threads t ON t.id = e.thread_id AND t.spam_at IS NULL
      ON CONFLICT (watch_id, entry_id) DO NOTHING`,
     [watchIds, entryIds, at, spans],
     tx,

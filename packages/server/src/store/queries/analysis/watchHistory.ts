@@ -56,6 +56,19 @@ export const entriesForWatches = (
     tx,
   )
 
+/** What came in in one thread and is read. */
+export const entriesOfThread = (db: Database, threadId: number, tx: Tx): Promise<MarkedEntry[]> =>
+  db.rows<MarkedEntry>(
+    `SELECT e.id, e.title, e.text, e.language, e.channel, e.at,
+       coalesce(a.handle, a.name) AS voice
+     FROM entries e
+     LEFT JOIN accounts a ON a.id = e.account_id
+     WHERE e.thread_id = $1 AND e.direction = 'in' AND e.analysed_at IS NOT NULL
+     ORDER BY e.id`,
+    [threadId],
+    tx,
+  )
+
 export const setWatchHistory = async (
   db: Database,
   { ids, done, total }: { ids: readonly number[]; done: number; total: number },

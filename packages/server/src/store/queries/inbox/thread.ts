@@ -4,7 +4,7 @@ import type { Wish } from '@murrabel/core/meaning'
 import type { EntryKind, Sentiment, ThreadState } from '@murrabel/core/lens'
 import type { PostAnswer, ThreadAnswer, ThreadEntry, ThreadEventAnswer } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
-import type { Database } from '../../database.ts'
+import type { Database, Tx } from '../../database.ts'
 import {
   answeringChannel,
   answeringId,
@@ -283,3 +283,8 @@ export async function saidBefore(
   ])
   return { since: sum?.since ?? null, count: sum?.count ?? 0, before }
 }
+
+/** Null where there is no such thread. */
+export const brandOfThread = async (db: Database, id: number, tx?: Tx): Promise<number | null> =>
+  (await db.one<{ brandId: number }>('SELECT brand_id AS "brandId" FROM threads WHERE id = $1', [id], tx))
+    ?.brandId ?? null
