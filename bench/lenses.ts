@@ -89,14 +89,22 @@ async function keptFigure(desk: Desk, draw: ReturnType<typeof drawing>, size: st
     await post('/api/lenses', { name: `Lens ${++kept}`, lens: pairs.toString() })
   }
   const times: number[] = []
+  const { live } = desk.server.context
   for (let i = 0; i < 40; i++) {
+    // Each time after something happened in five threads.
+    await live.tell(1, {
+      kind: 'thread',
+      threads: [1, 2, 3, 4, 5].map((k) => ((i * 5 + k) * 7919) % threads),
+    })
     const began = performance.now()
     await get('/api/lenses/counts')
     times.push(performance.now() - began)
   }
+  const later = times.slice(2)
   return {
     name: `${size}: what 20 kept lenses show, together`,
-    value: `${percentile(times, 0.5).toFixed(0)} ms, 95th percentile ${percentile(times, 0.95).toFixed(0)} ms`,
+    value: `${percentile(later, 0.5).toFixed(0)} ms, 95th percentile ${percentile(later, 0.95).toFixed(0)} ms`,
+    baseline: `the first ${times[0]!.toFixed(0)} ms, the second, which keeps them, ${times[1]!.toFixed(0)} ms`,
     aim: 'under 200 ms',
   }
 }

@@ -8,7 +8,7 @@ import type { Database } from './store/database.ts'
 import type { FileWorker } from './workers/startFileWorker.ts'
 import type { ReadingWorker } from './workers/startReadingWorker.ts'
 import type { TextWorker } from './workers/startTextWorker.ts'
-import type { LensCounts } from './lensCounts.ts'
+import type { KeptCounts } from './keptCounts.ts'
 import type { SharedRuns } from './sharedRuns.ts'
 import type { Models } from './store/models/index.ts'
 
@@ -32,7 +32,7 @@ export interface Context {
   /** The same question of several readers is asked once. */
   sharedRuns: SharedRuns
   /** Counts of the lenses on screens, changed by what notices name. */
-  lensCounts: LensCounts
+  keptCounts: KeptCounts
   /** Requests to a network or feed, one budget for each. */
   httpFor(network: string): NetworkHttp
   now(): number

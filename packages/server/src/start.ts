@@ -11,7 +11,7 @@ import { changesLenses, liveChannel, startLive } from './live/live.ts'
 import { startListener } from './store/listener.ts'
 import { dueChannel } from './store/queries/jobs/dueWork.ts'
 import { openDatabase, type Database } from './store/database.ts'
-import { LensCounts } from './lensCounts.ts'
+import { KeptCounts } from './keptCounts.ts'
 import { SharedRuns } from './sharedRuns.ts'
 import { migrate } from './store/migrate.ts'
 import { defineModels } from './store/models/index.ts'
@@ -48,12 +48,12 @@ export async function start(
   const models = defineModels(db.sequelize)
   const listener = await startListener(config.databaseUrl, [liveChannel, dueChannel], log)
   const live = startLive(db, listener)
-  const lensCounts = new LensCounts()
-  listener.onReconnect(() => lensCounts.clear())
+  const keptCounts = new KeptCounts()
+  listener.onReconnect(() => keptCounts.clear())
   const clients = networkClients(config, log)
   const textWorker = startTextWorker(config.databaseUrl)
   live.onAny((event, brandId) => {
-    lensCounts.hear(brandId, event)
+    keptCounts.hear(brandId, event)
     if (changesLenses(event)) textWorker.forget()
   })
   const fileWorker = startFileWorker(config.databaseUrl)
@@ -70,7 +70,7 @@ export async function start(
     readingWorker,
     files: diskStore(config.filesFolder),
     sharedRuns: new SharedRuns(),
-    lensCounts,
+    keptCounts,
     httpFor: clients.httpFor,
     now,
   }

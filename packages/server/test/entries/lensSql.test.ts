@@ -9,7 +9,7 @@ import { entryCount } from '../../src/store/queries/entries/entryCount.ts'
 import { entryPage } from '../../src/store/queries/entries/entryPage.ts'
 import { lensPeriods } from '../../src/store/queries/entries/lensSlices.ts'
 import { rollupWhere } from '../../src/store/queries/entries/rollupWhere.ts'
-import { openWork } from '../../src/store/queries/lenses/lensCounts.ts'
+import { openWork, openWorkByThread, sumOfWork } from '../../src/store/queries/lenses/lensCounts.ts'
 import { countOfAll } from '../../src/services/watches/sentimentCounts.ts'
 import { tide } from '../../src/store/queries/entries/tide.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
@@ -62,7 +62,9 @@ describe('the predicate in memory and the SQL', () => {
     let overlaps = 0
     await fc.assert(
       fc.asyncProperty(keptLenses, readers, async (lenses, reader) => {
-        const work = await openWork(db, { whole, lenses, context, reader })
+        const asked = { whole, lenses, context, reader }
+        const work = await openWork(db, asked)
+        expect(sumOfWork(await openWorkByThread(db, asked, null), asked)).toEqual(work)
         const threads = entries.filter((e) => allowed(e, reader) && e.lead)
         const shownBy = threads.map((e) => lenses.filter((lens) => lensPredicate(lens, context)(e)).length)
         expect(work.whole.count).toBe(threads.length)

@@ -5,8 +5,20 @@ import { blankLens, type Lens } from '@murrabel/core/lens'
 import { migrate, openDatabase, type Database } from '@murrabel/server'
 import { lensArbitrary } from '../../../core/test/lens/lensArbitrary.ts'
 import type { Reader } from '../../src/access/reader.ts'
-import { LensCounts } from '../../src/lensCounts.ts'
-import { entryCount, entryCountByThread } from '../../src/store/queries/entries/entryCount.ts'
+import { KeptCounts } from '../../src/keptCounts.ts'
+import { sumOf } from '../../src/services/lens/countLens.ts'
+import {
+  entryCount,
+  entryCountByThread,
+  type ThreadCount,
+} from '../../src/store/queries/entries/entryCount.ts'
+import {
+  openWork,
+  openWorkByThread,
+  sumOfWork,
+  type OpenWork,
+  type ThreadOfWork,
+} from '../../src/store/queries/lenses/lensCounts.ts'
 import { entryPage } from '../../src/store/queries/entries/entryPage.ts'
 import { foldedThreads, foldPage } from '../../src/store/queries/entries/foldPage.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
@@ -62,13 +74,15 @@ async function apply(list: readonly Change[]): Promise<number[]> {
   return [...new Set(threads)]
 }
 
-const ask = (counts: LensCounts, lens: Lens, reader: Reader) =>
+const ask = (counts: KeptCounts, lens: Lens, reader: Reader) =>
   counts.ask({
     key: JSON.stringify([lens, reader]),
     brandId: 1,
     now,
     whole: () => entryCount(db, { lens, context, reader }),
+    size: ({ count }) => count,
     byThread: (threads) => entryCountByThread(db, { lens, context, reader, threads }),
+    sum: (rows: Iterable<ThreadCount>) => sumOf(rows, now),
   })
 
 /** Lenses that hold much, and lose and gain by these changes. */
@@ -89,7 +103,7 @@ describe('a count that is on a screen', () => {
         readers,
         fc.array(fc.array(change, { minLength: 1, maxLength: 6 }), { minLength: 2, maxLength: 4 }),
         async (lens, reader, rounds) => {
-          const counts = new LensCounts()
+          const counts = new KeptCounts()
           await ask(counts, lens, reader)
           for (const round of rounds) {
             const threads = await apply(round)
@@ -102,6 +116,44 @@ describe('a count that is on a screen', () => {
     )
   }, 60_000)
 })
+
+test('what kept lenses show of the open threads is after any changes what counting everything would say', async () => {
+  const asked = {
+    whole: { ...blankLens, unit: 'threads' as const, state: 'open' as const },
+    lenses: [
+      { ...blankLens, unit: 'threads' as const, state: 'open' as const },
+      { ...blankLens, unit: 'threads' as const, sentiments: ['negative' as const] },
+      { ...blankLens, unit: 'threads' as const, tags: [1] },
+    ],
+    context,
+    reader: owner,
+  }
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.array(change, { minLength: 1, maxLength: 6 }), { minLength: 3, maxLength: 5 }),
+      async (rounds) => {
+        const counts = new KeptCounts()
+        const work = (whole: () => Promise<OpenWork>) =>
+          counts.ask<ThreadOfWork, OpenWork>({
+            key: 'work',
+            brandId: 1,
+            now,
+            whole,
+            size: ({ whole: { count } }) => count,
+            byThread: (threads) => openWorkByThread(db, asked, threads),
+            sum: (rows) => sumOfWork(rows, asked),
+          })
+        await work(() => openWork(db, asked))
+        for (const round of rounds) {
+          counts.hear(1, { kind: 'thread', threads: await apply(round) })
+          const counted = await work(() => Promise.reject(new Error('not everything again')))
+          expect(counted).toEqual(await openWork(db, asked))
+        }
+      },
+    ),
+    { numRuns: 20 },
+  )
+}, 60_000)
 
 test('folded rows of some threads are those that the whole folded list has for them and their stories', async () => {
   await fc.assert(
@@ -141,14 +193,22 @@ describe('counting only what notices name', () => {
   const byThread = vi.fn((threads: readonly number[] | null) =>
     Promise.resolve(two.filter(({ thread }) => !threads || threads.includes(thread))),
   )
-  const question = { key: JSON.stringify(blankLens), brandId: owner.brandId, now, whole, byThread }
+  const question = {
+    key: JSON.stringify(blankLens),
+    brandId: owner.brandId,
+    now,
+    whole,
+    size: ({ count }: CountAnswer) => count,
+    byThread,
+    sum: (rows: Iterable<ThreadCount>) => sumOf(rows, now),
+  }
   beforeEach(() => {
     whole.mockClear()
     byThread.mockClear()
   })
   /** A lens that is kept by thread: it was asked for twice. */
-  async function kept(): Promise<LensCounts> {
-    const counts = new LensCounts()
+  async function kept(): Promise<KeptCounts> {
+    const counts = new KeptCounts()
     await counts.ask(question)
     await counts.ask(question)
     expect([whole.mock.calls.length, byThread.mock.calls]).toEqual([1, [[null]]])
@@ -201,13 +261,13 @@ describe('counting only what notices name', () => {
     await failing.ask(question)
     expect(whole).toHaveBeenCalledTimes(1)
     whole.mockClear()
-    const large = { ...question, whole: vi.fn(() => Promise.resolve({ ...answer, count: 20_001 })) }
-    for (let i = 0; i < 3; i++) await new LensCounts().ask(large)
+    const large = { ...question, whole: vi.fn(() => Promise.resolve({ ...answer, count: 100_001 })) }
+    for (let i = 0; i < 3; i++) await new KeptCounts().ask(large)
     expect(large.whole).toHaveBeenCalledTimes(3)
   })
   test('of many lenses only the ones asked for last are kept', async () => {
     const counts = await kept()
-    for (let i = 0; i < 64; i++) await counts.ask({ ...question, key: String(i) })
+    for (let i = 0; i < 200; i++) await counts.ask({ ...question, key: String(i) })
     whole.mockClear()
     await counts.ask(question)
     expect(whole).toHaveBeenCalledTimes(1)

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import type {
+  CountAnswer,
   EntryPage,
   EntryRow,
   ManyChangeAnswer,
@@ -90,6 +91,10 @@ test('a team has a thread until somebody of it takes it', async () => {
   expect(idsOf(await listed('given=myTeams'))).toEqual([])
   expect(idsOf(await listed('given=meOrNobody'))).not.toContain(id)
   expect(idsOf(await listed('given=nobody'))).not.toContain(id)
+  // Each has a count of their own, however close together two ask, and asked again.
+  const counted = async (call: Caller) =>
+    (await call<CountAnswer>('GET', '/api/entries/count?unit=threads&given=myTeams')).body.count
+  for (let i = 0; i < 3; i++) expect([await counted(tamsin), await counted(wynn)]).toEqual([1, 0])
   const { me } = (await tamsin<{ me: { id: number } }>('GET', '/api/brand')).body
   const taken = await give(id, { to: me.id }, tamsin)
   expect(taken.body.thread).toMatchObject({ givenTo: me.id, teamId: null })

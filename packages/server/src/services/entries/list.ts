@@ -10,11 +10,10 @@ import {
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { distinctivePage } from './distinctivePage.ts'
-import { entryCount, entryCountByThread } from '../../store/queries/entries/entryCount.ts'
 import { entryPage, parseKey } from '../../store/queries/entries/entryPage.ts'
 import { foldedThreads, foldPage } from '../../store/queries/entries/foldPage.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
-import { lensContext, lensOf, fillBuckets, questionKey } from '../lens/index.ts'
+import { countLens, lensContext, lensOf, fillBuckets, questionKey } from '../lens/index.ts'
 import { idsPart, wholePart, wrongPart } from '../lens/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
@@ -46,9 +45,8 @@ export async function listEntries(
   })
 }
 
-/** Asked again while somebody looks at it, a count is changed by the threads that notices have named. */
 export async function countEntries(
-  parts: Parts & Pick<Context, 'sharedRuns' | 'lensCounts' | 'live'>,
+  parts: Parts & Pick<Context, 'sharedRuns' | 'keptCounts' | 'live'>,
   reader: Reader,
   query: Record<string, unknown>,
 ): Promise<CountAnswer> {
@@ -56,18 +54,7 @@ export async function countEntries(
   const key = questionKey('count', reader, { lens, query })
   return parts.sharedRuns.ask(key, async () => {
     const context = await lensContext(parts, reader)
-    const counted = { lens, context, reader }
-    const whole = () => entryCount(parts.db, counted)
-    // Without notices nothing is known about what changes; what no lens shows changes with the lenses as well.
-    if (!parts.live.connected || lens.uncaught) return whole()
-    return parts.lensCounts.ask({
-      // A range that moves with the day is another question on the next.
-      key: `${key} ${instantsOf(lens.range, context)?.from ?? ''}`,
-      brandId: reader.brandId,
-      now: context.now,
-      whole,
-      byThread: (threads) => entryCountByThread(parts.db, { ...counted, threads }),
-    })
+    return countLens(parts, { lens, context, reader }, key)
   })
 }
 

@@ -1,3 +1,4 @@
+export { countLens } from './countLens.ts'
 export { afterPart } from './afterPart.ts'
 export { lensContext, lensOf, readLens } from './askedLens.ts'
 export { keptLensOf } from './keptLenses.ts'
