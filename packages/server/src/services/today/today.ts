@@ -5,7 +5,6 @@ import { may, type Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { actionsNotSent } from '../../store/queries/alerts/bell.ts'
 import { approvalsFor } from '../../store/queries/approvals/approvals.ts'
-import { entryCount } from '../../store/queries/entries/entryCount.ts'
 import { entryPage } from '../../store/queries/entries/entryPage.ts'
 import { openFollowUpsOf } from '../../store/queries/followUps/followUps.ts'
 import { morningMailAt } from '../../store/queries/today/morningMails.ts'
@@ -19,10 +18,11 @@ import {
   setLooks,
   setUpGaps,
 } from '../../store/queries/today/today.ts'
-import { lensContext } from '../lens/index.ts'
+import { countLens, lensContext, questionKey } from '../lens/index.ts'
 import { listNotices } from '../together/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
+type Counting = Parts & Pick<Context, 'live' | 'sharedRuns' | 'keptCounts'>
 
 /** What is due within this is told, milliseconds. */
 const soonMs = 86_400_000
@@ -42,15 +42,17 @@ const ownWork: Lens = {
 
 /** What somebody should know, since they looked last. Looking is told by itself: see `seeToday`. */
 export async function today(
-  { db, now }: Parts,
+  parts: Counting,
   reader: Reader,
   told: TodaySince = 'look',
 ): Promise<TodayAnswer> {
+  const { db, now } = parts
   const at = now()
-  const context = await lensContext({ db, now }, reader)
+  const context = await lensContext(parts, reader)
   const looks = await db.inTransaction((tx) => lockLooks(db, reader, tx))
   const since = told === 'look' ? looksAt(looks, at).since : at - daysTold[told] * soonMs
   const question = { lens: ownWork, context, reader }
+  const key = questionKey('today', reader, { lens: ownWork, query: {} })
   const setsUp = may(reader, 'setUp', 'brand')
   const setsUpHere = may(reader, 'setUp')
   const [
@@ -69,7 +71,7 @@ export async function today(
     approvals,
   ] = await Promise.all([
     arrivedSince(db, reader, new Date(since)),
-    entryCount(db, question),
+    parts.sharedRuns.ask(key, () => countLens(parts, question, key)),
     entryPage(db, { ...question, after: null, limit: 50 }),
     answerTimes(db, reader),
     actionsNotSent(db, reader),

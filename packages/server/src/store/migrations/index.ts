@@ -57,6 +57,7 @@ import * as teamsAndSpam from './0058-teams-and-spam.ts'
 import * as noticeChoices from './0059-notice-choices.ts'
 import * as regrouping from './0060-regrouping.ts'
 import * as draftFiles from './0061-draft-files.ts'
+import * as openByColleague from './0062-open-by-colleague.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -123,4 +124,5 @@ export const migrations = [
   { name: '0059-notice-choices', ...noticeChoices },
   { name: '0060-regrouping', ...regrouping },
   { name: '0061-draft-files', ...draftFiles },
+  { name: '0062-open-by-colleague', ...openByColleague },
 ]

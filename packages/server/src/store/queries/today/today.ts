@@ -95,15 +95,21 @@ export const colleaguesNow = (db: Database, reader: Reader, now: Date): Promise<
   const values: unknown[] = [reader.brandId, now]
   const bind = (value: unknown) => `$${values.push(value)}`
   return db.rows<ColleagueNow>(
-    `SELECT c.id, c.name, count(t.id)::int AS open, count(t.id) FILTER (WHERE t.due_at < $2)::int AS "pastDue",
-       to_char(max(a.until_day), 'YYYY-MM-DD') AS "awayUntil"
+    `SELECT c.id, c.name, w.open, w."pastDue", to_char(a.until, 'YYYY-MM-DD') AS "awayUntil"
      FROM memberships m
      JOIN colleagues c ON c.id = m.colleague_id
-     LEFT JOIN absences a ON a.brand_id = m.brand_id AND a.colleague_id = c.id AND a.from_at <= $2 AND a.until_at > $2
-     LEFT JOIN threads t ON t.given_to = c.id AND t.state = 'open' AND ${accessOf(bind, reader, 't')}
+     CROSS JOIN LATERAL (
+       SELECT count(*)::int AS open, count(*) FILTER (WHERE t.due_at < $2)::int AS "pastDue"
+       FROM threads t
+       WHERE t.given_to = c.id AND t.state = 'open' AND ${accessOf(bind, reader, 't')}
+     ) w
+     CROSS JOIN LATERAL (
+       SELECT max(x.until_day) AS until
+       FROM absences x
+       WHERE x.brand_id = m.brand_id AND x.colleague_id = c.id AND x.from_at <= $2 AND x.until_at > $2
+     ) a
      WHERE m.brand_id = $1 AND m.role <> 'reader'
-     GROUP BY c.id, c.name
-     ORDER BY count(t.id) DESC, c.name`,
+     ORDER BY w.open DESC, c.name`,
     values,
   )
 }
