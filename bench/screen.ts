@@ -22,7 +22,7 @@ async function fresh(browser: Browser): Promise<{ context: BrowserContext; page:
 
 /** Milliseconds from pressing "Sign in" to the first row of the inbox. */
 async function signInTo(page: Page, address: string): Promise<Took> {
-  await page.goto(`${address}/sign-in`)
+  await page.goto(`${address}/sign-in?to=/inbox`)
   await page.getByLabel('E-mail address').fill('ivo@skerrivane.example')
   await page.getByLabel('Password', { exact: true }).fill('sound-of-orrin')
   await page.evaluate('window.longest = 0')

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { en } from '../packages/web/src/messages/en.ts'
 import { fr } from '../packages/web/src/messages/fr.ts'
+import { screens } from './support/screens.ts'
 import { address, signIn } from './support/world.ts'
 
 /** Texts of the interface under their names, plurals apart. */
@@ -75,29 +76,7 @@ test('whoever reads French meets no English', async ({ page }) => {
   await expectFrench(page, 'sign-in')
   await signIn(page, 'wynn')
   const settled = () => expect(page.getByTestId('shapes')).toHaveCount(0)
-  const first = (await (await page.request.get(`${address}/api/watches`)).json()) as { id: number }[]
-  const watch = `watch=${first[0]!.id}`
-  for (const path of [
-    '/today',
-    '/set-up/replies',
-    '/inbox?state=any&given=anybody&time=last-90',
-    '/inbox/people?time=last-90',
-    '/inbox/week-ahead',
-    '/inbox/follow-ups?whose=anybody&done=any',
-    `/watch?${watch}`,
-    `/watch?${watch}&view=mentions`,
-    `/watch?${watch}&view=figures`,
-    `/watch?${watch}&view=voices`,
-    `/watch?${watch}&view=spikes`,
-    `/watch/compare?${watch}`,
-    '/watch/rivals',
-    '/watch/side-by-side',
-    '/watch/alerts',
-    '/watch/teach',
-    '/set-up/profiles',
-    '/set-up/import',
-    '/nowhere',
-  ]) {
+  for (const path of await screens(page)) {
     await page.goto(`${address}${path}`)
     await settled()
     await expectFrench(page, path)
