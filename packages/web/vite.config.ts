@@ -36,7 +36,7 @@ export default defineConfig({
   build: {
     target: 'es2022',
     chunkSizeWarningLimit: 900,
-    cssCodeSplit: true,
+    cssCodeSplit: false,
     rolldownOptions: {
       output: {
         // Shared parts are named after all who share them; the address needs no such list.

@@ -10,7 +10,10 @@ export function useTexts() {
   /** A list of short texts. */
   const tm = (key: string) => messages(key) as string[]
   const list = (items: readonly string[]) =>
-    listFormat(regionOf(locale.value), { type: 'conjunction' }).format(items)
+    // To make the format takes as long as to draw two rows: for one text there is no need.
+    items.length < 2
+      ? (items[0] ?? '')
+      : listFormat(regionOf(locale.value), { type: 'conjunction' }).format(items)
   const number = (value: number) => numberFormat(locale.value).format(value)
   /** A sum; without a currency the figure alone. Whole sums have no cents. */
   const money = (value: number, currency: string | null) =>

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends { id: number }">
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 
 const {
@@ -18,6 +18,9 @@ const {
 }>()
 const emit = defineEmits<{ end: [] }>()
 
+/** Rows above and below what is seen. The first rows are not kept waiting by those that nobody sees yet. */
+const overscan = ref(1)
+onMounted(() => requestAnimationFrame(() => (overscan.value = 8)))
 const box = useTemplateRef<HTMLElement>('box')
 const virtualizer = useVirtualizer(
   computed(() => ({
@@ -25,7 +28,7 @@ const virtualizer = useVirtualizer(
     getScrollElement: () => box.value,
     estimateSize: () => estimate,
     getItemKey: (index: number) => rows[index]?.id ?? index,
-    overscan: 8,
+    overscan: overscan.value,
   })),
 )
 const items = computed(() => virtualizer.value.getVirtualItems())
