@@ -84,6 +84,41 @@ test('two mails about one thing become one thread, with everything of both; take
   }
 })
 
+test('what was said of visits comes along, but not against what is said of the thread that stays; and goes back', async () => {
+  const { db } = world.server.context
+  const [first, second] = [
+    await put('Was it the early boat?', { Subject: 'Boat' }),
+    await put('The one at six.', { Subject: 'The early boat' }),
+  ]
+  const visits = await db.rows<{ id: number }>(
+    `INSERT INTO visits (brand_id, person_id, shown_as, at, state, source, told_at)
+     SELECT l.brand_id, a.person_id, a.shown_as, now() - n * interval '1 day', 'done', 'hand', now()
+     FROM entries l JOIN accounts a ON a.id = l.account_id, generate_series(1, 3) n
+     WHERE l.thread_id = $1
+     RETURNING id`,
+    [first],
+  )
+  const [here, there, not] = visits.map(({ id }) => id)
+  await db.rows(
+    `INSERT INTO thread_visits (thread_id, visit_id, belongs) VALUES ($1, $3, true), ($2, $4, true), ($2, $5, false)`,
+    [first, second, here, there, not],
+  )
+  const said = async () =>
+    (
+      await db.rows<{ visit: number; belongs: boolean }>(
+        'SELECT visit_id AS visit, belongs FROM thread_visits WHERE thread_id = $1 ORDER BY 1',
+        [first],
+      )
+    ).map(({ visit, belongs }) => [visit, belongs])
+  const { body } = await merge(first, second)
+  expect(await said()).toEqual([
+    [here, true],
+    [not, false],
+  ])
+  await undo(first, body.eventId!)
+  expect(await said()).toEqual([[here, true]])
+})
+
 test('what answers a mail of the other thread comes into the one that stayed, and undoing is too late then', async () => {
   const id = messageId()
   const first = await put('Do you take dogs?', { Subject: 'Dogs' })

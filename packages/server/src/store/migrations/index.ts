@@ -58,6 +58,7 @@ import * as noticeChoices from './0059-notice-choices.ts'
 import * as regrouping from './0060-regrouping.ts'
 import * as draftFiles from './0061-draft-files.ts'
 import * as openByColleague from './0062-open-by-colleague.ts'
+import * as regroupedVisits from './0063-regrouped-visits.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -125,4 +126,5 @@ export const migrations = [
   { name: '0060-regrouping', ...regrouping },
   { name: '0061-draft-files', ...draftFiles },
   { name: '0062-open-by-colleague', ...openByColleague },
+  { name: '0063-regrouped-visits', ...regroupedVisits },
 ]

@@ -5,7 +5,7 @@ import type { Database, Tx } from '../../database.ts'
 import { newestId } from '../shared/leadId.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
-/** What moved from one thread to another: ids; of tags, those the other did not have. */
+/** What moved from one thread to another: ids; of tags and of visits it belongs to, those the other did not have. */
 export interface Moved {
   entries: number[]
   actions: number[]
@@ -13,6 +13,7 @@ export interface Moved {
   followUps: number[]
   approvals: number[]
   tags: number[]
+  visits: number[]
 }
 
 interface Way {
@@ -36,6 +37,18 @@ export async function moveAll(db: Database, { from, to }: Way, tx: Tx): Promise<
     [from, to],
     tx,
   )
+  const visits = await idsOf(
+    db,
+    `INSERT INTO thread_visits (thread_id, visit_id, belongs, colleague_id, at)
+     SELECT $2, v.visit_id, v.belongs, v.colleague_id, v.at
+     FROM thread_visits v
+     WHERE v.thread_id = $1
+       AND NOT (v.belongs AND EXISTS (SELECT FROM thread_visits o WHERE o.thread_id = $2 AND o.belongs))
+     ON CONFLICT DO NOTHING
+     RETURNING visit_id AS id`,
+    [from, to],
+    tx,
+  )
   // What is being typed is found again in the thread that stays, where nothing is being typed yet.
   await db.rows(
     `UPDATE drafts d SET thread_id = $2
@@ -52,6 +65,7 @@ export async function moveAll(db: Database, { from, to }: Way, tx: Tx): Promise<
     followUps: await move('follow_ups'),
     approvals: await move('approvals'),
     tags,
+    visits,
   }
 }
 
@@ -72,12 +86,12 @@ export async function moveSince(db: Database, { from, to }: Way, entry: number, 
     [from, to, entries],
     tx,
   )
-  return { entries, actions, notes: [], followUps: [], approvals: [], tags: [] }
+  return { entries, actions, notes: [], followUps: [], approvals: [], tags: [], visits: [] }
 }
 
 /** What moved goes back; what has gone elsewhere since, or was removed, is left. */
 export async function moveBack(db: Database, { from, to }: Way, moved: Moved, tx: Tx): Promise<void> {
-  const { entries, actions, notes, followUps, approvals, tags } = moved
+  const { entries, actions, notes, followUps, approvals, tags, visits } = moved
   for (const [table, ids] of [
     ['entries', entries],
     ['outside_actions', actions],
@@ -91,6 +105,11 @@ export async function moveBack(db: Database, { from, to }: Way, moved: Moved, tx
       tx,
     )
   await db.rows('DELETE FROM thread_tags WHERE thread_id = $1 AND tag_id = ANY($2::int[])', [to, tags], tx)
+  await db.rows(
+    'DELETE FROM thread_visits WHERE thread_id = $1 AND visit_id = ANY($2::bigint[])',
+    [to, visits],
+    tx,
+  )
 }
 
 /** The thread is shown by the newest of what it holds now; nothing of that is new. */
@@ -177,8 +196,8 @@ export const keepRegrouping = async (
   tx: Tx,
 ): Promise<void> => {
   await db.rows(
-    `INSERT INTO regroupings (event_id, from_id, to_id, entries, actions, notes, follow_ups, approvals, tags, before, edition)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10::jsonb, $11)`,
+    `INSERT INTO regroupings (event_id, from_id, to_id, entries, actions, notes, follow_ups, approvals, tags, visits, before, edition)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11::jsonb, $12)`,
     [
       event,
       of.from,
@@ -189,6 +208,7 @@ export const keepRegrouping = async (
       of.followUps,
       of.approvals,
       of.tags,
+      of.visits,
       of.before === null ? null : JSON.stringify(of.before),
       of.edition,
     ],
@@ -198,7 +218,7 @@ export const keepRegrouping = async (
 
 export const regroupingOf = (db: Database, event: number, tx: Tx): Promise<Regrouping | undefined> =>
   db.one<Regrouping>(
-    `SELECT from_id AS "from", to_id AS "to", entries, actions, notes, follow_ups AS "followUps", approvals, tags, before, edition
+    `SELECT from_id AS "from", to_id AS "to", entries, actions, notes, follow_ups AS "followUps", approvals, tags, visits, before, edition
      FROM regroupings WHERE event_id = $1`,
     [event],
     tx,
