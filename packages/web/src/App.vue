@@ -54,4 +54,15 @@ useShortcuts({
   display: flex;
   flex-direction: column;
 }
+/* A window that is short, or a page that is twice as large: what stands above scrolls away, and the rest has the window. */
+@media (max-height: 560px) {
+  .app {
+    height: auto;
+    min-height: 100%;
+  }
+  .app > :deep(main) {
+    flex: none;
+    height: 100vh;
+  }
+}
 </style>

@@ -74,7 +74,13 @@ h1 {
     grid-template-columns: minmax(0, 1fr);
   }
   nav {
-    flex-direction: row;
+    flex-flow: row wrap;
+    gap: 4px 16px;
+    border-right: 0;
+    border-bottom: 1px solid var(--line);
+  }
+  nav > * {
+    white-space: nowrap;
   }
 }
 </style>

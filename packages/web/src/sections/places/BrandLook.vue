@@ -159,7 +159,11 @@ figcaption {
   font-size: 13px;
   margin-bottom: 6px;
 }
+/* Customers' pages are light, whatever those are who set them up. */
 .sample {
+  color-scheme: light;
+  background: #fff;
+  color: #1e2b33;
   border: 1px solid var(--line);
   border-top: 4px solid;
   border-radius: var(--corner);

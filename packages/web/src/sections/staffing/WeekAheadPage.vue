@@ -387,6 +387,10 @@ aside p {
   .four {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }
+  .four > :nth-child(odd) {
+    padding-left: 0;
+    border-left: 0;
+  }
   aside {
     border-left: 0;
     border-top: 1px solid var(--line);

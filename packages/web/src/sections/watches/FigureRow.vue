@@ -199,5 +199,11 @@ dd b {
     grid-auto-flow: row;
     grid-template-columns: 1fr 1fr;
   }
+  .figures > div:nth-child(odd) {
+    padding-left: 0;
+  }
+  .figures > div:nth-child(even) {
+    border-right: 0;
+  }
 }
 </style>
