@@ -168,7 +168,7 @@ test('many at once: selected by key and by span, finished, taken back; one is se
     .click()
   await page.getByRole('menuitem', { name: 'Until a time ...' }).click()
   const sheet = page.getByRole('dialog', { name: 'Set aside' })
-  await expect(sheet.getByLabel('Set aside until')).toBeVisible()
+  await expect(sheet.getByLabel('Day and time')).toBeVisible()
   await accessible(page)
   await sheet.getByRole('button', { name: 'Set aside' }).click()
   await settledCount(page, (n) => n === 1)

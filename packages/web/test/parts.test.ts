@@ -107,6 +107,9 @@ test('a thread is set aside until morning in the brand’s zone', () => {
     '2026-11-28T09:00:00.000Z',
     '2026-11-30T09:00:00.000Z',
   ])
+  // On a Sunday tomorrow is Monday, and stands there once.
+  const sunday = Date.parse('2026-11-29T10:00:00Z')
+  expect(asideTimes(sunday, 'Europe/London').map((t) => t.name)).toEqual(['hours', 'tomorrow'])
 })
 
 describe('what went wrong', () => {

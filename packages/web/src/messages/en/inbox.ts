@@ -243,9 +243,12 @@ export const inbox = {
   events: 'History',
   us: 'us',
   asideUntil: 'set aside until {t}',
-  untilTomorrow: 'Until tomorrow, 9:00',
-  untilMonday: 'Until Monday, 9:00',
-  inHours: 'For 3 hours',
+  until: {
+    hours: 'For 3 hours',
+    tomorrow: 'Until tomorrow, 9:00',
+    monday: 'Until Monday, 9:00',
+    chosen: 'Until a time ...',
+  },
   many: {
     title: 'With the selected threads',
     chosen: '{n} selected',
@@ -264,8 +267,7 @@ export const inbox = {
       '{n} thread stays as it is: somebody did something with it since. | {n} threads stay as they are: somebody did something with them since.',
   },
   untilTheyWrite: 'Until they write',
-  untilChosen: 'Until a time ...',
-  untilTime: 'Set aside until',
+  dayAndTime: 'Day and time',
   untilPast: 'This time is over; choose a later one.',
   part: {
     notSent:

@@ -61,6 +61,12 @@ export const replies = {
   signedNobody: 'by nobody',
   later: 'Send later',
   laterSend: 'Send then',
+  at: {
+    hours: 'In 3 hours',
+    tomorrow: 'Tomorrow, 9:00',
+    monday: 'Monday, 9:00',
+    chosen: 'At a time ...',
+  },
   laterDue: 'An answer is due {t}, before that.',
   goesOut: 'Goes out {t}. If they write before that, it is held.',
   sendNow: 'Send now',

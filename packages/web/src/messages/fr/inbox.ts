@@ -240,9 +240,12 @@ export const inbox: typeof english = {
   saidTimes: 'a écrit une fois | a écrit {n} fois, la première le {date}',
   us: 'nous',
   asideUntil: "mis de côté jusqu'à {t}",
-  untilTomorrow: "Jusqu'à demain, 9 h",
-  untilMonday: "Jusqu'à lundi, 9 h",
-  inHours: 'Pendant 3 heures',
+  until: {
+    hours: 'Pendant 3 heures',
+    tomorrow: 'Jusqu’à demain, 9 h',
+    monday: 'Jusqu’à lundi, 9 h',
+    chosen: 'Jusqu’à une date ...',
+  },
   many: {
     title: 'Avec les fils choisis',
     chosen: '{n} choisi | {n} choisis',
@@ -262,8 +265,7 @@ export const inbox: typeof english = {
       '{n} fil reste tel quel : quelqu’un y a touché depuis. | {n} fils restent tels quels : quelqu’un y a touché depuis.',
   },
   untilTheyWrite: 'Jusqu’à leur prochain message',
-  untilChosen: 'Jusqu’à une date ...',
-  untilTime: 'Mettre de côté jusqu’à',
+  dayAndTime: 'Jour et heure',
   untilPast: 'Cette heure est passée ; choisissez-en une autre.',
   part: {
     notSent:

@@ -64,6 +64,12 @@ export const replies: typeof english = {
   signedNobody: 'par personne',
   later: 'Envoyer plus tard',
   laterSend: 'Envoyer alors',
+  at: {
+    hours: 'Dans 3 heures',
+    tomorrow: 'Demain à 9 h',
+    monday: 'Lundi à 9 h',
+    chosen: 'À une date ...',
+  },
   laterDue: 'Une réponse est due {t}, avant cela.',
   goesOut: 'Part {t}. Si un message arrive avant, l’envoi est retenu.',
   sendNow: 'Envoyer maintenant',

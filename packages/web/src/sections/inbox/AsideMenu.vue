@@ -28,10 +28,10 @@ defineExpose({ open: () => openMenu(menu.value) })
     <template #dropdown>
       <el-dropdown-menu>
         <el-dropdown-item v-for="time in times" :key="time.name" :command="time.until">{{
-          t(`inbox.${time.name}`)
+          t(`inbox.until.${time.name}`)
         }}</el-dropdown-item>
         <el-dropdown-item command="they" divided>{{ t('inbox.untilTheyWrite') }}</el-dropdown-item>
-        <el-dropdown-item command="choose">{{ t('inbox.untilChosen') }}</el-dropdown-item>
+        <el-dropdown-item command="choose">{{ t('inbox.until.chosen') }}</el-dropdown-item>
       </el-dropdown-menu>
     </template>
   </el-dropdown>

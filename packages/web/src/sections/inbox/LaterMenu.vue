@@ -25,12 +25,12 @@ const late = (at: string) =>
     <template #dropdown>
       <el-dropdown-menu>
         <el-dropdown-item v-for="time in times" :key="time.name" :command="time.until"
-          >{{ t(`inbox.${time.name}`)
+          >{{ t(`replies.at.${time.name}`)
           }}<small v-if="late(time.until)" class="late">{{
             t('replies.laterDue', { t: when(dueAt!) })
           }}</small></el-dropdown-item
         >
-        <el-dropdown-item command="choose" divided>{{ t('inbox.untilChosen') }}</el-dropdown-item>
+        <el-dropdown-item command="choose" divided>{{ t('replies.at.chosen') }}</el-dropdown-item>
       </el-dropdown-menu>
     </template>
   </el-dropdown>

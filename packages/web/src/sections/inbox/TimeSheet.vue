@@ -33,7 +33,7 @@ function save(): void {
 <template>
   <el-dialog v-model="shown" :title="title" width="360px" append-to-body>
     <form @submit.prevent="save">
-      <el-input v-model="time" type="datetime-local" :aria-label="t('inbox.untilTime')" />
+      <el-input v-model="time" type="datetime-local" :aria-label="t('inbox.dayAndTime')" />
       <p v-if="past" class="past" role="alert">{{ t('inbox.untilPast') }}</p>
       <button type="submit" class="button primary">{{ verb }}</button>
     </form>

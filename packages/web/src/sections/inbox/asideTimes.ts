@@ -1,19 +1,19 @@
 import { DateTime } from 'luxon'
 
-/** Times a thread is commonly set aside until, in the brand's zone. */
+/** Times that are commonly chosen, in the brand's zone, each once: on a Sunday tomorrow is Monday. */
 export function asideTimes(
   now: number,
   zone: string,
-): { name: 'inHours' | 'untilTomorrow' | 'untilMonday'; until: string }[] {
+): { name: 'hours' | 'tomorrow' | 'monday'; until: string }[] {
   const here = DateTime.fromMillis(now, { zone })
   const nine = (day: DateTime) =>
     day.set({ hour: 9, minute: 0, second: 0, millisecond: 0 }).toUTC().toISO() ?? ''
-  const monday = here.plus({ days: 8 - here.weekday })
-  return [
-    { name: 'inHours', until: here.plus({ hours: 3 }).toUTC().toISO() ?? '' },
-    { name: 'untilTomorrow', until: nine(here.plus({ days: 1 })) },
-    { name: 'untilMonday', until: nine(monday) },
+  const times = [
+    { name: 'hours' as const, until: here.plus({ hours: 3 }).toUTC().toISO() ?? '' },
+    { name: 'tomorrow' as const, until: nine(here.plus({ days: 1 })) },
+    { name: 'monday' as const, until: nine(here.plus({ days: 8 - here.weekday })) },
   ]
+  return times.filter(({ until }, i) => times.findIndex((each) => each.until === until) === i)
 }
 
 /** A local time of the brand's zone as fields of the browser write it. */
