@@ -148,6 +148,22 @@ describe('erasing somebody', () => {
       what: `Send a new ${secret}`,
       dueAt: '2026-12-01T09:00:00Z',
     })
+    // What the team says of them, a file beside a draft, and an answer that waits for a lead's word with another.
+    await owner('POST', `/api/threads/${mail.thread}/notes`, {
+      text: `Odile broke her ${secret}`,
+      mentions: [],
+    })
+    const file = await world.server.context.files.put(Buffer.from(secret))
+    await db.rows(
+      `WITH asked AS (
+         INSERT INTO approvals (brand_id, thread_id, text, comment, key, asked_at)
+         VALUES (1, $1, $2, $2, gen_random_uuid(), now()) RETURNING id
+       )
+       INSERT INTO attachments (brand_id, draft_thread_id, approval_id, colleague_id, name, type, bytes, file)
+       SELECT 1, CASE WHEN n = 1 THEN $1::bigint END, CASE WHEN n = 2 THEN asked.id END, 1, $2, 'text/plain', 11, $3
+       FROM asked, generate_series(1, 2) n`,
+      [mail.thread, `Dear Odile, your ${secret}`, file],
+    )
     // An answer that waits to go out.
     await world.server.context.db.rows(
       `WITH answer AS (
@@ -298,6 +314,9 @@ describe('handing out somebody’s data', () => {
       `INSERT INTO attachments (brand_id, entry_id, name, type, bytes, file) VALUES (1, $1, '../../re:ceipt.txt', 'text/plain', 9, $2), (1, $1, 'lost.txt', 'text/plain', 9, $3)`,
       [entry, file, 'f'.repeat(64)],
     )
+    await owner('POST', `/api/threads/${thread}/notes`, { text: 'Her bag is <b>green</b>', mentions: [] })
+    const shared = await context.db.one<{ id: number }>(`SELECT id FROM threads WHERE outside_id = 'talk'`)
+    await owner('POST', `/api/threads/${shared!.id}/notes`, { text: 'Both of them complain', mentions: [] })
     const id = await personOf(entry)
     const other = await context.db.one<{ id: number }>(
       `SELECT shown_as AS id FROM accounts WHERE outside_id = 'hv'`,
@@ -336,6 +355,11 @@ describe('handing out somebody’s data', () => {
       person: { name: 'Hanne Vik', otherNames: ['Hanne <b>Vik</b>'] },
       ways: [{ kind: 'email', value: 'hanne@vik.example' }],
     })
+    expect(data).toMatchObject({
+      notes: [{ threadId: thread, kind: 'note', text: 'Her bag is <b>green</b>' }],
+    })
+    expect(files['person.html']).toContain('Her bag is &lt;b&gt;green')
+    expect(JSON.stringify(files)).not.toContain('Both of them')
     expect(data.entries.map(({ text }) => text).sort()).toEqual([
       'Mine in a shared thread',
       'My <script>alert(1)</script> bag',

@@ -7,6 +7,7 @@ import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
 import {
   handedEntries,
+  handedNotes,
   insertRequest,
   isHandOutOf,
   requestsOf,
@@ -51,7 +52,8 @@ export function askHandOut(
 
 /**
  * All that is here about somebody as one ZIP file: `person.json` for programs, `person.html` for people, and the files they sent or
- * were sent. It is written while it is read. Of threads with others it holds what they said and what we answered them.
+ * were sent. It is written while it is read. Of threads with others it holds what they said and what we answered them; what
+ * colleagues noted there is of others as well, and stays out.
  *
  * @throws Refusal notFound for what was not asked for
  */
@@ -71,11 +73,16 @@ export async function handOut(
     db,
     about.entries.map(({ id }) => id),
   )
+  const notes = await handedNotes(
+    db,
+    about.threads.filter(({ shared }) => !shared).map(({ id }) => id),
+  )
   const data: HandedData = {
     format: 'murrabel-person',
     version: 1,
     at: new Date(now()).toISOString(),
     ...dataOf({ ...card, visits }, entries),
+    notes: notes.map((note) => ({ ...note, at: note.at.toISOString() })),
   }
   const zip = new yazl.ZipFile()
   zip.addBuffer(Buffer.from(JSON.stringify(data, null, 2)), 'person.json')
@@ -113,7 +120,7 @@ const pathOf = (id: number, name: string): string =>
 function dataOf(
   card: Awaited<ReturnType<typeof personCard>>,
   entries: Awaited<ReturnType<typeof handedEntries>>,
-): Omit<HandedData, 'format' | 'version' | 'at'> {
+): Omit<HandedData, 'format' | 'version' | 'at' | 'notes'> {
   return {
     person: {
       name: card.name,

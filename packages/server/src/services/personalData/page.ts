@@ -33,6 +33,8 @@ export interface HandedData {
     source: string
   }[]
   followUps: { what: string; dueAt: string; doneAt: string | null; outcome: string }[]
+  /** What colleagues said of them among themselves, in threads that are theirs alone. */
+  notes: { threadId: number; kind: 'note' | 'approval'; text: string; at: string }[]
   entries: {
     threadId: number
     network: string
@@ -110,6 +112,13 @@ ${table(
 ${table(
   ['What', 'Due', 'Done', 'Outcome'],
   data.followUps.map((each) => row([each.what, day(each.dueAt), day(each.doneAt), each.outcome])),
+)}
+<h2>What was noted</h2>
+${table(
+  ['When', 'Kind', 'Words'],
+  data.notes.map((each) =>
+    row([day(each.at), each.kind === 'note' ? 'note' : 'word on an answer', each.text]),
+  ),
 )}
 <h2>What was said</h2>
 ${data.entries.map(entryOf).join('\n') || '<p>Nothing.</p>'}

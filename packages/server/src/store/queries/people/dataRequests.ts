@@ -68,6 +68,26 @@ export const countsBeside = async (
     tx,
   ))!
 
+/** What colleagues said of them among themselves. */
+export interface HandedNote {
+  threadId: number
+  kind: 'note' | 'approval'
+  text: string
+  at: Date
+}
+
+/** Notes in these threads, and the words that went with answers that were to be approved, by time. */
+export const handedNotes = (db: Database, threads: readonly number[]): Promise<HandedNote[]> =>
+  db.replica.rows<HandedNote>(
+    `SELECT thread_id AS "threadId", 'note' AS kind, text, at FROM notes
+     WHERE thread_id = ANY($1::bigint[]) AND removed_at IS NULL
+     UNION ALL
+     SELECT thread_id, 'approval', concat_ws(E'\n', nullif(comment, ''), nullif(word, '')), asked_at FROM approvals
+     WHERE thread_id = ANY($1::bigint[]) AND (comment <> '' OR word <> '')
+     ORDER BY at`,
+    [threads],
+  )
+
 export interface HandedEntry {
   id: number
   threadId: number

@@ -193,6 +193,22 @@ export async function eraseThreads(
   )
   await db.rows('DELETE FROM notes WHERE thread_id = ANY($1::bigint[])', [alone], tx)
   await db.rows('DELETE FROM drafts WHERE thread_id = ANY($1::bigint[])', [alone], tx)
+  // Files beside an answer that was being written, or that waits for a lead's word; what went out is an entry.
+  await db.rows(
+    `DELETE FROM attachments f
+     WHERE f.entry_id IS NULL
+       AND (f.draft_thread_id = ANY($1::bigint[])
+         OR f.approval_id IN (SELECT a.id FROM approvals a WHERE a.thread_id = ANY($1::bigint[])))`,
+    [alone],
+    tx,
+  )
+  await db.rows(
+    `UPDATE approvals SET text = '', comment = '', word = '', sent_text = NULL,
+       state = CASE WHEN state = 'asked' THEN 'takenBack' ELSE state END
+     WHERE thread_id = ANY($1::bigint[])`,
+    [alone],
+    tx,
+  )
   await db.rows('DELETE FROM handoffs WHERE thread_id = ANY($1::bigint[])', [alone], tx)
   await db.rows(
     `UPDATE outside_actions SET payload = '{}', error = NULL,
