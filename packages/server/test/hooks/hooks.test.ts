@@ -83,6 +83,14 @@ test('an address inside our own network, or no address, is refused at its field'
 test('what happens is told, signed, without a word that somebody wrote', async () => {
   made = (await owner<MadeHook>('POST', '/api/event-hooks', draft())).body
   const thread = await world.threadOf('lost a green rucksack')
+  const { me } = (await world.specialist<{ me: { id: number } }>('GET', '/api/brand')).body
+  const lost = { name: 'Lost property', members: [me.id] }
+  const team = (await owner<{ id: number }>('POST', '/api/set-up/teams', lost)).body
+  expect((await owner('PUT', `/api/threads/${thread.id}/given`, { to: null, team: team.id })).status).toBe(
+    200,
+  )
+  await owner('PUT', `/api/threads/${thread.id}/priority`, { priority: 2 })
+  thread.edition += 2
   await world.specialist('POST', `/api/threads/${thread.id}/events`, {
     kind: 'finish',
     edition: thread.edition,
@@ -99,6 +107,10 @@ test('what happens is told, signed, without a word that somebody wrote', async (
     thread: {
       id: thread.id,
       state: 'done',
+      assignedTo: null,
+      team: 'Lost property',
+      priority: 2,
+      spam: false,
       tags: [],
       link: `${world.config.publicAddress}/inbox/${thread.id}`,
     },

@@ -145,6 +145,7 @@ export const threadFor = (db: Database, id: number): Promise<Record<string, unkn
   db.one<Record<string, unknown>>(
     `SELECT t.id, e.kind, e.channel, t.state, t.set_aside_until AS "setAsideUntil", t.due_at AS "dueAt",
        (SELECT name FROM colleagues c WHERE c.id = t.given_to) AS "assignedTo",
+       (SELECT name FROM teams m WHERE m.id = t.team_id) AS team, t.priority, t.spam_at IS NOT NULL AS spam,
        (SELECT name FROM places p WHERE p.id = t.place_id) AS place, e.rating, e.sentiment,
        coalesce((SELECT json_agg(g.name ORDER BY g.name) FROM thread_tags x JOIN tags g ON g.id = x.tag_id WHERE x.thread_id = t.id), '[]') AS tags
      FROM threads t LEFT JOIN entries e ON e.id = t.lead_entry_id WHERE t.id = $1`,
