@@ -2,6 +2,7 @@ export {
   addBusinessMinutes,
   businessMinutesBetween,
   isOpenAt,
+  isZone,
   type BusinessHours,
   type DayHours,
 } from './businessHours.ts'

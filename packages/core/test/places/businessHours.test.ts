@@ -23,6 +23,7 @@ const zones = [
 
 /** Whether the clock on the wall says open: of the day itself, or of the night before. No instants, no spans. */
 function wallSaysOpen(at: number, { week, specialDays, zone }: BusinessHours): boolean {
+  // An hour that the clock shows twice is open both times.
   const local = DateTime.fromMillis(at, { zone })
   const on = (day: DateTime, minutes: number) =>
     (specialDays[day.toISODate()!] ?? week?.[day.weekday - 1] ?? (week ? [] : [[0, 1440]])).some(
@@ -32,11 +33,11 @@ function wallSaysOpen(at: number, { week, specialDays, zone }: BusinessHours): b
   return on(local, minutes) || on(local.minus({ days: 1 }), minutes + 1440)
 }
 
-// Clocks change between midnight and four; what opens or closes then has no one time.
-const boundary = fc
-  .integer({ min: 0, max: 175 })
-  .map((n) => 240 + n * 5)
-  .filter((n) => n <= 1115)
+/** Often in the hours in which clocks change: what opens or closes then does so twice, or at no time that there is. */
+const boundary = fc.oneof(
+  fc.integer({ min: 0, max: 287 }).map((n) => n * 5),
+  fc.integer({ min: 0, max: 48 }).map((n) => n * 5),
+)
 const dayHours: fc.Arbitrary<DayHours> = fc.oneof(
   { weight: 2, arbitrary: fc.constant([]) },
   { weight: 1, arbitrary: fc.constant([[0, 1440]] as const) },
@@ -53,7 +54,7 @@ const dayHours: fc.Arbitrary<DayHours> = fc.oneof(
   {
     weight: 2,
     arbitrary: fc
-      .tuple(fc.integer({ min: 1200, max: 1375 }), fc.integer({ min: 1690, max: 1800 }))
+      .tuple(fc.integer({ min: 1200, max: 1435 }), fc.integer({ min: 1445, max: 1800 }))
       .map((span) => [span]),
   },
 )
@@ -181,6 +182,49 @@ describe('opening hours', () => {
         "yyyy-MM-dd'T'HH:mm",
       ),
     ).toBe(expected)
+  })
+
+  test.each<[string, DayHours, string, string, number]>([
+    ['opens in an hour that is skipped', [[90, 180]], '2026-03-29T00:00Z', '2026-03-29T12:00Z', 60],
+    ['closes in an hour that is skipped', [[30, 90]], '2026-03-29T00:00Z', '2026-03-29T12:00Z', 30],
+    ['is open in an hour that is skipped alone', [[75, 105]], '2026-03-29T00:00Z', '2026-03-29T12:00Z', 0],
+    ['is open in an hour that comes twice', [[75, 105]], '2026-10-25T00:00Z', '2026-10-25T12:00Z', 60],
+    ['closes in an hour that comes twice', [[30, 90]], '2026-10-24T23:00Z', '2026-10-25T12:00Z', 90],
+    [
+      'is open all night when the clock goes back',
+      [[1320, 1560]],
+      '2026-10-24T12:00Z',
+      '2026-10-25T12:00Z',
+      300,
+    ],
+    [
+      'is open all night when the clock goes forward',
+      [[1320, 1560]],
+      '2026-03-28T12:00Z',
+      '2026-03-29T12:00Z',
+      180,
+    ],
+  ])('a place that %s', (_, day, from, to, open) => {
+    const hours = { week: Array.from({ length: 7 }, () => day), specialDays: {}, zone: 'Europe/London' }
+    expect(businessMinutesBetween(Date.parse(from), Date.parse(to), hours)).toBe(open)
+  })
+
+  test('a night that goes on when the clock is set back after midnight comes again after what the day began with', () => {
+    // 1:00 is 0:00 again on 1 November.
+    const week = Array.from({ length: 7 }, (): DayHours => [
+      [35, 50],
+      [1300, 1470],
+    ])
+    const hours: BusinessHours = { week, specialDays: {}, zone: 'America/Havana' }
+    const at = (clock: string) => Date.parse(`2026-11-01T${clock}Z`)
+    expect(businessMinutesBetween(at('04:00'), at('07:00'), hours)).toBe(90)
+    expect(addBusinessMinutes(at('04:00'), 60, hours)).toBe(at('05:15'))
+  })
+
+  test('what is no time zone is refused, also where nothing ever closes', () => {
+    const hours: BusinessHours = { week: null, specialDays: {}, zone: 'Orrin/Dunmarrow' }
+    expect(() => addBusinessMinutes(0, 90, hours)).toThrow('"Orrin/Dunmarrow" is no time zone.')
+    expect(() => businessMinutesBetween(0, 1e9, hours)).toThrow(RangeError)
   })
 
   test('a place that never opens has the plain sum', () => {

@@ -1,3 +1,4 @@
+import { hoursProblem, isZone } from '@murrabel/core/places'
 import type { Role } from '@murrabel/contract'
 import { hashPassword } from '../../access/password.ts'
 import type { Database } from '../../store/database.ts'
@@ -21,8 +22,19 @@ export interface BrandSeed {
   colleagues: { email: string; name: string; password: string; role: Role; places?: string[] }[]
 }
 
-/** Makes a brand with its places and colleagues in one transaction; a brand of that name is left as it is. */
+/**
+ * Makes a brand with its places and colleagues in one transaction; a brand of that name is left as it is.
+ *
+ * @throws RangeError for a zone or hours that cannot be
+ */
 export async function createBrand(db: Database, seed: BrandSeed): Promise<number> {
+  if (!isZone(seed.zone))
+    throw new RangeError(`${seed.name}: "${seed.zone}" is no time zone, such as "Europe/London".`)
+  for (const { name, week } of seed.places)
+    for (const day of week ?? []) {
+      const problem = hoursProblem(day)
+      if (problem) throw new RangeError(`${name}: the hours ${JSON.stringify(day)} cannot be (${problem}).`)
+    }
   const hashes = await Promise.all(seed.colleagues.map((c) => hashPassword(c.password)))
   return db.inTransaction(async (tx) => {
     const known = await brandByName(db, seed.name, tx)
