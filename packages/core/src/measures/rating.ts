@@ -1,5 +1,5 @@
-import { z95 } from './distributions.ts'
 import { between, type Change } from './change.ts'
+import { weightedShareQuantile } from './weightedShare.ts'
 
 export interface RatingMean {
   /** 1 to 5. */
@@ -10,36 +10,29 @@ export interface RatingMean {
   n: number
 }
 
-/** One star more of each kind, before anything is known. */
-const prior = [1, 1, 1, 1, 1]
+/** Outside each end of an interval of 95%. */
+const tail = 0.025
+const most = 5
 
 /**
- * The mean of ratings with its interval. The interval is that of a multinomial with one more rating of each kind
- * (a Dirichlet(1,1,1,1,1) prior, in its normal approximation), so that three ratings of five are not taken as certain.
+ * The mean of ratings with its interval: at each end as far as the mean can be when one more rating had been the worst, or the
+ * best (Gaffke 2005: a weighted share with Dirichlet weights, which for two kinds of ratings is the interval of Clopper and
+ * Pearson 1934). It holds for few ratings and for skewed ones, and is rather too wide than too narrow; see docs/statistics.md.
  *
  * @param stars counts of ratings of 1, 2, 3, 4 and 5
  * @returns null when there is none
- * @example meanRating([0, 0, 0, 0, 3]) // {"mean":5,"low":2.784,"high":5,"n":3}
+ * @example meanRating([0, 0, 0, 0, 3]) // {"mean":5,"low":2.17,"high":5,"n":3}
  */
 export function meanRating(stars: readonly number[]): RatingMean | null {
   const n = stars.reduce((sum, count) => sum + count, 0)
   if (n <= 0) return null
-  const mean = momentsOf(stars).mean
-  const { mean: middle, variance } = momentsOf(stars.map((count, i) => count + prior[i]!))
-  const half = z95 * Math.sqrt(variance / (n + 1 + prior.length))
-  return {
-    mean,
-    low: Math.max(1, Math.min(mean, middle - half)),
-    high: Math.min(5, Math.max(mean, middle + half)),
-    n,
-  }
-}
-
-function momentsOf(stars: readonly number[]): { mean: number; variance: number } {
-  const n = stars.reduce((sum, count) => sum + count, 0)
-  const mean = stars.reduce((sum, count, i) => sum + count * (i + 1), 0) / n
-  const variance = stars.reduce((sum, count, i) => sum + count * (i + 1 - mean) ** 2, 0) / n
-  return { mean, variance }
+  const sum = stars.reduce((all, count, i) => all + count * (i + 1), 0)
+  const end = (star: number, p: number) =>
+    weightedShareQuantile(
+      p,
+      stars.map((count, i) => ({ value: i + 1, weight: count + (i + 1 === star ? 1 : 0) })),
+    )
+  return { mean: sum / n, low: end(1, tail), high: end(most, 1 - tail), n }
 }
 
 /** From one mean rating to another, of different people; null when either is missing. */
