@@ -63,7 +63,7 @@ test('it is found by typing, fills itself in, and goes out later or not at all',
   await page.getByRole('menuitem', { name: 'Tamsin, the winter desk' }).click()
   await expect(page.getByTestId('sign-off')).toHaveText('Tamsin, the winter desk')
   await page.getByRole('button', { name: 'Send later' }).click()
-  await page.getByRole('menuitem', { name: /tomorrow/ }).click()
+  await page.getByRole('menuitem', { name: 'Tomorrow, 9:00' }).click()
   await settledCount(page, (n) => n === 0)
   await page.goto(`${address}/inbox?words=sledge&given=anybody&state=any`)
   await settledCount(page, (n) => n === 1)

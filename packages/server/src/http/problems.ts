@@ -28,26 +28,36 @@ function codeOf(error: unknown): ErrorCode | null {
     type = '',
     status = 0,
     name = '',
+    message = '',
     original,
   } = error as {
     type?: string
     status?: number
     name?: string
-    original?: { code?: string }
+    message?: string
+    original?: { code?: string; message?: string }
   }
   if (type === 'entity.too.large') return 'tooLarge'
   if (unreadable.test(type)) return 'unreadableBody'
   if (error instanceof URIError || error instanceof TooDeepError) return 'unreadableBody'
   if (status === 404) return 'notFound'
   if (status >= 400 && status < 500) return 'unreadableBody'
-  return codeOfDatabase(name, original?.code ?? '')
+  return codeOfDatabase(name, original ?? { message })
 }
 
 /** Kinds of errors of the parsers of bodies. */
 const unreadable = /^(?:entity|encoding|charset|request)\./
 
-function codeOfDatabase(name: string, state: string): ErrorCode | null {
+/** A connection that breaks while it is used says so in one of these ways. */
+const broken = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT'])
+const brokenWords = /^(?:Connection terminated|Client has encountered a connection error)/
+
+function codeOfDatabase(
+  name: string,
+  { code: state = '', message = '' }: { code?: string; message?: string } = {},
+): ErrorCode | null {
   if (state === '57014') return 'tooMuch'
+  if (broken.has(state) || brokenWords.test(message)) return 'databaseAway'
   const away = /^Sequelize(?:Connection|HostNotFound|HostNotReachable|AccessDenied)/.test(name)
   return away || /^(?:57P|08)/.test(state) ? 'databaseAway' : null
 }

@@ -186,17 +186,15 @@ test('spam counts in no watch, not from its history either, and what is none cou
   const watchFor = async (name: string) =>
     (await wynn<{ id: number }>('POST', '/api/watches', { name, query: { anyOf: [{ text: 'moonflower' }] } }))
       .body.id
+  /** Threads with mentions of a watch, as one look gives them; the roll-ups count the same. */
   const counted = async (watch: number) => {
-    const rows = await db.rows<{ thread: number }>(
-      'SELECT e.thread_id AS thread FROM mentions m JOIN entries e ON e.id = m.entry_id WHERE m.watch_id = $1 ORDER BY 1',
+    const found = await db.one<{ threads: number[]; rolledUp: number }>(
+      `SELECT ARRAY(SELECT e.thread_id FROM mentions m JOIN entries e ON e.id = m.entry_id WHERE m.watch_id = $1 ORDER BY 1) AS threads,
+         (SELECT coalesce(sum(n), 0)::int FROM mention_rollups WHERE watch_id = $1) AS "rolledUp"`,
       [watch],
     )
-    const hours = await db.one<{ n: number }>(
-      'SELECT coalesce(sum(n), 0)::int AS n FROM mention_rollups WHERE watch_id = $1',
-      [watch],
-    )
-    expect(hours!.n).toBe(rows.length)
-    return rows.map((row) => row.thread)
+    expect(found!.rolledUp).toBe(found!.threads.length)
+    return found!.threads.map(Number)
   }
   const first = await watchFor('Moonflower')
   const reaches = (threads: number[], watch = first) =>
