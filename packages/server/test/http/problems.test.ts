@@ -39,7 +39,7 @@ test.each<[string, unknown, number]>([
     503,
   ],
   ['it was broken already', new Error('Client has encountered a connection error and is not queryable'), 503],
-  ['a question took too long', ofDatabase('SequelizeDatabaseError', { code: '57014' }), 422],
+  ['a question took too long', ofDatabase('SequelizeDatabaseError', { code: '57014' }), 503],
   [
     'a fault of ours',
     ofDatabase('SequelizeDatabaseError', { code: '42703', message: 'column x does not exist' }),
