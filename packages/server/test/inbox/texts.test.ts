@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { EntryPage, EntryRow, Problem, ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import { joinLate } from '../../src/services/intake/index.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
+import { settleReports } from '../../src/services/actions/delivered.ts'
 import { until } from '../support/until.ts'
 
 const own = '+447700900100'
@@ -193,6 +194,45 @@ test('a text that does not arrive is one that was not sent: it says why, and is 
   await settled(world)
   expect((await thread(threadId)).entries.map(({ text }) => text)).toEqual(['Ring me', 'We will.'])
   expect(atPhone(from)).toHaveLength(2)
+})
+
+test('what is told late of a text fails no other that was sent in its place', async () => {
+  const from = '+447700900037'
+  textmast.state.add({ op: 'unreachable', number: from, reason: 'The phone is switched off' })
+  write(from, 'Ring me, too')
+  const { threadId } = await rowOf('Ring me, too')
+  expect(await answer(threadId, 'We shall.')).toMatchObject({ status: 200 })
+  await until(async () => (await ours(threadId)).action?.state === 'failed')
+  const { id } = (await ours(threadId)).action!
+  const { context } = world.server
+  const { db } = context
+  const before = await db.one<{ outside: string; profile: number }>(
+    'SELECT outside_id AS outside, profile_id AS profile FROM outside_actions WHERE id = $1',
+    [id],
+  )
+  textmast.state.unreachable.delete(from)
+  // Another process has read the text as sent, a moment before it was said to have failed; it is tried again before it goes on.
+  await db.rows(`UPDATE outside_actions SET state = 'sent' WHERE id = $1`, [id])
+  const slow: Pick<typeof db, 'rows' | 'one'> = Object.assign(Object.create(db) as typeof db, {
+    rows: async (...given: Parameters<typeof db.rows>) => {
+      const found = await db.rows(...given)
+      if (!given[0].includes('FROM delivery_reports r')) return found
+      expect(found).toHaveLength(1)
+      await db.rows(`UPDATE outside_actions SET state = 'failed' WHERE id = $1`, [id])
+      expect((await call('POST', `/api/actions/${id}/retry`)).status).toBeLessThan(300)
+      await until(async () => (await ours(threadId)).action?.state === 'sent')
+      return found
+    },
+  })
+  await db.inTransaction((tx) =>
+    settleReports(
+      { ...context, db: slow as typeof db },
+      { id: before!.profile, brandId: 1 },
+      [before!.outside],
+      tx,
+    ),
+  )
+  expect((await ours(threadId)).action?.state).toBe('sent')
 })
 
 test('a text that would be more than ten parts is refused before anything is done', async () => {

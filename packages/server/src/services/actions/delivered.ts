@@ -42,12 +42,14 @@ export async function settleReports(
   tx: Tx,
 ): Promise<void> {
   const reported = await reportedActions(parts.db, { profileId, outsideIds }, tx)
-  for (const { id, failed, reason } of reported) {
+  for (const { id, outsideId, failed, reason } of reported) {
     if (!failed) continue
     const action = await lockAction(parts.db, id, tx)
+    // Tried again meanwhile, it is another text outside, of which this says nothing.
+    if (action?.outsideId !== outsideId) continue
     const error = `undelivered: ${reason ?? ''}`
-    const moved = action && (await moveAction(parts.db, action, { kind: 'undelivered' }, { error }, tx))
-    if (action && moved?.changed) await owedAgain(parts, { ...action, error }, 'sendFailed', tx)
+    const moved = await moveAction(parts.db, action, { kind: 'undelivered' }, { error }, tx)
+    if (moved.changed) await owedAgain(parts, { ...action, error }, 'sendFailed', tx)
   }
   const threads = [...new Set(reported.map(({ threadId }) => threadId))]
   if (threads.length) await parts.live.tell(brandId, { kind: 'thread', threads }, tx)

@@ -37,9 +37,9 @@ export const reportedActions = (
   db: Database,
   { profileId, outsideIds }: { profileId: number; outsideIds: readonly string[] },
   tx: Tx,
-): Promise<{ id: number; threadId: number; failed: boolean; reason: string | null }[]> =>
+): Promise<{ id: number; threadId: number; outsideId: string; failed: boolean; reason: string | null }[]> =>
   db.rows(
-    `SELECT a.id, a.thread_id AS "threadId", r.state = 'failed' AS failed, r.reason
+    `SELECT a.id, a.thread_id AS "threadId", a.outside_id AS "outsideId", r.state = 'failed' AS failed, r.reason
      FROM delivery_reports r
      JOIN outside_actions a ON a.profile_id = r.profile_id AND a.outside_id = r.outside_id
      WHERE r.profile_id = $1 AND r.outside_id = ANY($2::text[]) AND a.kind = 'reply' AND a.state = 'sent'
