@@ -20,20 +20,24 @@ describe('a mean rating', () => {
     expect(found.high).toBeCloseTo(high, 2)
   })
   test('of nothing is nothing', () => expect(meanRating([0, 0, 0, 0, 0])).toBeNull())
-  test('lies in its interval, within 1 and 5, and more ratings of the same kind are surer', () =>
-    fc.assert(
-      fc.property(stars, (counts) => {
-        const found = meanRating(counts)
-        if (!found) return
-        expect(found.low).toBeLessThanOrEqual(found.mean)
-        expect(found.high).toBeGreaterThanOrEqual(found.mean)
-        expect(found.low).toBeGreaterThanOrEqual(1)
-        expect(found.high).toBeLessThanOrEqual(5)
-        const more = meanRating(counts.map((n) => n * 9))!
-        expect(more.high - more.low).toBeLessThan(found.high - found.low + 1e-9)
-      }),
-    ))
-  test('covers the truth at about its rate', () => {
+  test(
+    'lies in its interval, within 1 and 5, and more ratings of the same kind are surer',
+    { timeout: 30_000 },
+    () =>
+      fc.assert(
+        fc.property(stars, (counts) => {
+          const found = meanRating(counts)
+          if (!found) return
+          expect(found.low).toBeLessThanOrEqual(found.mean)
+          expect(found.high).toBeGreaterThanOrEqual(found.mean)
+          expect(found.low).toBeGreaterThanOrEqual(1)
+          expect(found.high).toBeLessThanOrEqual(5)
+          const more = meanRating(counts.map((n) => n * 9))!
+          expect(more.high - more.low).toBeLessThan(found.high - found.low + 1e-9)
+        }),
+      ),
+  )
+  test('covers the truth at about its rate', { timeout: 30_000 }, () => {
     const random = seeded(11)
     const truth = [0.16, 0.1, 0.08, 0.22, 0.44]
     const mean = truth.reduce((sum, p, i) => sum + p * (i + 1), 0)
@@ -57,7 +61,7 @@ describe('a mean rating', () => {
   test.each([
     ['fours and fives', [0, 0, 0, 0.2, 0.8]],
     ['one in 20 the worst', [0.05, 0, 0, 0, 0.95]],
-  ])('of %s, 10 of them, holds the truth, too', (_, truth) => {
+  ])('of %s, 10 of them, holds the truth, too', { timeout: 30_000 }, (_, truth) => {
     const random = seeded(4)
     const mean = truth.reduce((sum, p, i) => sum + p * (i + 1), 0)
     let covered = 0
