@@ -89,20 +89,28 @@ export const lockWaiting = (
     tx,
   )
 
-export const giveToEntry = async (
+/** From a draft to what they go with, in this order. */
+const giveTo = async (
   db: Database,
-  { ids, entryId }: { ids: readonly number[]; entryId: number },
+  column: 'entry_id' | 'approval_id',
+  { ids, to }: { ids: readonly number[]; to: number },
   tx: Tx,
 ): Promise<void> => {
   await db.rows(
     `UPDATE attachments f
-     SET entry_id = $2, draft_thread_id = NULL, position = n.position
+     SET ${column} = $2, draft_thread_id = NULL, position = n.position
      FROM unnest($1::bigint[]) WITH ORDINALITY AS n (id, position)
      WHERE f.id = n.id`,
-    [ids, entryId],
+    [ids, to],
     tx,
   )
 }
+
+export const giveToEntry = (
+  db: Database,
+  { ids, entryId }: { ids: readonly number[]; entryId: number },
+  tx: Tx,
+): Promise<void> => giveTo(db, 'entry_id', { ids, to: entryId }, tx)
 
 /** What somebody put beside an answer that they have not sent. */
 export const filesOfDraft = (
@@ -117,20 +125,11 @@ export const filesOfDraft = (
   )
 
 /** They wait with an answer for a lead's word. */
-export const giveToApproval = async (
+export const giveToApproval = (
   db: Database,
   { ids, approval }: { ids: readonly number[]; approval: number },
   tx: Tx,
-): Promise<void> => {
-  await db.rows(
-    `UPDATE attachments f
-     SET approval_id = $2, draft_thread_id = NULL, position = n.position
-     FROM unnest($1::bigint[]) WITH ORDINALITY AS n (id, position)
-     WHERE f.id = n.id`,
-    [ids, approval],
-    tx,
-  )
-}
+): Promise<void> => giveTo(db, 'approval_id', { ids, to: approval }, tx)
 
 /** They lie beside their writer's draft again, where the answer did not go out. */
 export const giveBackToDraft = async (
