@@ -1,12 +1,13 @@
 import { writeFileSync } from 'node:fs'
 import { businessTimeFigures } from './businessTime.ts'
 import type { SimulatedFigure } from './figure.ts'
-import { ratingFigures } from './ratings.ts'
+import { netFigures, ratingFigures } from './averages.ts'
 
 /** What is claimed of the figures of the core, and what simulations give; writes docs/statistics.md. */
 const sections: [string, () => SimulatedFigure[]][] = [
-  ['Ratings', ratingFigures],
-  ['Business time', businessTimeFigures],
+  ['Ratings', () => ratingFigures()],
+  ['Net sentiment', () => netFigures()],
+  ['Business time', () => businessTimeFigures()],
 ]
 
 let document = `# Statistics

@@ -1,6 +1,7 @@
 import betaCdf from '@stdlib/stats-base-dists-beta-cdf'
 import betaQuantileOf from '@stdlib/stats-base-dists-beta-quantile'
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
+import normalQuantileOf from '@stdlib/stats-base-dists-normal-quantile'
 
 // The few distributions our intervals need, in our own terms.
 
@@ -36,6 +37,13 @@ export function gammaPoissonTail(count: number, mean: number, shape: number): nu
  * @example normalTail(0) // 0.5
  */
 export const normalTail = (z: number): number => normalCdf(-z, 0, 1)
+
+/**
+ * The z with P(Z ≤ z) = p of the standard normal; 0 < p < 1.
+ *
+ * @example normalQuantile(0.5) // 0
+ */
+export const normalQuantile = (p: number): number => normalQuantileOf(p, 0, 1)
 
 /** Standard deviations on each side of the mean between which 95 % of a normal lie. */
 export const z95 = 1.959964

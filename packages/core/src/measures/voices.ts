@@ -21,12 +21,14 @@ export interface VoiceReading {
 
 /** Days on which a regular voice spoke. */
 const regularDays = 4
-/** Under this many read entries the normal interval is too narrow to lean on. */
+/** Of fewer read entries nothing is said. */
 const leaningMinimum = 4
+/** A leaning is at least so much, and surely on that side of 0. */
+const leaningNet = 0.25
 
 /**
  * What a voice is, by what it said: a champion or critic only when the 95% interval of its net sentiment lies on one side
- * of 0 by a quarter and it spoke on at least two days. One complaint, or one bad day, makes nobody a critic.
+ * of 0, the net sentiment itself by a quarter, and it spoke on at least two days. One complaint, or one bad day, makes nobody a critic.
  */
 export function readVoice({ positive, neutral, negative, unread, activeDays }: VoiceCounts): VoiceReading {
   const entries = positive + neutral + negative + unread
@@ -37,7 +39,8 @@ export function readVoice({ positive, neutral, negative, unread, activeDays }: V
 
 function leaningOf(net: NetSentiment | null, activeDays: number): VoiceLeaning {
   if (!net || net.n < leaningMinimum || activeDays < 2) return 'tooLittle'
-  if (net.low > 0.25) return 'champion'
-  if (net.high < -0.25) return 'critic'
-  return 'mixed'
+  if (net.low > 0 && net.net >= leaningNet) return 'champion'
+  if (net.high < 0 && net.net <= -leaningNet) return 'critic'
+  // All of them complaints, but too few to be sure of: that is not "both ways".
+  return Math.abs(net.net) < leaningNet ? 'mixed' : 'tooLittle'
 }

@@ -12,7 +12,7 @@ describe('a mean rating', () => {
     [[5, 0, 0, 0, 95], 4.8, 4.549, 4.934],
     [[1, 0, 0, 0, 0], 1, 1, 4.9],
     // The mean is no end of it.
-    [[0, 0, 0, 2, 8], 4.8, 3.611, 4.975],
+    [[0, 0, 0, 2, 8], 4.8, 3.61, 4.975],
   ])('of %j is %d, between %d and %d', (counts, mean, low, high) => {
     const found = meanRating(counts)!
     expect(found.mean).toBeCloseTo(mean, 10)

@@ -190,6 +190,23 @@ describe('change', () => {
     expect(changeOfNet(netSentiment(100, 10, 10), netSentiment(10, 10, 100))).toMatchObject({ sure: true })
     expect(changeOfNet(null, netSentiment(1, 0, 0))).toBeNull()
   })
+  test('of nets of the same mood is sure in at most one of 20, one entry against 500 included', () => {
+    const random = seeded(6)
+    const drawn = (n: number) => {
+      const counts = [0, 0, 0]
+      for (let i = 0; i < n; i++) counts[random() < 0.9 ? 0 : random() < 0.5 ? 1 : 2]!++
+      return netSentiment(counts[0]!, counts[1]!, counts[2]!)
+    }
+    for (const [before, after] of [
+      [1, 500],
+      [3, 500],
+      [10, 100],
+    ] as const) {
+      let sure = 0
+      for (let run = 0; run < 300; run++) if (changeOfNet(drawn(before), drawn(after))!.sure) sure++
+      expect(sure / 300).toBeLessThan(0.05)
+    }
+  })
   test('of counts by hand: 40 in 10 days to 90 in 10 days', () => {
     const found = changeOfCount({ count: 40, days: 10 }, { count: 90, days: 10 })
     expect(found.difference).toBe(5)
@@ -202,6 +219,20 @@ describe('change', () => {
     expect(dispersion).toBeCloseTo((45 + 81 + 4 + 64) / 7 / 3, 10)
     expect(changeOfCount({ count: 40, days: 10 }, { count: 60, days: 10 }, dispersion).sure).toBe(false)
     expect(dispersionOf([4, 4, 4])).toBe(1)
+  })
+})
+
+describe('a net sentiment', () => {
+  test.each([1, 3, 10, 100])('of %i holds the truth', (n) => {
+    const random = seeded(9)
+    let held = 0
+    for (let run = 0; run < 400; run++) {
+      const counts = [0, 0, 0]
+      for (let i = 0; i < n; i++) counts[random() < 0.9 ? 0 : random() < 0.5 ? 1 : 2]!++
+      const net = netSentiment(counts[0]!, counts[1]!, counts[2]!)!
+      if (net.low <= 0.85 && 0.85 <= net.high) held++
+    }
+    expect(held / 400).toBeGreaterThan(0.94)
   })
 })
 
@@ -222,6 +253,12 @@ describe('voices', () => {
     [
       'five complaints on five days',
       { positive: 0, neutral: 0, negative: 5, unread: 0, activeDays: 5 },
+      'regular',
+      'tooLittle',
+    ],
+    [
+      'six complaints on five days',
+      { positive: 0, neutral: 0, negative: 6, unread: 0, activeDays: 5 },
       'regular',
       'critic',
     ],

@@ -10,12 +10,28 @@ test('of two values it is the beta distribution', () =>
   fc.assert(
     fc.property(weight, weight, fc.double({ min: 0.01, max: 0.99, noNaN: true }), (a, b, x) => {
       const of = [
+        { value: 2, weight: a },
+        { value: 0, weight: b },
+      ]
+      expect(weightedShareAbove(2 * x, of)).toBeCloseTo(1 - betaShare(x, a, b), 10)
+      expect(weightedShareQuantile(x, of)).toBeCloseTo(2 * betaQuantile(x, a, b), 10)
+    }),
+  ))
+
+// A value written as two of the same is the same; what is made for three and more then has to give the beta distribution.
+test('of more than two values it errs by less than 6% of the smaller side', () =>
+  fc.assert(
+    fc.property(weight, weight, weight, fc.constantFrom(0.005, 0.025, 0.2, 0.5, 0.975), (a, b, c, p) => {
+      const of = [
         { value: 0, weight: a },
         { value: 1, weight: b },
+        { value: 1, weight: c },
       ]
-      expect(weightedShareAbove(x, of)).toBeCloseTo(1 - betaShare(x, b, a), 4)
-      expect(weightedShareQuantile(x, of)).toBeCloseTo(betaQuantile(x, b, a), 4)
+      const off = (share: number) => Math.abs(share - p) / Math.min(p, 1 - p)
+      expect(off(1 - weightedShareAbove(betaQuantile(p, b + c, a), of))).toBeLessThan(0.06)
+      expect(off(betaShare(weightedShareQuantile(p, of), b + c, a))).toBeLessThan(0.06)
     }),
+    { numRuns: 500 },
   ))
 
 test('of three values it is what drawing them gives', () => {
