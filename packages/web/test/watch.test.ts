@@ -205,7 +205,7 @@ describe('the page', () => {
     const { html, at } = await open()
     expect(html.find('[data-test="mentions"]').text()).toBe('4')
     expect(html.text()).toContain('above the usual 0–3')
-    expect(html.text()).toContain('down 83 points (certain)')
+    expect(html.text()).toContain('clearly down, by 83 points')
     await html.find('[data-test="phrase"]').trigger('click')
     await flushPromises()
     expect(at()).toMatchObject({ phrase: 'not sailing', view: 'mentions' })
@@ -372,7 +372,15 @@ describe('the sheet of a watch', () => {
 describe('the sheet of an alert', () => {
   const open = async (trial: object) => {
     const server = fakeServer({
-      'POST /api/alerts/trial': { days: 90, firings: [], begins: 0, aDay: 0, tooOften: false, ...trial },
+      'POST /api/alerts/trial': {
+        days: 90,
+        firings: [],
+        begins: 0,
+        falseAMonth: 0,
+        aDay: 0,
+        tooOften: false,
+        ...trial,
+      },
       'POST /api/alerts': {},
     })
     const html = keep(

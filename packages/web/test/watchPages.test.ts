@@ -60,7 +60,7 @@ describe('a comparison', () => {
     const sides = html.findAll('[data-test="side"]').map((s) => s.text().replace(/\s+/g, ' '))
     expect(sides[0]).toContain('344 mentions')
     expect(sides[0]).toContain('12.3 a day')
-    expect(body()).toContain('20 times as many (certain)')
+    expect(body()).toContain('clearly different: 20 times as many')
     expect(body()).toContain('sentiment cannot be compared')
     expect(body()).toContain('88 : 1')
     expect(body()).toContain('Compared with earlier entries: “Storm Petrel” has too few to compare with.')

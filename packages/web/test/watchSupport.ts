@@ -41,10 +41,10 @@ export const figuresOf = (more: Partial<FiguresAnswer> = {}): FiguresAnswer => (
   counts: { positive: 1, neutral: 0, negative: 2, unread: 1 },
   total: 4,
   net: { net: -0.33, low: -1, high: 0.6, n: 13 },
-  usual: { verdict: 'above', low: 0, high: 2.6, periods: 6 },
+  usual: { verdict: 'above', p: 0.01, low: 0, high: 2.6, periods: 6 },
   before: { total: 2, net: { net: 0.5, low: 0.1, high: 0.9, n: 12 } },
   countChange: null,
-  netChange: { difference: -0.83, low: -1.2, high: -0.2, sure: true },
+  netChange: { difference: -0.83, low: -1.2, high: -0.2, p: 0.001, enough: true, sure: true },
   direction: {
     unit: 'week',
     volume: direction,
@@ -80,7 +80,7 @@ export const summariesOf = (count = 4): SummariesAnswer => ({
     {
       id: 4,
       count,
-      usual: { verdict: 'above', low: 0, high: 2, periods: 6 },
+      usual: { verdict: 'above', p: 0.01, low: 0, high: 2, periods: 6 },
       net: { net: -0.5, low: -0.9, high: -0.1, n: 14 },
       spark: [0, 1, 0, 1, 0, 1, 2, 1, 0, 1, 0, 1, 2, 2],
     },
@@ -134,6 +134,6 @@ export const net = (value: number, half = 0.1, n = 100) => ({
   high: value + half,
   n,
 })
-export const level = { difference: 0, low: -1, high: 1, sure: false, ratio: 1 }
-export const up = { difference: 2, low: 1, high: 3, sure: true, ratio: 1.8 }
-export const down = { difference: -2, low: -3, high: -1, sure: true, ratio: 0.5 }
+export const level = { difference: 0, low: -1, high: 1, p: 0.4, enough: true, sure: false, ratio: 1 }
+export const up = { difference: 2, low: 1, high: 3, p: 0.001, enough: true, sure: true, ratio: 1.8 }
+export const down = { difference: -2, low: -3, high: -1, p: 0.001, enough: true, sure: true, ratio: 0.5 }

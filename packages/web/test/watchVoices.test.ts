@@ -23,7 +23,7 @@ describe('the rivals', () => {
     watch: { id: 4, name: 'Storm Petrel' },
     ours: true,
     total: 60,
-    usual: { verdict: 'usual', low: 40, high: 80, periods: 6 },
+    usual: { verdict: 'usual', p: 0.6, low: 40, high: 80, periods: 6 },
     share: { share: 0.75, low: 0.64, high: 0.84, count: 60, n: 80 },
     net: net(-0.2),
     netChange: level,
@@ -51,7 +51,7 @@ describe('the rivals', () => {
     watch: { id: 7, name: 'Orrin Link' },
     ours: false,
     total: 20,
-    usual: { verdict: 'above', low: 3, high: 12, periods: 6 },
+    usual: { verdict: 'above', p: 0.01, low: 3, high: 12, periods: 6 },
     share: { share: 0.25, low: 0.16, high: 0.36, count: 20, n: 80 },
     netChange: down,
     audience: { voices: 19, before: 8, change: up },
@@ -73,7 +73,7 @@ describe('the rivals', () => {
     profiles: [listing],
     stars: [2, 1, 3, 10, 14],
     rating: { mean: 4.1, low: 3.7, high: 4.5, n: 30 },
-    ratingToOurs: { difference: 0.6, low: 0.2, high: 1, sure: true },
+    ratingToOurs: { difference: 0.6, low: 0.2, high: 1, p: 0.001, enough: true, sure: true },
     followers: 2210,
     growth: -0.012,
     growthBefore: 0.004,
@@ -94,7 +94,7 @@ describe('the rivals', () => {
     const [ours, other] = html.findAll('[data-test="rival"]').map((r) => r.text().replace(/\s+/g, ' '))
     expect(ours).toContain('75% 64% – 84%')
     expect(ours).toContain('Storm Petrel is mentioned as often as usual; no clear change in sentiment.')
-    expect(other).toContain('more than in the period before (8, certain)')
+    expect(other).toContain('clearly more than in the period before (8)')
     expect(other).toContain(
       'Orrin Link is mentioned more than usual; sentiment is worse than in the period before.',
     )
@@ -103,7 +103,7 @@ describe('the rivals', () => {
     const young = rival({
       net: null,
       netChange: null,
-      usual: { verdict: 'tooLittleHistory', low: null, high: null, periods: 1 },
+      usual: { verdict: 'tooLittleHistory', p: 1, low: null, high: null, periods: 1 },
     })
     const { html } = await page(answer({ rows: [young, orrin] }))
     expect(html.find('[data-test="rival"]').text()).toContain(
@@ -117,7 +117,7 @@ describe('the rivals', () => {
     expect(other).toContain('3.70 – 4.50, 30 ratings')
     expect(other).toContain('2,210−1.2%9')
     expect(other).toContain(
-      'Orrin Link: rated above ours (certain); audience −1.2%, +0.4% in the period before; posts less than in the period before.',
+      'Orrin Link: rated clearly above ours; audience −1.2%, +0.4% in the period before; posts less than in the period before.',
     )
   })
   test('a profile that does not answer says so, and why', async () => {
@@ -171,6 +171,7 @@ describe('the spikes', () => {
         from: '2026-11-06T08:00:00Z',
         to: '2026-11-06T14:00:00Z',
         open: true,
+        newLevel: false,
         count: 319,
         expected: 11.6,
         tail: 4e-6,

@@ -27,6 +27,8 @@ export interface AlertTrialAnswer {
   /** Begins only, newest last. */
   firings: (Firing & { phrase: FiringMessage })[]
   begins: number
+  /** How often a month it would begin though nothing happens; null where that cannot be told. */
+  falseAMonth: number | null
   aDay: number
   tooOften: boolean
 }

@@ -12,6 +12,8 @@ import type { EntryRow, SentimentCounts, TideBucket } from '../entries/answers.t
 /** What is usual for a count, from periods of the same length. */
 export interface UsualAnswer {
   verdict: UsualVerdict
+  /** How often chance alone leads so far away from what is usual, two-sided, 0 to 1. */
+  p: number
   low: number | null
   high: number | null
   periods: number
@@ -108,6 +110,8 @@ export interface SpikeAnswer {
   from: string
   to: string
   open: boolean
+  /** It stayed: what began then is what is usual since. */
+  newLevel: boolean
   count: number
   expected: number
   /** Smallest chance met that ordinary noise would bring as much. */

@@ -1,5 +1,6 @@
 export { alertLimits, firesOnEntries, type AlertCondition } from './condition.ts'
-export { alertReader, type AlertReading } from './reading.ts'
+export { alertReader, usualWeeks, type AlertReading } from './reading.ts'
+export { falseCalls } from './falseCalls.ts'
 export { rehearseAlert, type Firing } from './rehearse.ts'
 export { hourMs, type AlertSeries, type HourCounts } from './series.ts'
 export { firingMessage, type FiringMessage } from './firingMessage.ts'

@@ -1,4 +1,11 @@
-import { findSpikes, netSentiment, usualRange, type Spike } from '../measures/index.ts'
+import {
+  bunchingOfRows,
+  findSpikes,
+  netSentiment,
+  usualChance,
+  usualOf,
+  type Spike,
+} from '../measures/index.ts'
 import type { AlertCondition } from './condition.ts'
 import { totalOfHour, type AlertSeries } from './series.ts'
 
@@ -16,8 +23,13 @@ const moodMinimum = 10
 const volumeMinimum = 5
 /** Net sentiment has to come back so far above the mark before the alert ends. */
 const relief = 0.05
-/** Stretches of the same length that say what is usual: two weeks of days, fewer of longer ones. */
-const stretches = 14
+/** Weeks back, each at the same hours, that say what is usual. */
+export const usualWeeks = 8
+/** How rare a volume has to be by chance: hour after hour is looked at, so that there are many chances; of short stretches most. */
+const moreChance = (length: number) => 0.002 * Math.min(1, length / 6)
+/** It is over when it is as common as this. */
+const overChance = 0.1
+const weekHours = 168
 
 type Read = (hour: number, open: boolean) => AlertReading
 
@@ -32,9 +44,9 @@ export function alertReader(condition: AlertCondition, series: AlertSeries): Rea
   const counts = series.hours.map(totalOfHour)
   switch (condition.kind) {
     case 'spike':
-      return spikeReader(findSpikes(counts, { weekHour: series.weekHour }))
+      return spikeReader(findSpikes(counts, { weekHours: series.weekHours }))
     case 'more':
-      return moreReader(runningSums(counts), condition.hours)
+      return moreReader(runningSums(counts), series.weekHours, condition.hours)
     case 'net':
       return netReader(series, condition)
     default:
@@ -52,23 +64,32 @@ function spikeReader(spikes: readonly Spike[]): Read {
 /** Hours after a spike's last until it counts as over: as long as two of them are joined. */
 const spikeRest = 8
 
-function moreReader(sums: Float64Array, length: number): Read {
-  const between = (from: number, to: number) => (sums[Math.max(0, to)] ?? 0) - (sums[Math.max(0, from)] ?? 0)
+/** Like is compared with like: the same hours of the weeks before, by the clock on the wall. */
+function moreReader(sums: Float64Array, clock: readonly number[], length: number): Read {
+  const step = weekHours * Math.ceil(length / weekHours)
+  const slots = Math.max(1, Math.floor(weekHours / length))
+  /** The hour that shows the same on the wall, so many steps back. */
+  const back = (hour: number, k: number) => {
+    const at = hour - k * step
+    if (at < 0) return -1
+    const off = ((clock[hour]! - clock[at]! + weekHours / 2 + weekHours) % weekHours) - weekHours / 2
+    return at + off
+  }
+  /** Entries of the stretch that ends with an hour; null where it is not known whole. */
+  const ended = (hour: number) => (hour + 1 < length ? null : sums[hour + 1]! - sums[hour + 1 - length]!)
+  const weeksOf = (hour: number) =>
+    Array.from({ length: usualWeeks }, (_, i) => ended(back(hour, usualWeeks - i))).filter((n) => n !== null)
   return (hour, open) => {
-    const end = hour + 1
-    const count = between(end - length, end)
-    const before: number[] = []
-    for (let k = stretches; k >= 1; k--) {
-      const to = end - k * length
-      if (to - length >= 0) before.push(between(to - length, to))
-    }
-    const range = usualRange(before, stretches)
-    if (!range) return { ...quiet, count }
-    // A count looked at every hour has many chances to stray: the alert begins a spread beyond the usual range, and ends
-    // only well within it, so that it does not flicker.
-    const spread = (range.high - range.median) / 2
-    const mark = range.median + (open ? 1 : 3) * spread
-    return { on: count > mark && count >= volumeMinimum, count, expected: range.high, net: null }
+    const count = ended(hour) ?? sums[hour + 1]!
+    const before = weeksOf(hour)
+    const few = usualOf(before, usualWeeks)
+    if (!few || count < volumeMinimum || count <= few.mean)
+      return { ...quiet, count, expected: few?.range(usualChance).high ?? null }
+    // How stretches of this length scatter from week to week is much the same at any hour: all hours tell it.
+    const scatter = bunchingOfRows(Array.from({ length: slots }, (_, slot) => weeksOf(hour - slot * length)))
+    const usual = usualOf(before, usualWeeks, scatter)!
+    const on = usual.chance(count) < (open ? overChance : moreChance(length))
+    return { on, count, expected: usual.range(usualChance).high, net: null }
   }
 }
 
@@ -82,10 +103,13 @@ function netReader({ hours }: AlertSeries, { below, days }: Extract<AlertConditi
     const end = hour + 1
     const from = Math.max(0, end - days * 24)
     const sum = (mood: keyof typeof sums) => (sums[mood][end] ?? 0) - (sums[mood][from] ?? 0)
-    const net = netSentiment(sum('positive'), sum('neutral'), sum('negative'))
-    const count = net?.n ?? 0
-    if (!net || net.n < moodMinimum) return { ...quiet, count, net }
-    return { on: net.net < below + (open ? relief : 0), count, expected: null, net }
+    const [positive, neutral, negative] = [sum('positive'), sum('neutral'), sum('negative')]
+    const count = positive + neutral + negative
+    // The interval takes its time, and only a mood below the mark asks for it.
+    if (count < moodMinimum || (!open && positive - negative >= below * count)) return { ...quiet, count }
+    const net = netSentiment(positive, neutral, negative)!
+    // It begins when the mood is surely below the mark: an estimate that is looked at every hour strays below it in the end.
+    return { on: open ? net.net < below + relief : net.high < below, count, expected: null, net }
   }
 }
 

@@ -10,8 +10,8 @@ export interface AlertSeries {
   /** Start of the first hour, epoch milliseconds, a whole hour of UTC. */
   start: number
   hours: readonly HourCounts[]
-  /** Hour of the local week of the first hour, 0 to 167. */
-  weekHour: number
+  /** Hour of the local week of each of them, 0 to 167. */
+  weekHours: readonly number[]
   /** Entries that count for a condition on single ones, oldest first. */
   entries: readonly { id: number; at: number; reach: number }[]
 }

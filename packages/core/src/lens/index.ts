@@ -31,7 +31,7 @@ export { askingParts, blankLens, isBlankBut, lensParts, type Lens, type LensFiel
 export { asks, type ConditionSql, type LensPart, type LensPhrase } from './part.ts'
 export { lensNames, parseLens, printLens, type LensProblem } from './address.ts'
 export { parseRange, printRange } from './parts/range.ts'
-export { weekHourOf, weekHourSql } from './parts/weekHour.ts'
+export { weekHourOf, weekHoursOf, weekHourSql } from './parts/weekHour.ts'
 export { instantsOf, type Instants, type LensRange } from './range.ts'
 export { foundByPhrase, foundByWords, phraseWords, searchPlaces, searchWords } from './searchWords.ts'
 export {

@@ -45,5 +45,19 @@ export const normalTail = (z: number): number => normalCdf(-z, 0, 1)
  */
 export const normalQuantile = (p: number): number => normalQuantileOf(p, 0, 1)
 
+/**
+ * The t with P(|T| ≤ t) = p of Student's t; 0 ≤ p < 1, freedom above 0.
+ *
+ * @example studentQuantile(0.95, 5) // 2.5706
+ */
+export function studentQuantile(p: number, freedom: number): number {
+  const x = betaQuantile(p, 0.5, freedom / 2)
+  return Math.sqrt((freedom * x) / (1 - x))
+}
+
+/** P(|T| ≥ t) of Student's t; t ≥ 0, freedom above 0. */
+export const studentTail = (t: number, freedom: number): number =>
+  betaShare(freedom / (freedom + t * t), freedom / 2, 0.5)
+
 /** Standard deviations on each side of the mean between which 95 % of a normal lie. */
 export const z95 = 1.959964

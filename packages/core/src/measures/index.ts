@@ -1,22 +1,29 @@
 export { bucketIndex, bucketLimit, bucketStarts, daysBefore, type BucketUnit } from './buckets.ts'
 export {
   median,
+  readUsual,
+  usualChance,
   usualMinimum,
-  usualRange,
-  usualVerdict,
-  type UsualRange,
+  usualOf,
+  type Usual,
+  type UsualReading,
   type UsualVerdict,
 } from './usualRange.ts'
+export { falseDiscoveries, heldTogether } from './heldTogether.ts'
 export { netMinimum, netSentiment, type NetSentiment } from './netSentiment.ts'
 export { betaQuantile, betaShare, gammaPoissonTail, normalTail } from './distributions.ts'
 export { changeOfRating, meanRating, type RatingMean } from './rating.ts'
+export { poissonOf, randomFrom, type Random } from './random.ts'
 export { share, shareOfVoice, type Share } from './shareOfVoice.ts'
 export { direction, directionMinimum, type Direction, type DirectionVerdict } from './direction.ts'
 export {
   changeOfCount,
   changeOfNet,
   changeOfShare,
-  dispersionOf,
+  bunchingOf,
+  bunchingOfRows,
+  changeMinimum,
+  type Bunching,
   type Change,
   type RateChange,
 } from './change.ts'

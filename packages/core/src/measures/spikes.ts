@@ -13,11 +13,13 @@ export interface Spike {
   tail: number
   /** It had not ended when the series did. */
   open: boolean
+  /** It did not pass: what began then is what is usual since. */
+  newLevel: boolean
 }
 
 export interface SpikeOptions {
-  /** Hour of the local week (0 to 167) of the first value. Default 0. */
-  weekHour?: number
+  /** Hour of the local week (0 to 167) of each value. Default: from 0 on, without a change of the clock. */
+  weekHours?: readonly number[]
   /** Chance that an hour of ordinary noise begins an alarm. Default 1e-4. */
   tail?: number
   /** Fewer entries than this are never a spike. Default 5. */
@@ -31,69 +33,98 @@ export interface SpikeOptions {
 export const spikeDefaults = { tail: 1e-4, minimum: 5, quietHours: 8 } as const
 
 const week = 168
+const day = 24
 /** Hours looked at together, so that a slow spike of a small watch is seen as well as a sharp one. */
-const windows = [1, 3, 6, 12, 24]
+const windows = [1, 3, 6, 12, 24, 72, 168] as const
+/** Within a spike only its newest hours say whether it goes on. */
+const longestWithin = 6
 const patternWeeks = 26
-const levelHalfLifeHours = 10 * 24
+const levelHalfLifeHours = 10 * day
 const learningHours = 3 * week
-/** What days are taken to vary beyond Poisson's before they have shown it: a shape of 50, worth so many days. */
-const priorExcess = 1 / 50
-const priorDays = 10
-const fade = 0.99
+/** What counts are taken to vary beyond Poisson's before they have shown it, and how many windows that is worth. */
+const priorDispersion = 1.2
+const priorWindows = 10
+/** Longer windows are few: so many of the next shorter ones speak for them. */
+const borrowedWindows = 20
+/** Windows after which what one showed counts half. */
+const dispersionHalfLife = 60 * day
+/** So many standard deviations of one window count at most: a spike is no measure of what is usual. */
+const farthest = 4.5
+/** Outside of spikes a bunch of so many entries counts whole all the same: where little is said, bunches are what is usual. */
+const bunchSize = 12
+/** Hours after which it is known whether one belonged to a spike, and its scatter teaches. */
+const decidedAfter = 3 * day
+/** The level of the last months counts as much as so many entries of the last weeks: a small watch has few of these. */
+const lastingEntries = 40
+/** Days after which a level that does not go back is the usual one; how far it has to lie above that before, and on how many days. */
+const newLevelDays = 14
+const newLevelRatio = 1.3
+const newLevelOn = 11
+const forget = 2 ** (-1 / levelHalfLifeHours)
+const forgetLasting = 2 ** (-1 / (6 * levelHalfLifeHours))
 
 /**
  * Hours with more entries than the hour of the week and the level of the last weeks lead one to expect.
  *
  * The expected count is level times the share of this hour of the week; shares come from up to 26 weeks, drawn to the
  * product of the hour of day and the day of week; the level is a discounted Gamma-Poisson rate. The count of a window
- * given the past is negative binomial, its shape the smaller of the level's own uncertainty and what the days showed of
- * over-dispersion. An alarm is a window whose tail probability lies under `tail` shared out over the five windows. Hours
- * of a spike do not teach the level. Only the past is used, so a spike is found when it could have been.
+ * given the past is negative binomial, with the level's own uncertainty and the bunching that windows of its length have shown.
+ * An alarm is a window whose tail probability lies under `tail` shared out over the windows; longer ones, which are looked at
+ * again with much the same entries, have more of it. Hours of a spike do not teach the level; when two weeks stay above it, that is
+ * the new level, and told so. Only the past is used, so a spike is found when it could have been. False alarms, delay and power:
+ * docs/statistics.md.
  *
  * @param counts entries by hour, oldest first
  */
 export function findSpikes(counts: readonly number[], options: SpikeOptions = {}): Spike[] {
-  const { weekHour = 0, tail = spikeDefaults.tail, minimum = spikeDefaults.minimum } = options
+  const { weekHours, tail = spikeDefaults.tail, minimum = spikeDefaults.minimum } = options
   const { quietHours = spikeDefaults.quietHours, from = learningHours } = options
-  const baseline = new Baseline(counts, weekHour)
-  const threshold = tail / windows.length
+  const baseline = new Baseline(counts, weekHours ?? counts.map((_, hour) => hour % week))
   const spikes: Spike[] = []
   let current: Spike | null = null
   let lastAlarm = 0
   for (let hour = 0; hour < counts.length; hour++) {
     baseline.expect(hour)
     // What an earlier spike has counted is not counted twice; an open one goes on by its newest hours.
-    const reach: Pick<Reach, 'floor' | 'longest'> = {
-      floor: spikes[spikes.length - 1]?.end ?? 0,
-      longest: current ? 6 : 24,
-    }
-    const alarm: Alarm | null = hour >= from ? strongest(counts, baseline, { hour, minimum, ...reach }) : null
-    const alarmed = alarm !== null && alarm.tail < threshold
-    if (alarmed) {
+    const floor = spikes[spikes.length - 1]?.end ?? 0
+    const longest = current ? longestWithin : week
+    const alarm: Alarm | null =
+      hour >= from ? strongest(counts, baseline, { hour, minimum, floor, longest, tail }) : null
+    if (alarm) {
       if (current) {
         current.end = hour + 1
         current.tail = Math.min(current.tail, alarm.tail)
-      } else {
-        current = {
-          first: alarm.first,
-          end: hour + 1,
-          found: hour,
-          count: 0,
-          expected: 0,
-          tail: alarm.tail,
-          open: true,
-        }
-      }
+      } else current = begun(alarm, hour)
+      baseline.mark(current.first, hour + 1)
       lastAlarm = hour
     } else if (current && hour - lastAlarm >= quietHours) {
       spikes.push(closed(current, counts, baseline))
       current = null
     }
-    baseline.learn(hour, alarmed || current !== null)
+    baseline.learn(hour, alarm !== null || current !== null)
+    if ((hour + 1) % day === 0 && baseline.isNewLevel(hour)) {
+      const since = hour + 1 - newLevelDays * day
+      const told = spikes.find((spike) => spike.end > since) ?? current
+      if (told) told.newLevel = true
+      if (current) spikes.push(closed(current, counts, baseline))
+      current = null
+      baseline.takeLevel(hour)
+    }
   }
   if (current) spikes.push({ ...closed(current, counts, baseline), open: true })
   return spikes
 }
+
+const begun = ({ first, tail }: Alarm, hour: number): Spike => ({
+  first,
+  end: hour + 1,
+  found: hour,
+  count: 0,
+  expected: 0,
+  tail,
+  open: true,
+  newLevel: false,
+})
 
 interface Alarm {
   first: number
@@ -105,30 +136,34 @@ interface Reach {
   minimum: number
   floor: number
   longest: number
+  tail: number
 }
 
 function strongest(
   counts: readonly number[],
   baseline: Baseline,
-  { hour, minimum, floor, longest }: Reach,
+  { hour, minimum, floor, longest, tail: all }: Reach,
 ): Alarm | null {
-  let best: Alarm | null = null
-  let count = 0
-  let expected = 0
-  let at = hour
-  for (const length of windows) {
+  // A window whose newest hour adds nothing above the usual tells of the past, which was judged in its time.
+  if (counts[hour]! <= baseline.expected[hour]!) return null
+  let best: { alarm: Alarm; ratio: number } | null = null
+  for (const [i, length] of windows.entries()) {
     if (length > longest) break
-    for (; at > hour - length && at >= floor; at--) {
-      count += counts[at]!
-      expected += baseline.expected[at]!
-    }
-    // A window whose newest hour adds nothing above the usual tells of the past, which was judged in its time.
-    if (count < minimum || counts[hour]! <= baseline.expected[hour]!) continue
-    const tail = gammaPoissonTail(count, expected, baseline.shape(expected))
-    if (!best || tail < best.tail) best = { first: steepest(counts, baseline, at + 1, hour), tail }
+    const from = Math.max(floor, hour + 1 - length)
+    const { count, expected } = baseline.between(from, hour + 1)
+    if (count < minimum) continue
+    const shape = baseline.shape(expected, i)
+    // So near to what is expected no window's chance is small: the tail need not be worked out.
+    if (count < expected + 2 * Math.sqrt(expected + expected ** 2 / shape)) continue
+    const tail = gammaPoissonTail(count, expected, shape)
+    const ratio = tail / (all * shareOf(length))
+    if (ratio < 1 && (!best || ratio < best.ratio)) best = { alarm: { first: from, tail }, ratio }
   }
-  return best
+  return best && { ...best.alarm, first: steepest(counts, baseline, best.alarm.first, hour) }
 }
+
+/** A window's part of the false alarms: of a long one, an hour later most is the same. */
+const shareOf = (length: number) => (2 * Math.max(1, length / 2)) / windows.length
 
 /** The hour from which on the surplus up to `hour` is greatest: where the spike began within its window. */
 function steepest(counts: readonly number[], baseline: Baseline, from: number, hour: number): number {
@@ -161,62 +196,149 @@ class Baseline {
   readonly expected: Float64Array
   /** Counts as learnt: in a spike, what was expected stands for them. */
   private readonly learnt: Float64Array
+  /** Sums up to an hour, not included. */
+  private readonly countSums: Float64Array
+  private readonly expectedSums: Float64Array
   private shares: Float64Array = new Float64Array(week).fill(1)
   private levelCount = 0
   private levelExposure = 0
-  private dayCount = 0
-  private dayExpected = 0
-  private excess = 0
-  private days = 0
-  private readonly forget = 2 ** (-1 / levelHalfLifeHours)
+  /** The same of the last months. */
+  private lastingCount = 0
+  private lastingExposure = 0
+  /** Of each length of window: squares beyond what is expected, what was expected, and how many windows. */
+  private readonly scatter = windows.map(() => ({ squares: 0, expected: 0, windows: 0 }))
+  private readonly dispersions = windows.map(() => 2 * priorDispersion)
+  private readonly shareSums: Float64Array
+  private readonly spiking: Uint8Array
+  /** The level at the end of each day. */
+  private readonly dayLevels: number[] = []
+  /** The last hour at which a new level was taken. */
+  private taken = 0
 
   constructor(
     private readonly counts: readonly number[],
-    private readonly weekHour: number,
+    private readonly weekHours: readonly number[],
   ) {
     this.expected = new Float64Array(counts.length)
     this.learnt = new Float64Array(counts.length)
+    this.countSums = new Float64Array(counts.length + 1)
+    this.expectedSums = new Float64Array(counts.length + 1)
+    this.shareSums = new Float64Array(counts.length + 1)
+    this.spiking = new Uint8Array(counts.length)
   }
 
   expect(hour: number): void {
     if (hour % week === 0) this.shares = this.weekShares(hour)
-    const share = this.shares[(hour + this.weekHour) % week]!
+    const share = this.shares[this.weekHours[hour]!]!
     this.expected[hour] = share * this.level()
+    this.shareSums[hour + 1] = this.shareSums[hour]! + share
+    this.countSums[hour + 1] = this.countSums[hour]! + this.counts[hour]!
+    this.expectedSums[hour + 1] = this.expectedSums[hour]! + this.expected[hour]!
+  }
+
+  /** Counts and expectations from one hour up to another, not included. */
+  between(from: number, to: number): { count: number; expected: number } {
+    return {
+      count: this.countSums[to]! - this.countSums[from]!,
+      expected: this.expectedSums[to]! - this.expectedSums[from]!,
+    }
   }
 
   private level(): number {
-    return (this.levelCount + 0.5) / (this.levelExposure + 1)
+    const { lasting, exposure } = this.lastingPart()
+    return (this.levelCount + lasting + 0.5) / (this.levelExposure + exposure + 1)
+  }
+
+  private lastingPart(): { lasting: number; exposure: number } {
+    const lasting = Math.min(lastingEntries, this.lastingCount)
+    return { lasting, exposure: lasting > 0 ? (lasting / this.lastingCount) * this.lastingExposure : 0 }
   }
 
   /** Shape of the negative binomial of a window with this mean. */
-  shape(mean: number): number {
-    const own = this.levelCount + 0.5
-    // Method of moments over whole days: what the days showed beyond Poisson's, as a share of the squared mean.
-    const excess = Math.max(0, (this.excess + priorDays * priorExcess) / (this.days + priorDays))
-    const daily = excess > 0 ? 1 / excess : Infinity
-    return Math.max(0.05, 1 / (1 / own + 1 / daily), mean * 1e-9)
+  shape(mean: number, length: number): number {
+    const own = this.levelCount + this.lastingPart().lasting + 0.5
+    const beyond = Math.max(0, this.dispersions[length]! - 1)
+    return Math.max(1e-4, 1 / (1 / own + beyond / Math.max(mean, 1e-9)), mean * 1e-9)
+  }
+
+  /** Variance over mean of windows: what they showed, and somewhat more as long as they are few; no less than shorter ones have. */
+  private learnDispersions(): void {
+    let most = priorDispersion
+    let worth = priorWindows
+    this.scatter.forEach(({ squares, expected, windows: known }, i) => {
+      const prior = known > 0 ? (expected / known) * worth : 1
+      most = Math.max(i ? most : 1, (squares + prior * most) / (expected + prior))
+      worth = borrowedWindows
+      this.dispersions[i] = most * (1 + 2 * Math.sqrt(2 / (known + 3 * borrowedWindows)))
+    })
   }
 
   learn(hour: number, inSpike: boolean): void {
-    const share = this.shares[(hour + this.weekHour) % week]!
     const expected = this.expected[hour]!
     const value = inSpike ? Math.min(this.counts[hour]!, expected) : this.counts[hour]!
     this.learnt[hour] = value
-    this.levelCount = this.levelCount * this.forget + value
-    this.levelExposure = this.levelExposure * this.forget + share
-    this.dayCount += value
-    this.dayExpected += expected
-    if ((hour + 1) % 24 === 0) {
-      if (hour >= week && this.dayExpected > 0 && !inSpike) {
-        // (x - m)² - x estimates m² / shape, with x of mean m; quiet days say little of it.
-        const over = ((this.dayCount - this.dayExpected) ** 2 - this.dayExpected) / this.dayExpected ** 2
-        const weight = this.dayExpected / (this.dayExpected + 10)
-        this.excess = this.excess * fade + over * weight
-        this.days = this.days * fade + weight
-      }
-      this.dayCount = 0
-      this.dayExpected = 0
+    this.levelCount = this.levelCount * forget + value
+    this.levelExposure = this.levelExposure * forget + this.shares[this.weekHours[hour]!]!
+    this.lastingCount = this.lastingCount * forgetLasting + value
+    this.lastingExposure = this.lastingExposure * forgetLasting + this.shares[this.weekHours[hour]!]!
+    if (hour - decidedAfter >= week) this.learnScatter(hour - decidedAfter)
+  }
+
+  /** Hours that belong to a spike, the end not included. */
+  mark(from: number, to: number): void {
+    this.spiking.fill(1, from, to)
+  }
+
+  private learnScatter(hour: number): void {
+    for (const [i, length] of windows.entries()) {
+      if ((hour + 1) % length !== 0) continue
+      const from = hour + 1 - length
+      const { count, expected } = this.between(from, hour + 1)
+      const scatter = this.scatter[i]!
+      const fade = 2 ** (-length / dispersionHalfLife)
+      const whole = this.spiking.subarray(from, hour + 1).includes(1) ? 1 : (bunchSize / farthest) ** 2
+      const most = farthest ** 2 * Math.max(whole, expected * this.dispersions[i]!)
+      scatter.squares = scatter.squares * fade + Math.min((count - expected) ** 2, most)
+      scatter.expected = scatter.expected * fade + expected
+      scatter.windows = scatter.windows * fade + 1
     }
+    this.learnDispersions()
+  }
+
+  /** Most of the last days lay above what was usual before them, and all together well above it. */
+  isNewLevel(hour: number): boolean {
+    this.dayLevels.push(this.level())
+    const before = this.dayLevels[this.dayLevels.length - 1 - newLevelDays]
+    if (before === undefined || hour + 1 < learningHours + newLevelDays * day) return false
+    if (hour - this.taken < newLevelDays * day) return false
+    const days = Array.from({ length: newLevelDays }, (_, i) => {
+      const to = hour + 1 - i * day
+      const usual = before * (this.shareSums[to]! - this.shareSums[to - day]!)
+      return { usual, beyond: this.between(to - day, to).count - usual }
+    }).sort((a, b) => a.beyond - b.beyond)
+    // Without the greatest: a burst of a day or two is no level.
+    const kept = days.slice(0, newLevelOn)
+    const [beyond, usual] = [
+      kept.reduce((sum, d) => sum + d.beyond, 0),
+      kept.reduce((sum, d) => sum + d.usual, 0),
+    ]
+    return days[newLevelDays - newLevelOn]!.beyond > 0 && beyond > (newLevelRatio - 1) * usual
+  }
+
+  /** What the last days brought is the level from now on. */
+  takeLevel(hour: number): void {
+    this.taken = hour
+    this.levelCount = 0
+    this.levelExposure = 0
+    // Of the months before nothing is left.
+    this.lastingCount = 0
+    this.lastingExposure = 0
+    for (let at = hour + 1 - newLevelDays * day; at <= hour; at++) {
+      this.learnt[at] = this.counts[at]!
+      this.levelCount = this.levelCount * forget + this.counts[at]!
+      this.levelExposure = this.levelExposure * forget + this.shares[this.weekHours[at]!]!
+    }
+    this.dayLevels[this.dayLevels.length - 1] = this.level()
   }
 
   /** Share of each hour of the week, mean 1. */
@@ -226,7 +348,7 @@ class Baseline {
     const shares = new Float64Array(week).fill(1)
     if (weeks < 1) return shares
     const sums = new Float64Array(week)
-    for (let at = start; at < hour; at++) sums[(at + this.weekHour) % week]! += this.learnt[at]!
+    for (let at = start; at < hour; at++) sums[this.weekHours[at]!]! += this.learnt[at]!
     const total = sums.reduce((sum, x) => sum + x, 0)
     if (total === 0) return shares
     const byHour = new Float64Array(24)

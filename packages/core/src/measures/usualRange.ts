@@ -1,49 +1,130 @@
-export interface UsualRange {
-  low: number
-  high: number
-  median: number
-  /** Periods it rests on. */
-  periods: number
-}
+import { bunchingOf, type Bunching } from './change.ts'
+import { gammaPoissonTail, studentTail } from './distributions.ts'
 
 export type UsualVerdict = 'above' | 'usual' | 'below' | 'tooLittleHistory'
 
+/** What the periods before lead one to expect of a count. */
+export interface Usual {
+  /** Mean of the periods it rests on. */
+  mean: number
+  /** Periods it rests on. */
+  periods: number
+  /** Periods left out, since they were themselves beyond anything usual. */
+  leftOut: number
+  /** Two-sided: how often chance alone leads so far away from the mean, 0 to 1. */
+  chance: (count: number) => number
+  /** The counts whose chance is at least this. */
+  range: (atLeast: number) => { low: number; high: number }
+}
+
 /** Fewer periods say nothing of a spread. */
 export const usualMinimum = 4
+/** A count outside of what is usual is met in at most one of 20 periods in which nothing happens. */
+export const usualChance = 0.05
+/** A period as rare as that among the others does not say what is usual. */
+const burstChance = 0.001
+/** Where there is less, bursts are all there is. */
+const burstMean = 5
 
 /**
- * What the preceding periods of the same length lead one to expect: median ± 2 spread, not below 0, where the spread is
- * the greater of 1.4826 MAD (consistent with a normal deviation) and √median (counts vary at least as Poisson's).
+ * What the preceding periods of the same length lead one to expect of the next. Three models, and the least surprised of them is
+ * believed: counts that come independently (negative binomial: Poisson's, with a rate known from so many counts only; with
+ * Jeffreys' half count more), counts that come in bunches (negative binomial with the variance of the periods), and values that
+ * scatter as the periods did (Student's t for one more of them). How often it is wrong when nothing happens: docs/statistics.md.
  *
  * @param previous counts of the preceding periods, oldest first
  * @param k periods looked at, counted from the last (default 6)
+ * @param bunching where it is known from more than these periods
  * @returns null with fewer than 4 periods
- * @example usualRange([20, 22, 18, 24, 20, 21]) // median 20.5, 11.4 to 29.6
+ * @example usualOf([20, 22, 18, 24, 20, 21])?.range(0.05) // {"low":12,"high":31}
  */
-export function usualRange(previous: readonly number[], k = 6): UsualRange | null {
+export function usualOf(previous: readonly number[], k = 6, bunching?: Bunching): Usual | null {
   const periods = previous.slice(-k)
   if (periods.length < usualMinimum) return null
-  const middle = median(periods)
-  const deviation = median(periods.map((value) => Math.abs(value - middle)))
-  const spread = Math.max(1.4826 * deviation, Math.sqrt(middle))
+  const kept = withoutBurst(periods)
+  const n = kept.length
+  const { mean, chance } = expectation(kept, bunching)
   return {
-    low: Math.max(0, middle - 2 * spread),
-    high: middle + 2 * spread,
-    median: middle,
-    periods: periods.length,
+    mean,
+    periods: n,
+    leftOut: periods.length - n,
+    chance,
+    range: (atLeast) => rangeOf(mean, chance, atLeast),
   }
+}
+
+function expectation(
+  periods: readonly number[],
+  bunching = bunchingOf(periods),
+): Pick<Usual, 'mean' | 'chance'> {
+  const n = periods.length
+  const sum = periods.reduce((all, count) => all + count, 0)
+  const mean = sum / n
+  const spread = Math.sqrt(bunching.dispersion * mean * (1 + 1 / n))
+  const expected = (sum + 0.5) / n
+  // Of bunches, in their variance, there are more above than below.
+  const bunches = spread ** 2 - expected
+  const shapes = bunches > expected / 20 ? [sum + 0.5, expected ** 2 / bunches] : [sum + 0.5]
+  const counted = (count: number, shape: number) => {
+    const side =
+      count > mean
+        ? gammaPoissonTail(count, expected, shape)
+        : 1 - gammaPoissonTail(count + 1, expected, shape)
+    return Math.min(1, 2 * side)
+  }
+  const scattered = (count: number) =>
+    spread > 0 ? studentTail(Math.abs(count - mean) / spread, bunching.freedom) : 0
+  return {
+    mean,
+    chance: (count) => Math.max(scattered(count), ...shapes.map((shape) => counted(count, shape))),
+  }
+}
+
+/** Without the greatest, when the others have never seen the like: one bad week must not make every week after it usual. */
+function withoutBurst(periods: readonly number[]): readonly number[] {
+  if (periods.length <= usualMinimum) return periods
+  const at = periods.indexOf(Math.max(...periods))
+  const others = periods.filter((_, i) => i !== at)
+  const { mean, chance } = expectation(others)
+  return mean >= burstMean && chance(periods[at]!) < burstChance ? others : periods
+}
+
+function rangeOf(
+  mean: number,
+  chance: (count: number) => number,
+  atLeast: number,
+): { low: number; high: number } {
+  const middle = Math.round(mean)
+  let [high, step] = [middle, 1]
+  while (chance(high + step) >= atLeast) [high, step] = [high + step, step * 2]
+  for (; step >= 1; step /= 2) if (chance(high + step) >= atLeast) high += step
+  let low = middle
+  for (step = 2 ** Math.ceil(Math.log2(middle + 1)); step >= 1; step /= 2)
+    if (low - step >= 0 && chance(low - step) >= atLeast) low -= step
+  return { low, high }
+}
+
+export interface UsualReading {
+  verdict: UsualVerdict
+  /** Two-sided: how often chance alone leads so far away; 1 with too little history. */
+  p: number
+  low: number | null
+  high: number | null
+  /** Periods it rests on. */
+  periods: number
 }
 
 /**
  * Where a count stands against the usual range of the periods before it.
  *
- * @example usualVerdict(90, [20, 22, 18, 24, 20, 21]) // "above"
+ * @example readUsual(90, [20, 22, 18, 24, 20, 21]).verdict // "above"
  */
-export function usualVerdict(count: number, previous: readonly number[], k = 6): UsualVerdict {
-  const range = usualRange(previous, k)
-  if (!range) return 'tooLittleHistory'
-  if (count > range.high) return 'above'
-  return count < range.low ? 'below' : 'usual'
+export function readUsual(count: number, previous: readonly number[], k = 6): UsualReading {
+  const usual = usualOf(previous, k)
+  if (!usual) return { verdict: 'tooLittleHistory', p: 1, low: null, high: null, periods: previous.length }
+  const p = usual.chance(count)
+  const verdict = p >= usualChance ? 'usual' : count > usual.mean ? 'above' : 'below'
+  return { verdict, p, ...usual.range(usualChance), periods: usual.periods }
 }
 
 /**

@@ -1,4 +1,3 @@
-export { randomFrom, poissonOf, type Random } from './random.ts'
 export { simulateWeek, type WeekForecast, type WeekInputs } from './simulateWeek.ts'
 export { shiftsTried, tryShifts, withShift, type Shift, type ShiftTried } from './shifts.ts'
 export { presenceOf, usualShare, weekRates } from './rates.ts'

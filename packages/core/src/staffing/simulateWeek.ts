@@ -1,4 +1,4 @@
-import { poissonOf, randomFrom } from './random.ts'
+import { poissonOf, randomFrom } from '../measures/index.ts'
 
 const hourMs = 3_600_000
 

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
   alertReader,
+  falseCalls,
   freshAlert,
   hourMs,
   rehearseAlert,
@@ -20,7 +21,7 @@ const seriesOf = (
 ): AlertSeries => ({
   start,
   hours,
-  weekHour: 0,
+  weekHours: hours.map((_, i) => (i + 5 * day) % 168),
   entries: [],
 })
 /** Sixty days of about one an hour, half glad. */
@@ -120,6 +121,85 @@ describe('conditions on the past', () => {
         expect(rehearseAlert(condition, seriesOf(ordinary(seed)), { from, quietMinutes: 0 })).toEqual([])
     },
   )
+  // Hours and weekdays as different as they come, and nothing else.
+  const season = (seed: number, rate: number) => {
+    const random = seeded(seed)
+    const hours = Array.from({ length: 160 * day }, (_, h) => {
+      const weight = (h % 24 < 7 ? 0.1 : 1.4) * (Math.floor(h / 24) % 7 > 4 ? 1.8 : 0.7)
+      return mood(poisson((rate * weight) / 2, random), poisson((rate * weight) / 2, random))
+    })
+    return { start, hours, weekHours: hours.map((_, h) => h % 168), entries: [] }
+  }
+  test.each([6, 24, 72])('more than usual in %s hours hardly ever begins in a mere season', (hours) => {
+    let begins = 0
+    for (const seed of [5, 6, 7])
+      begins += rehearseAlert({ kind: 'more', hours }, season(seed, 4), {
+        from: start + 70 * day * hourMs,
+        quietMinutes: 60,
+      }).filter(({ kind }) => kind === 'begin').length
+    // Nine months.
+    expect(begins).toBeLessThanOrEqual(6)
+  })
+  test('a mood that stays above the mark hardly ever begins one', () => {
+    const random = seeded(12)
+    const hours = Array.from({ length: 90 * day }, () => {
+      const bad = random() < 0.35
+      return random() < 10 / 24 ? mood(bad ? 1 : 0, bad ? 0 : 1) : mood(0)
+    })
+    const begins = rehearseAlert({ kind: 'net', below: 0.2, days: 1 }, seriesOf(hours), {
+      from: start,
+      quietMinutes: 60,
+    })
+    expect(begins.filter(({ kind }) => kind === 'begin').length).toBeLessThanOrEqual(4)
+  })
+  test('more than usual is told by the clock on the wall, also after it changed', () => {
+    // From the 70th day on all happens an hour earlier of UTC: the clock went forward.
+    const hours = Array.from({ length: 100 * day }, (_, h) =>
+      mood((h + (h >= 70 * day ? 1 : 0)) % 24 === 12 ? 30 : 1),
+    )
+    const clock = hours.map((_, h) => (h + (h >= 70 * day ? 1 : 0)) % 168)
+    const begins = (weekHours: readonly number[]) =>
+      rehearseAlert(
+        { kind: 'more', hours: 1 },
+        { start, hours, weekHours, entries: [] },
+        { from: start + 65 * day * hourMs, quietMinutes: 0 },
+      ).length
+    expect(begins(clock)).toBe(0)
+    expect(begins(hours.map((_, h) => h % 168))).toBeGreaterThan(0)
+  })
+  test('how often it begins for nothing is said before', () => {
+    const condition: AlertCondition = { kind: 'net', below: 0, days: 1 }
+    const said = falseCalls(condition, season(3, 0.5), { quietMinutes: 60, learning: 1 })!
+    let begins = 0
+    for (const seed of [8, 9, 10, 11])
+      begins += rehearseAlert(condition, season(seed, 0.5), { from: start, quietMinutes: 60 }).filter(
+        ({ kind }) => kind === 'begin',
+      ).length
+    const met = begins / ((4 * 160) / 30)
+    expect(said).toBeGreaterThan(met / 2)
+    expect(said).toBeLessThan(met * 2)
+    expect(
+      falseCalls({ kind: 'net', below: -0.8, days: 7 }, season(3, 2), { quietMinutes: 60, learning: 7 }),
+    ).toBe(0)
+  })
+  test('of single entries, and of too few days, nothing is said', () => {
+    const asked = { quietMinutes: 60, learning: 1 }
+    expect(falseCalls({ kind: 'any' }, season(3, 2), asked)).toBeNull()
+    const short = season(3, 2)
+    expect(
+      falseCalls(
+        { kind: 'net', below: 0, days: 1 },
+        { ...short, hours: short.hours.slice(0, 14 * day), weekHours: short.weekHours.slice(0, 14 * day) },
+        asked,
+      ),
+    ).toBeNull()
+  })
+  test('days of a spike are no ordinary days', () => {
+    const calm = season(4, 4)
+    const hours = calm.hours.map((each, h) => (h >= 150 * day && h < 151 * day ? mood(60) : each))
+    const asked = { quietMinutes: 60, learning: 63 }
+    expect(falseCalls({ kind: 'more', hours: 6 }, { ...calm, hours }, asked)).toBeLessThan(1)
+  })
   test('little is never a mood, nor a crowd', () => {
     const few = Array.from({ length: 40 * day }, (_, h) => mood(h % 24 === 0 ? 1 : 0))
     expect(

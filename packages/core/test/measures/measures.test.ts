@@ -6,9 +6,10 @@ import {
   daysBefore,
   median,
   netSentiment,
-  usualRange,
-  usualVerdict,
+  readUsual,
+  usualOf,
 } from '@murrabel/core/measures'
+import { bunched, seeded } from '../support/random.ts'
 
 describe('buckets', () => {
   const zone = 'Europe/London'
@@ -73,27 +74,59 @@ describe('buckets', () => {
 })
 
 describe('the usual range', () => {
-  // By hand: median 20.5; deviations 0.5 1.5 2.5 3.5 0.5 0.5, their median 1, 1.4826 < sqrt(20.5) = 4.5277.
-  test('small scatter is taken as Poisson', () => {
-    const range = usualRange([20, 22, 18, 24, 20, 21])!
-    expect(range.median).toBe(20.5)
-    expect(range.low).toBeCloseTo(20.5 - 2 * Math.sqrt(20.5), 10)
-    expect(range.high).toBeCloseTo(20.5 + 2 * Math.sqrt(20.5), 10)
-  })
-  // By hand: median 120; deviations 20 70 20 40 50 80, their median 45, spread 1.4826 * 45 = 66.717 > sqrt(120).
-  test('great scatter is taken from the deviations', () => {
-    const range = usualRange([100, 50, 140, 160, 70, 200])!
-    expect(range.median).toBe(120)
-    expect(range.low).toBe(0)
-    expect(range.high).toBeCloseTo(120 + 2 * 66.717, 6)
-  })
+  // Negative binomial of mean 125.5 / 6 and shape 125.5: P(X ≥ 32) = 0.0216, P(X ≥ 31) = 0.0341; P(X ≤ 11) = 0.0205, P(X ≤ 12) = 0.0383.
+  test('small scatter is taken as that of counts that come independently', () =>
+    expect(readUsual(21, [20, 22, 18, 24, 20, 21])).toMatchObject({ low: 12, high: 31, periods: 6 }))
+  // By hand: mean 120, variance 3,240; 120 + 2.5706 · √(3240 · 7 / 6) = 278.05.
+  test('great scatter is taken from the periods', () =>
+    expect(readUsual(120, [100, 50, 140, 160, 70, 200])).toMatchObject({
+      low: 0,
+      high: 278,
+      verdict: 'usual',
+    }))
   test.each([
     [40, 'above'],
     [21, 'usual'],
     [5, 'below'],
-  ])('%i is %s', (count, verdict) => expect(usualVerdict(count, [20, 22, 18, 24, 20, 21])).toBe(verdict))
-  test('three periods are too little', () => expect(usualVerdict(9, [1, 2, 3])).toBe('tooLittleHistory'))
-  test('only the last k periods count', () => expect(usualRange([999, 4, 4, 4, 4], 4)!.median).toBe(4))
+  ])('%i is %s', (count, verdict) => expect(readUsual(count, [20, 22, 18, 24, 20, 21]).verdict).toBe(verdict))
+  test('three periods are too little', () =>
+    expect(readUsual(9, [1, 2, 3])).toMatchObject({ verdict: 'tooLittleHistory', p: 1, low: null }))
+  test('only the last k periods count', () => expect(usualOf([999, 4, 4, 4, 4], 4)!.mean).toBe(4))
+  test('a period beyond anything the others have seen does not say what is usual', () => {
+    expect(usualOf([20, 22, 118, 24, 20, 21])).toMatchObject({ mean: 21.4, periods: 5, leftOut: 1 })
+    expect(usualOf([20, 22, 33, 24, 20, 21])).toMatchObject({ periods: 6, leftOut: 0 })
+  })
+  test('the range holds exactly what is not rarer than asked', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.nat(60), { minLength: 4, maxLength: 12 }),
+        fc.constantFrom(0.002, 0.05, 0.2),
+        (before, atLeast) => {
+          const usual = usualOf(before, 12)!
+          const { low, high } = usual.range(atLeast)
+          expect(usual.chance(high)).toBeGreaterThanOrEqual(atLeast)
+          expect(usual.chance(high + 1)).toBeLessThan(atLeast)
+          expect(usual.chance(low)).toBeGreaterThanOrEqual(atLeast)
+          if (low > 0) expect(usual.chance(low - 1)).toBeLessThan(atLeast)
+        },
+      ),
+    ))
+  test.each([
+    [0.5, 1],
+    [20, 1],
+    [20, 3],
+    [200, 8],
+  ])(
+    'of %s a period, variance %s times the mean, hardly anything ordinary is outside',
+    (mean, dispersion) => {
+      const random = seeded(mean + dispersion)
+      const draw = () => bunched(mean, dispersion, random)
+      let outside = 0
+      for (let run = 0; run < 600; run++)
+        if (readUsual(draw(), Array.from({ length: 6 }, draw)).verdict !== 'usual') outside++
+      expect(outside / 600).toBeLessThan(0.08)
+    },
+  )
   test('median of nothing is not a number', () => expect(median([])).toBeNaN())
 })
 

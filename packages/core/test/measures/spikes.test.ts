@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { findSpikes } from '@murrabel/core/measures'
-import { poisson, seeded } from '../support/random.ts'
+import { weekHoursOf } from '@murrabel/core/lens'
+import { bunched, poisson, seeded } from '../support/random.ts'
 
 const week = 168
 const hourWeight = [2, 1, 1, 1, 1, 3, 8, 12, 13, 12, 11, 11, 12, 12, 11, 12, 14, 16, 18, 20, 20, 17, 11, 5]
@@ -59,6 +60,53 @@ describe('spikes', () => {
     const counts = season(8 * week, 4, seeded(9))
     for (let h = counts.length - 5; h < counts.length; h++) counts[h] = 70
     expect(findSpikes(counts).at(-1)).toMatchObject({ open: true, end: counts.length })
+  })
+
+  test.each([
+    [0.05, 3],
+    [1, 3],
+    [20, 3],
+    [20, 1.5],
+  ])('of bunches, %s an hour and variance %s times the mean, hardly any is one', (mean, dispersion) => {
+    const random = seeded(mean * 100 + dispersion)
+    let alarms = 0
+    for (let run = 0; run < 3; run++)
+      alarms += findSpikes(Array.from({ length: 30 * week }, () => bunched(mean, dispersion, random))).length
+    // 13,608 hours are judged; 1e-4 an hour are 1.4, and 5 are met in one of 70 such tests.
+    expect(alarms).toBeLessThan(5)
+  })
+  test.each([1, 20])(
+    'a level that doubles from %s an hour and stays is told as such, and bursts on it are seen',
+    (mean) => {
+      const random = seeded(mean)
+      const counts = [...season(12 * week, mean, random), ...season(16 * week, 2 * mean, random)]
+      const burst = 20 * week + 60
+      for (let h = burst; h < burst + 24; h++) counts[h]! *= 4
+      const spikes = findSpikes(counts).filter((s) => s.end > 12 * week)
+      const level = spikes.filter((s) => s.newLevel)
+      expect(level).toHaveLength(1)
+      expect(level[0]!.end).toBeLessThanOrEqual(14 * week + 48)
+      expect(spikes.filter((s) => s.found >= burst && s.found < burst + 24)).toHaveLength(1)
+      expect(spikes.filter((s) => s.found > 15 * week && s.found < burst)).toHaveLength(0)
+    },
+  )
+  test('a change of the clock moves nothing', () => {
+    const clock = weekHoursOf(Date.UTC(2026, 7, 3), 20 * week, 'Europe/London')
+    const random = seeded(10)
+    const counts = clock.map((hour) =>
+      poisson((20 * dayWeight[Math.floor(hour / 24)]! * hourWeight[hour % 24]!) / 10.2, random),
+    )
+    expect(findSpikes(counts, { weekHours: clock }).filter((s) => s.found > 10 * week)).toHaveLength(0)
+  })
+  test('a week of three times as much of little is found', () => {
+    let found = 0
+    for (let run = 0; run < 20; run++) {
+      const random = seeded(run)
+      const counts = Array.from({ length: 12 * week }, () => poisson(0.3, random))
+      for (let h = 10 * week; h < 11 * week; h++) counts[h]! += poisson(0.6, random)
+      if (findSpikes(counts).some((s) => s.found >= 10 * week && s.found < 11 * week)) found++
+    }
+    expect(found).toBeGreaterThan(13)
   })
 
   test('a higher level that stays is told once and then is the usual', () => {

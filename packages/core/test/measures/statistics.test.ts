@@ -3,19 +3,22 @@ import { describe, expect, test } from 'vitest'
 import {
   betaQuantile,
   betaShare,
+  bunchingOf,
+  bunchingOfRows,
   changeOfCount,
   changeOfNet,
   changeOfShare,
   direction,
-  dispersionOf,
   gammaPoissonTail,
+  heldTogether,
   netSentiment,
   normalTail,
   readVoice,
   share,
   shareOfVoice,
 } from '@murrabel/core/measures'
-import { normal, poisson, seeded } from '../support/random.ts'
+import { kendallChance } from '../../src/measures/direction.ts'
+import { bunched, normal, poisson, seeded } from '../support/random.ts'
 
 /** Γ(k + a) / (Γ(a) k!) for whole k: the binomial coefficient of k + a - 1 over k. */
 const choices = (k: number, a: number): number =>
@@ -137,7 +140,8 @@ describe('direction', () => {
   ])('%j has S = %s', (series, s, p) => {
     const found = direction(series)
     expect(found.s).toBe(s)
-    expect(found.p / 2).toBeCloseTo(p, 3)
+    expect(kendallChance(series, s) / 2).toBeCloseTo(p, 3)
+    expect(found.p).toBeGreaterThanOrEqual(kendallChance(series, s))
   })
   test('the S of Gilbert, section 16.4.1', () => expect(direction([10, 15, 14, 20]).s).toBe(4))
   test('the slope is the median of all slopes, told in percent of the median', () => {
@@ -161,7 +165,26 @@ describe('direction', () => {
     for (let i = 0; i < runs; i++)
       if (direction(Array.from({ length: periods }, () => normal(random))).verdict !== 'level') alarms++
     expect(alarms / runs).toBeLessThan(0.062)
-    expect(alarms / runs).toBeGreaterThan(0.02)
+    expect(alarms / runs).toBeGreaterThan(0.01)
+  })
+  test.each([
+    [8, 0.5, 0.075],
+    [12, 0.3, 0.065],
+    [12, 0.5, 0.085],
+    [26, 0.7, 0.1],
+  ])('nor over %s periods that follow by %s from the one before', (periods, by, most) => {
+    const random = seeded(periods)
+    let alarms = 0
+    for (let run = 0; run < 2000; run++) {
+      let value = normal(random)
+      const series = Array.from({ length: periods }, () => {
+        const before = value
+        value = by * value + Math.sqrt(1 - by * by) * normal(random)
+        return before
+      })
+      if (direction(series).verdict !== 'level') alarms++
+    }
+    expect(alarms / 2000).toBeLessThan(most)
   })
   test('counts with many ties keep the rate, too', () => {
     const random = seeded(5)
@@ -214,11 +237,81 @@ describe('change', () => {
     expect(found).toMatchObject({ sure: true, ratio: 2.25 })
   })
   test('bunches widen the interval', () => {
-    const dispersion = dispersionOf([0, 0, 12, 0, 1, 0, 11, 0])
+    const bunching = bunchingOf([0, 0, 12, 0, 1, 0, 11, 0])
     // Mean 3, variance ((9 * 5) + 81 + 4 + 64) / 7
-    expect(dispersion).toBeCloseTo((45 + 81 + 4 + 64) / 7 / 3, 10)
-    expect(changeOfCount({ count: 40, days: 10 }, { count: 60, days: 10 }, dispersion).sure).toBe(false)
-    expect(dispersionOf([4, 4, 4])).toBe(1)
+    expect(bunching.dispersion).toBeCloseTo((45 + 81 + 4 + 64) / 7 / 3, 10)
+    expect(bunching.freedom).toBe(7)
+    expect(changeOfCount({ count: 40, days: 10 }, { count: 60, days: 10 }, bunching).sure).toBe(false)
+    expect(bunchingOf([4, 4, 4])).toEqual({ dispersion: 0, freedom: 2 })
+    expect(bunchingOf([0, 0])).toEqual({ dispersion: 1, freedom: 0 })
+  })
+  test('of several rows each has its own mean, and one burst does not speak for all', () => {
+    // (1 + 1 + 100 + 100) / (5 + 50)
+    expect(bunchingOfRows([[4, 6], [40, 60], [7]])).toMatchObject({ freedom: 2 })
+    expect(
+      bunchingOfRows([
+        [4, 6],
+        [40, 60],
+      ]).dispersion,
+    ).toBeCloseTo(202 / 55, 6)
+    const calm = Array.from({ length: 30 }, (_, i) => [20 + (i % 3), 22, 18])
+    expect(bunchingOfRows([...calm, [20, 20, 900]]).dispersion).toBeLessThan(2)
+  })
+  test.each([
+    [3, 1],
+    [20, 3],
+    [20, 8],
+  ])(
+    'of counts, %s a day, variance %s times the mean, is seldom sure when nothing changed',
+    (mean, dispersion) => {
+      const random = seeded(mean + dispersion)
+      const side = () => {
+        const counts = Array.from({ length: 7 }, () => bunched(mean, dispersion, random))
+        return { count: counts.reduce((a, b) => a + b, 0), days: 7, bunching: bunchingOf(counts) }
+      }
+      let sure = 0
+      for (let run = 0; run < 600; run++) if (changeOfCount(side(), side()).sure) sure++
+      expect(sure / 600).toBeLessThan(0.075)
+    },
+  )
+  test('of too few is never sure', () => {
+    expect(changeOfCount({ count: 0, days: 10 }, { count: 9, days: 10 })).toMatchObject({
+      enough: false,
+      sure: false,
+    })
+    expect(changeOfNet(netSentiment(0, 0, 4), netSentiment(500, 0, 0))).toMatchObject({
+      enough: false,
+      sure: false,
+    })
+  })
+  test('of an empty period takes the bunching of the other', () => {
+    const busy = { count: 84, days: 7, bunching: bunchingOf([0, 40, 0, 0, 44, 0, 0]) }
+    expect(changeOfCount({ count: 0, days: 7, bunching: bunchingOf([0, 0, 0, 0, 0, 0, 0]) }, busy).sure).toBe(
+      false,
+    )
+  })
+})
+
+describe('what is shown together', () => {
+  test.each([
+    [
+      [0.001, 0.04, 0.5, 0.04],
+      [true, true, false, true],
+    ],
+    [[0.04], [true]],
+    [
+      [0.04, 0.5, 0.5, 0.5, 0.5],
+      [false, false, false, false, false],
+    ],
+    [[], []],
+  ])('of %j holds %j', (ps, held) => expect(heldTogether(ps)).toEqual(held))
+  test('of 30 without a change one is called clear in at most a tenth of the looks', () => {
+    const random = seeded(30)
+    let looks = 0
+    for (let run = 0; run < 2000; run++)
+      if (heldTogether(Array.from({ length: 30 }, random)).some(Boolean)) looks++
+    expect(looks / 2000).toBeLessThan(0.12)
+    expect(looks / 2000).toBeGreaterThan(0.08)
   })
 })
 

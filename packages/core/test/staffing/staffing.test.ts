@@ -1,9 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
-  poissonOf,
   presenceOf,
-  randomFrom,
   shiftsTried,
   simulateWeek,
   tryShifts,
@@ -12,6 +10,7 @@ import {
   withShift,
   type WeekInputs,
 } from '@murrabel/core/staffing'
+import { poissonOf, randomFrom } from '@murrabel/core/measures'
 
 const hour = 3_600_000
 /** Everything is due so long after it came. */

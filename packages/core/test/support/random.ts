@@ -21,3 +21,13 @@ export function poisson(mean: number, random: () => number): number {
 /** A standard normal value (Box and Muller). */
 export const normal = (random: () => number) =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+
+/** A count whose variance is so many times its mean: bunches of geometrically distributed size that come independently. */
+export function bunched(mean: number, dispersion: number, random: () => number): number {
+  if (dispersion <= 1) return poisson(mean, random)
+  const size = (dispersion + 1) / 2
+  let count = 0
+  for (let left = poisson(mean / size, random); left > 0; left--)
+    count += 1 + Math.floor(Math.log(1 - random()) / Math.log(1 - 1 / size))
+  return count
+}

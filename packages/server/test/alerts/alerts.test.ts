@@ -252,6 +252,12 @@ describe('an alert that is on', () => {
     )
     await settled(world)
     await lookNow()
+    // The hour is not over yet; it is judged when it is.
+    expect(await events(more.id)).toEqual([])
+    await world.server.context.db.rows(
+      `UPDATE entries SET at = date_trunc('hour', now()) - interval '10 minutes' WHERE text LIKE 'Skerrivane now%'`,
+    )
+    await lookNow()
     await until(async () => (await events(more.id)).length === 1)
     await lookNow()
     expect((await events(more.id))[0]).toMatchObject({ kind: 'begin' })

@@ -210,14 +210,14 @@ describe('figures agree with each other', () => {
     expect([tide.buckets.length, tide.buckets[0]!.at]).toEqual([90, first])
     const shown = await figures(context, reader, query)
     expect(shown.range.from).toBe(first)
-    // Weeks end with the day; the one in which the clock went back has an hour more.
+    // Weeks of whole days, today not among them; the one in which the clock went back has an hour more.
     expect(shown.direction.starts.slice(-6).map((at) => at.slice(5, 16))).toEqual([
-      '10-14T23:00',
-      '10-21T23:00',
-      '10-29T00:00',
-      '11-05T00:00',
-      '11-12T00:00',
-      '11-19T00:00',
+      '10-13T23:00',
+      '10-20T23:00',
+      '10-28T00:00',
+      '11-04T00:00',
+      '11-11T00:00',
+      '11-18T00:00',
     ])
   })
   test('too little history is said, not guessed', async () => {
@@ -362,8 +362,10 @@ describe('comparing', () => {
     const answer = await get<CompareAnswer>(
       `/api/watches/compare?unit=entries&watch=${petrel.id}&time=last-28&with=${encodeURIComponent(`time=${date(55)}_${date(28)}`)}`,
     )
-    expect(answer.volume).toMatchObject({ sure: true })
+    // All of it on one day: that says nothing of how much is said on the others.
+    expect(answer.volume).toMatchObject({ enough: true, sure: false })
     expect(answer.volume.difference).toBeGreaterThan(1)
+    expect(answer.volume.ratio).toBeGreaterThan(4)
     // Neither side holds enough to tell the other's phrases from.
     expect(answer.fromOther).toEqual([false, false])
     expect(answer.phrasesOne.map(({ phrase }) => phrase).join(' ')).toContain('sailing')

@@ -1,4 +1,4 @@
-import { DateTime } from 'luxon'
+import { DateTime, IANAZone } from 'luxon'
 import { definePart, type ConditionSql } from '../part.ts'
 import { weekHourSpans } from '../weekHourSpans.ts'
 import { onePhrase } from './shared.ts'
@@ -13,6 +13,30 @@ const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 export function weekHourOf(at: number, zone: string): number {
   const local = DateTime.fromMillis(at, { zone })
   return (local.weekday - 1) * 24 + local.hour
+}
+
+const hourMs = 3_600_000
+
+/**
+ * The hours of the local week that so many hours lie in: where the clock changes, one is met twice or not at all.
+ *
+ * @param start of the first hour, epoch milliseconds
+ * @example weekHoursOf(Date.UTC(2026, 9, 25), 4, 'Europe/London') // [145,145,146,147]
+ */
+export function weekHoursOf(start: number, length: number, zone: string): number[] {
+  const clock = IANAZone.create(zone)
+  const hours: number[] = []
+  // A clock changes at most once a day: it is asked at both ends of a day, and within it only when they differ.
+  for (let at = 0; at < length; at += 24) {
+    const end = Math.min(length, at + 24)
+    const [first, last] = [clock.offset(start + at * hourMs), clock.offset(start + (end - 1) * hourMs)]
+    for (let i = at; i < end; i++) {
+      const offset = first === last ? first : clock.offset(start + i * hourMs)
+      // The first hour of 1970 was Thursday's.
+      hours.push((Math.floor((start + i * hourMs + offset * 60_000) / hourMs) + 72) % 168)
+    }
+  }
+  return hours
 }
 
 /** The same of a column of instants, in SQL. */

@@ -1,5 +1,11 @@
-import { hourMs, type AlertCondition, type AlertSeries, type HourCounts } from '@murrabel/core/alerts'
-import { weekHourOf } from '@murrabel/core/lens'
+import {
+  hourMs,
+  usualWeeks,
+  type AlertCondition,
+  type AlertSeries,
+  type HourCounts,
+} from '@murrabel/core/alerts'
+import { weekHoursOf } from '@murrabel/core/lens'
 import type { Context } from '../../context.ts'
 import { lensWhere } from '../../store/queries/entries/lensWhere.ts'
 import { fillBuckets } from '../lens/index.ts'
@@ -13,7 +19,7 @@ export function learningDays(condition: AlertCondition): number {
     case 'spike':
       return 100
     case 'more':
-      return Math.ceil((condition.hours * 15) / 24) + 1
+      return 7 * usualWeeks * Math.ceil(condition.hours / 168) + Math.ceil(condition.hours / 24) + 7
     case 'net':
       return condition.days
     default:
@@ -21,7 +27,10 @@ export function learningDays(condition: AlertCondition): number {
   }
 }
 
-/** Entries of a lens by hour and sentiment up to now; silence before anything was collected is not part of it. */
+/**
+ * Entries of a lens by hour and sentiment, of hours that are over: half an hour is no measure of whole ones. Silence before
+ * anything was collected is not part of it.
+ */
 export async function hourSeries(
   { db }: Pick<Context, 'db'>,
   question: LensQuestion,
@@ -29,16 +38,16 @@ export async function hourSeries(
 ): Promise<AlertSeries> {
   const begin = Math.max(from, question.context.since ?? to)
   const start = Math.floor(begin / hourMs) * hourMs
-  const length = Math.max(0, Math.ceil((to - start) / hourMs))
+  const length = Math.max(0, Math.floor((to - start) / hourMs))
   const starts = Array.from({ length }, (_, i) => start + i * hourMs)
   const rows = await tide(db, {
     ...question,
     lens: { ...question.lens, range: null, order: 'newest' },
     starts,
-    to,
+    to: start + length * hourMs,
   })
   const hours: HourCounts[] = fillBuckets(starts, rows)
-  return { start, hours, weekHour: weekHourOf(start, question.context.zone), entries: [] }
+  return { start, hours, weekHours: weekHoursOf(start, length, question.context.zone), entries: [] }
 }
 
 export interface SingleEntry {

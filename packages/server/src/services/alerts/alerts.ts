@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { alertLimits, rehearseAlert, firingMessage, firesOnEntries } from '@murrabel/core/alerts'
+import { alertLimits, falseCalls, rehearseAlert, firingMessage, firesOnEntries } from '@murrabel/core/alerts'
 import type { Lens } from '@murrabel/core/lens'
 import {
   conditionOf,
@@ -69,6 +69,10 @@ export async function tryAlert(
       .slice(-200)
       .map((t) => ({ ...t, entries: t.entries.slice(0, 20), phrase: firingMessage(condition, t) })),
     begins: begins.length,
+    falseAMonth: falseCalls(condition, series, {
+      quietMinutes: draft.quietMinutes,
+      learning: learningDays(condition),
+    }),
     aDay,
     tooOften: aDay > alertLimits.firingsADay,
   }

@@ -72,7 +72,9 @@ async function lookAtHours(
   if (last < 0) return null
   const reading = alertReader(alert.condition, series)(last, alert.open)
   const before = { open: alert.open, firedAt: alert.firedAt?.getTime() ?? null }
-  const { state, tell } = stepAlert(before, reading, { now, quietMinutes: alert.quietMinutes })
+  // An hour is judged when it is over, as in the trial; entries that came in late are seen at the next look at it.
+  const at = series.start + series.hours.length * hour
+  const { state, tell } = stepAlert(before, reading, { now: at, quietMinutes: alert.quietMinutes })
   if (!tell) return null
   await setAlertState(
     db,
@@ -80,7 +82,7 @@ async function lookAtHours(
     tx,
   )
   const { count, expected, net } = reading
-  return { kind: tell, at: now, count, expected, net, entries: [] }
+  return { kind: tell, at, count, expected, net, entries: [] }
 }
 
 async function lookAtEntries(

@@ -1,4 +1,4 @@
-import { bucketStarts, daysBefore, usualRange, type BucketUnit } from '@murrabel/core/measures'
+import { bucketStarts, daysBefore, usualChance, usualOf, type BucketUnit } from '@murrabel/core/measures'
 import { instantsOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import {
   limits,
@@ -87,7 +87,7 @@ async function answerTide(
   const starts = bucketStarts({ ...window, zone: context.zone })
   const rows = await tide(parts.db, { lens, context, reader, starts, to: window.to })
   const buckets = fillBuckets(starts, rows)
-  return { unit: window.unit, buckets, usual: usualOf(buckets, lens, context) }
+  return { unit: window.unit, buckets, usual: usualBars(buckets, lens, context) }
 }
 
 function tideWindow(
@@ -121,9 +121,9 @@ function tideWindow(
 const sumOf = ({ positive, neutral, negative, unread }: TideBucket) => positive + neutral + negative + unread
 
 /** What a bar usually is: from the bars before the lens's range, the last fortnight of them at most. */
-function usualOf(buckets: readonly TideBucket[], lens: Lens, context: LensContext): TideAnswer['usual'] {
+function usualBars(buckets: readonly TideBucket[], lens: Lens, context: LensContext): TideAnswer['usual'] {
   const range = instantsOf(lens.range, context)
   const before = range ? buckets.filter((b) => Date.parse(b.at) < range.from) : buckets.slice(0, -1)
-  const usual = usualRange(before.map(sumOf), 28)
-  return usual && { low: usual.low, high: usual.high, periods: usual.periods }
+  const usual = usualOf(before.map(sumOf), 28)
+  return usual && { ...usual.range(usualChance), periods: usual.periods }
 }

@@ -1,5 +1,5 @@
 import { dueAt, wantedOf } from '@murrabel/core/inbox'
-import { weekHourOf } from '@murrabel/core/lens'
+import { weekHourOf, weekHoursOf } from '@murrabel/core/lens'
 import { findSpikes, median, share } from '@murrabel/core/measures'
 import { businessMinutesBetween, type BusinessHours } from '@murrabel/core/places'
 import { presenceOf, usualShare, weekRates } from '@murrabel/core/staffing'
@@ -117,7 +117,7 @@ function arrivalsOf(
   const days = new Intl.DateTimeFormat('en-CA', { timeZone: zone })
   const dayOf = (at: number) => days.format(at)
   const out = new Set<string>()
-  for (const spike of findSpikes(series, { weekHour: weekHourOf(since, zone) }))
+  for (const spike of findSpikes(series, { weekHours: weekHoursOf(since, series.length, zone) }))
     for (let at = spike.first; at < spike.end; at++) out.add(dayOf(since + at * hour))
   const counts = Array.from({ length: weekHours }, () => 0)
   const seen = Array.from({ length: weekHours }, () => 0)

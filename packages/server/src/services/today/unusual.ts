@@ -1,4 +1,4 @@
-import { blankLens, weekHourOf, type Lens, type LensContext } from '@murrabel/core/lens'
+import { blankLens, weekHoursOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import { direction, findSpikes, netMinimum, netSentiment, type Spike } from '@murrabel/core/measures'
 import { surenessOf } from '@murrabel/core/today'
 import type { Unusual } from '@murrabel/contract'
@@ -55,7 +55,8 @@ async function spikesNow(parts: Parts, reader: Reader, context: LensContext): Pr
     const first = counts.findIndex((n) => n > 0)
     if (first < 0) continue
     const origin = start + first * hour
-    const spike = findSpikes(counts.slice(first), { weekHour: weekHourOf(origin, context.zone) }).at(-1)
+    const weekHours = weekHoursOf(origin, counts.length - first, context.zone)
+    const spike = findSpikes(counts.slice(first), { weekHours }).at(-1)
     if (spike && origin + spike.end * hour > context.now - spikeNewsMs)
       found.push({ watch, spike, origin, lens })
   }

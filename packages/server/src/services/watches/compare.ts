@@ -1,5 +1,5 @@
 import { bucketStarts } from '@murrabel/core/measures'
-import { changeOfCount, changeOfNet, dispersionOf, share } from '@murrabel/core/measures'
+import { bunchingOf, changeOfCount, changeOfNet, share } from '@murrabel/core/measures'
 import { printLens, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { ComparedSide, CompareAnswer, TideBucket } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
@@ -57,18 +57,16 @@ export async function compare(
     toldOf(lensOne, front, { texts: back, total: right.total }),
     toldOf(lensTwo, back, { texts: front, total: left.total }),
   ])
-  const bunching = [left, right].map((side) => dispersionOf(side.series.map(countOfAll)))
-  const sameSubject = lensOne.watch === lensTwo.watch && lensOne.group === lensTwo.group
+  const countOf = ({ total, days, series }: ComparedSide) => ({
+    count: total,
+    days,
+    bunching: bunchingOf(series.map(countOfAll)),
+  })
   return {
     unit,
     one: left,
     two: right,
-    volume: changeOfCount(
-      { count: right.total, days: right.days },
-      { count: left.total, days: left.days },
-      // Two times of one thing are measured by the calmer one: a bad day must not hide itself.
-      sameSubject ? Math.min(...bunching) : Math.max(...bunching),
-    ),
+    volume: changeOfCount(countOf(right), countOf(left)),
     net: changeOfNet(right.net, left.net),
     share: share(left.total, left.total + right.total),
     phrasesOne: told.found.phrases.slice(0, phraseLimit).map(phraseAnswer),
@@ -102,7 +100,9 @@ async function readSide(
   const rows = await tide(parts.db, { lens, context, reader, starts, to: period.to })
   const series: TideBucket[] = fillBuckets(starts, rows)
   const counts = series.reduce(addCounts, noCounts())
-  return { name, total: countOfAll(counts), days: daysOf(period), counts, net: netOf(counts), series }
+  // Of a period that is not over, as many days as have passed.
+  const days = daysOf({ from: period.from, to: Math.max(period.from, Math.min(period.to, context.now)) })
+  return { name, total: countOfAll(counts), days, counts, net: netOf(counts), series }
 }
 
 async function nameOf({ db }: Parts, reader: Reader, lens: Lens): Promise<string> {

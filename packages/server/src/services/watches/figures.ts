@@ -1,11 +1,13 @@
+import { DateTime } from 'luxon'
 import {
+  bunchingOf,
   changeOfCount,
   changeOfNet,
   daysBefore,
   direction,
-  dispersionOf,
   share,
   type Direction,
+  type RateChange,
 } from '@murrabel/core/measures'
 import { precisionOf } from '@murrabel/core/tuner'
 import type { FiguresAnswer, SentimentCounts, Slice } from '@murrabel/contract'
@@ -21,10 +23,19 @@ import {
   type SliceRow,
 } from '../../store/queries/entries/lensSlices.ts'
 import { watchPeriods } from '../../store/queries/watches/watchPeriods.ts'
-import { lensAt, daysOf, periodStarts, printPeriod, shownPeriod, type Period } from './shownRange.ts'
+import {
+  comparedPeriods,
+  daysOf,
+  lensAt,
+  periodStarts,
+  printPeriod,
+  shownPeriod,
+  type ComparedPeriods,
+  type Period,
+} from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'
 import { netOf, noCounts, countOfAll } from './sentimentCounts.ts'
-import { knownPeriods, usualOf } from './usual.ts'
+import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
 import { peersOf } from '../../store/queries/watches/watches.ts'
 import { markCounts } from '../../store/queries/watches/marks.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
@@ -44,9 +55,10 @@ export async function figures(
   const period = shownPeriod(asked, context)
   const lens = lensAt(asked, period, context.zone)
   const question: LensQuestion = { lens, context, reader }
+  const compared = comparedPeriods(period, usualPeriods, context)
   const [slices, periods, weeks, aspects, copies, voice, onTopic] = await Promise.all([
     lensSlices(db, question),
-    periodCounts(db, question, period, usualPeriods),
+    comparedCounts(db, question, compared),
     weekCounts(db, question, period),
     lensAspects(db, question),
     lensCopies(db, question),
@@ -62,25 +74,31 @@ export async function figures(
   }
   const previous = periods.slice(0, -1)
   const before = previous[previous.length - 1] ?? noCounts()
-  const days = daysOf(period)
+  const now = periods[periods.length - 1]!
+  const days = daysOf(compared.periods[usualPeriods]!)
   const volumes = periods.map(countOfAll)
+  const judged = judgedTogether([
+    {
+      usual: usualOf(countOfAll(now), volumes.slice(0, -1), knownPeriods(compared, context.since)),
+      changes: [
+        changeOfCount(
+          { count: countOfAll(before), days },
+          { count: countOfAll(now), days },
+          bunchingOf(volumes.slice(0, -1)),
+        ),
+        changeOfNet(netOf(before), netOf(now)),
+      ],
+    },
+  ])[0]!
   return {
     range: printPeriod(period),
     counts,
     total: countOfAll(counts),
     net: netOf(counts),
-    usual: usualOf(
-      countOfAll(counts),
-      previous.map(countOfAll),
-      knownPeriods(periodStarts(period, usualPeriods, context.zone), context.since),
-    ),
+    usual: judged.usual,
     before: { total: countOfAll(before), net: netOf(before) },
-    countChange: changeOfCount(
-      { count: countOfAll(before), days },
-      { count: countOfAll(counts), days },
-      dispersionOf(volumes.slice(0, -1)),
-    ),
-    netChange: changeOfNet(netOf(before), netOf(counts)),
+    countChange: judged.changes[0] as RateChange,
+    netChange: judged.changes[1]!,
     direction: weeks,
     share: voice,
     onTopic,
@@ -107,26 +125,28 @@ function slicesOf(rows: readonly SliceRow[], part: 'channel' | 'language' | 'pla
 }
 
 /** Counts of the periods before and of this one, oldest first. */
-export async function periodCounts(
+async function comparedCounts(
   db: Database,
   question: LensQuestion,
-  period: Period,
-  before: number,
+  { edges, at, periods }: ComparedPeriods,
 ): Promise<SentimentCounts[]> {
-  const starts = periodStarts(period, before, question.context.zone)
-  const rows = await lensPeriods(db, question, { starts, end: period.to })
-  return starts.map((_, i) => rows.find((row) => row.period === i) ?? noCounts())
+  const rows = await lensPeriods(db, question, { starts: edges, end: endOf(periods) })
+  return at.map((edge) => rows.find((row) => row.period === edge) ?? noCounts())
 }
+
+const endOf = (periods: readonly Period[]) => periods[periods.length - 1]!.to
 
 async function weekCounts(
   db: Database,
   question: LensQuestion,
   period: Period,
 ): Promise<FiguresAnswer['direction']> {
-  // Up to the end of the time shown, so that a lens on last summer is told of last summer.
-  const week: Period = { from: daysBefore(period.to, 7, question.context.zone), to: period.to }
-  const starts = periodStarts(week, directionWeeks - 1, question.context.zone)
-  const counts = await periodCounts(db, question, week, directionWeeks - 1)
+  const { zone, now } = question.context
+  // Up to the end of the time shown, so that a lens on last summer is told of last summer; of whole days.
+  const end = period.to > now ? DateTime.fromMillis(now, { zone }).startOf('day').toMillis() : period.to
+  const starts = periodStarts({ from: daysBefore(end, 7, zone), to: end }, directionWeeks - 1, zone)
+  const rows = await lensPeriods(db, question, { starts, end })
+  const counts = starts.map((_, i) => rows.find((row) => row.period === i) ?? noCounts())
   const volumes = counts.map(countOfAll)
   const nets = counts.map((c) => netOf(c)?.net ?? null)
   const first = volumes.findIndex((n) => n > 0)

@@ -1,14 +1,21 @@
-import { changeOfCount, changeOfNet, dispersionOf, shareOfVoice } from '@murrabel/core/measures'
-import type { SentimentCounts, RivalRow, RivalsAnswer } from '@murrabel/contract'
+import {
+  bunchingOf,
+  changeOfCount,
+  changeOfNet,
+  shareOfVoice,
+  type Change,
+  type RateChange,
+} from '@murrabel/core/measures'
+import type { RivalRow, RivalsAnswer, SentimentCounts, UsualAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
 import { watchVoices } from '../../store/queries/watches/watchVoices.ts'
 import { publicFigures } from './publicFigures.ts'
-import { daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
+import { comparedPeriods, daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'
 import { addCounts, netOf, noCounts, countOfAll } from './sentimentCounts.ts'
-import { knownPeriods, usualOf } from './usual.ts'
+import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
 import { watchesInGroups } from '../../store/queries/watches/watches.ts'
 import { nameOfBrand } from '../../store/queries/brand/brand.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
@@ -23,60 +30,76 @@ export async function rivals(
   const context = await lensContext(parts, reader)
   const period = shownPeriod(lensOf(query), context)
   const sides = await watchesInGroups(db, reader.brandId)
-  const starts = periodStarts(period, usualPeriods, context.zone)
+  const compared = comparedPeriods(period, usualPeriods, context)
   const ids = sides.map(({ id }) => id)
   const [rows, now, before, brand] = await Promise.all([
-    watchPeriods(db, { reader, starts, end: period.to, zone: context.zone, watches: ids }),
-    watchVoices(db, { reader, ids, from: period.from, to: period.to }),
-    watchVoices(db, { reader, ids, from: starts[starts.length - 2]!, to: period.from }),
+    watchPeriods(db, { reader, starts: compared.edges, end: period.to, zone: context.zone, watches: ids }),
+    watchVoices(db, { reader, ids, ...period }),
+    watchVoices(db, { reader, ids, ...compared.periods[usualPeriods - 1]! }),
     nameOfBrand(db, reader.brandId),
   ])
-  const days = daysOf(period)
-  const counts = sides.map(({ id }) => periodsOf(rows, id))
-  const shares = shareOfVoice(counts.map((periods) => countOfAll(periods[usualPeriods]!)))
+  const known = knownPeriods(compared, context.since)
+  const sums = sides.map(({ id }) => ({
+    compared: compared.at.map((edge) => sumOf(rows, (row) => row.watch === id && row.period === edge)),
+    whole: sumOf(rows, (row) => row.watch === id && row.period >= compared.at[usualPeriods]!),
+    voices: now.find((v) => v.watch === id) ?? { voices: 0, reach: 0 },
+    voicesBefore: before.find((v) => v.watch === id)?.voices ?? 0,
+  }))
+  const shares = shareOfVoice(sums.map(({ whole }) => countOfAll(whole)))
+  const days = daysOf(compared.periods[usualPeriods]!)
+  // The page shows all rows beside each other: they are judged together.
+  const judged = judgedTogether(sums.map((sum) => judgedRow(sum, { days, known })))
   return {
     range: printPeriod(period),
     sides: await publicFigures(parts, reader, {
       period,
-      before: starts[starts.length - 2]!,
+      before: periodStarts(period, 1, context.zone)[0]!,
       zone: context.zone,
       names: new Map(sides.filter(({ ours }) => !ours).map(({ id, name }) => [id, name])),
       brandName: brand?.name ?? '',
     }),
-    rows: sides.map((side, i): RivalRow => {
-      const periods = counts[i]!
-      const [current, last] = [periods[usualPeriods]!, periods[usualPeriods - 1]!]
-      const heard = now.find((v) => v.watch === side.id)
-      const heardBefore = before.find((v) => v.watch === side.id)?.voices ?? 0
-      const volumes = periods.map(countOfAll)
+    rows: sides.map(({ id, name, ours }, i): RivalRow => {
+      const { whole, voices, voicesBefore } = sums[i]!
+      const { usual, changes } = judged[i]!
       return {
-        watch: { id: side.id, name: side.name },
-        ours: side.ours,
-        total: countOfAll(current),
-        usual: usualOf(countOfAll(current), volumes.slice(0, -1), knownPeriods(starts, context.since)),
+        watch: { id, name },
+        ours,
+        total: countOfAll(whole),
+        usual,
         share: shares[i] ?? null,
-        net: netOf(current),
-        netChange: changeOfNet(netOf(last), netOf(current)),
-        volumeChange: changeOfCount(
-          { count: countOfAll(last), days },
-          { count: countOfAll(current), days },
-          dispersionOf(volumes.slice(0, -1)),
-        ),
-        audience: {
-          voices: heard?.voices ?? 0,
-          before: heardBefore,
-          change: changeOfCount({ count: heardBefore, days }, { count: heard?.voices ?? 0, days }),
-        },
-        reach: heard?.reach ?? 0,
+        net: netOf(whole),
+        netChange: changes[0],
+        volumeChange: changes[1],
+        audience: { voices: voices.voices, before: voicesBefore, change: changes[2] },
+        reach: voices.reach,
       }
     }),
   }
 }
 
-function periodsOf(rows: readonly WatchPeriod[], watch: number): SentimentCounts[] {
-  return Array.from({ length: usualPeriods + 1 }, (_, period) =>
-    rows
-      .filter((row) => row.watch === watch && row.period === period)
-      .reduce<SentimentCounts>(addCounts, noCounts()),
-  )
+interface RivalSums {
+  /** Of the periods before and the present one up to now. */
+  compared: SentimentCounts[]
+  voices: { voices: number }
+  voicesBefore: number
 }
+
+function judgedRow(
+  { compared, voices, voicesBefore }: RivalSums,
+  { days, known }: { days: number; known: number },
+): { usual: UsualAnswer; changes: [Change | null, RateChange, RateChange] } {
+  const volumes = compared.map(countOfAll)
+  const [last, current] = [compared[usualPeriods - 1]!, compared[usualPeriods]!]
+  const per = (count: number) => ({ count, days })
+  return {
+    usual: usualOf(countOfAll(current), volumes.slice(0, -1), known),
+    changes: [
+      changeOfNet(netOf(last), netOf(current)),
+      changeOfCount(per(countOfAll(last)), per(countOfAll(current)), bunchingOf(volumes.slice(0, -1))),
+      changeOfCount(per(voicesBefore), per(voices.voices)),
+    ],
+  }
+}
+
+const sumOf = (rows: readonly WatchPeriod[], fits: (row: WatchPeriod) => boolean) =>
+  rows.filter(fits).reduce<SentimentCounts>(addCounts, noCounts())

@@ -44,6 +44,45 @@ export function periodStarts(period: Period, before: number, zone: string): numb
   return Array.from({ length: before + 1 }, (_, i) => back(before - i))
 }
 
+/** Periods that a period is compared with, the present one last. */
+export interface ComparedPeriods {
+  /** Where the periods and what lies between them begin, rising. */
+  edges: number[]
+  /** Which of the edges begin a period. */
+  at: number[]
+  periods: Period[]
+}
+
+const weekDays = 7
+
+/**
+ * The periods that say what is usual for one: so many of the same length before it. Of less than a week they are those of the
+ * same days of the weeks before: a Monday is no measure of a Sunday. Of a period that is not over, all end at its present hour.
+ */
+export function comparedPeriods(
+  { from, to }: Period,
+  before: number,
+  { zone, now }: { zone: string; now: number },
+): ComparedPeriods {
+  const short = to - from < (weekDays - 0.5) * day
+  const starts = short
+    ? Array.from({ length: before + 1 }, (_, i) => daysAfter(from, (i - before) * weekDays, zone))
+    : periodStarts({ from, to }, before, zone)
+  const hour = DateTime.fromMillis(now, { zone }).startOf('hour').toMillis()
+  const end = Math.max(from, Math.min(to, hour))
+  const periods = starts.map((start, i) => ({
+    from: start,
+    to: Math.min(starts[i + 1] ?? end, daysAfter(end, Math.round((start - from) / day), zone)),
+  }))
+  const edges = periods.flatMap((each, i) =>
+    each.to === (starts[i + 1] ?? to) ? [each.from] : [each.from, each.to],
+  )
+  return { edges, at: periods.map((each) => edges.indexOf(each.from)), periods }
+}
+
+const daysAfter = (at: number, days: number, zone: string) =>
+  DateTime.fromMillis(at, { zone }).plus({ days }).toMillis()
+
 /** About the middle of a period; of several days, the start of one. */
 export function halfOf({ from, to }: Period, zone: string): number {
   const middle = from + (to - from) / 2

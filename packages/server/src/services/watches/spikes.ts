@@ -1,5 +1,5 @@
 import { findSpikes, type Spike } from '@murrabel/core/measures'
-import { weekHourOf, type Lens, type LensContext } from '@murrabel/core/lens'
+import { weekHoursOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import { shortened } from '@murrabel/core/text'
 import type { SpikeAnswer, SpikesAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
@@ -55,7 +55,7 @@ export async function spikes(
   const first = counts.findIndex((n) => n > 0)
   const heard = first < 0 ? 0 : first
   const found = findSpikes(counts.slice(heard), {
-    weekHour: weekHourOf(start + heard * hour, context.zone),
+    weekHours: weekHoursOf(start + heard * hour, counts.length - heard, context.zone),
   }).filter((spike) => start + (heard + spike.end) * hour > shown.from)
   const origin = start + heard * hour
   const answers: SpikeAnswer[] = []
@@ -91,6 +91,7 @@ export async function explainSpike(
     from: new Date(period.from).toISOString(),
     to: new Date(period.to).toISOString(),
     open: spike.open,
+    newLevel: spike.newLevel,
     count: spike.count,
     expected: spike.expected,
     tail: spike.tail,

@@ -2,8 +2,15 @@ import type { SummariesAnswer, WatchSummary } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
-import { halfOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
-import { knownPeriods, usualOf } from './usual.ts'
+import {
+  comparedPeriods,
+  halfOf,
+  printPeriod,
+  shownPeriod,
+  type ComparedPeriods,
+  type Period,
+} from './shownRange.ts'
+import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
 import { watchIds } from '../../store/queries/watches/watches.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
 import { countOfAll, noCounts, netOf, addCounts } from './sentimentCounts.ts'
@@ -19,40 +26,68 @@ export async function watchSummaries(
 ): Promise<SummariesAnswer> {
   const context = await lensContext(parts, reader)
   const period = shownPeriod(lensOf(query), context)
-  const starts = periodStarts(period, usualPeriods, context.zone)
-  // Twice as many points as periods make the small line.
-  const halves = starts.flatMap((at, i) => [
-    at,
-    halfOf({ from: at, to: starts[i + 1] ?? period.to }, context.zone),
-  ])
   const { zone } = context
-  const rows = await watchPeriods(parts.db, { reader, starts: halves, end: period.to, zone })
-  const known = knownPeriods(starts, context.since)
+  const compared = comparedPeriods(period, usualPeriods, { zone, now: context.now })
+  const points = sparkPoints(period, compared, zone)
+  const rows = await watchPeriods(parts.db, { reader, starts: points.edges, end: period.to, zone })
+  const known = knownPeriods(compared, context.since)
   const watches = await watchIds(parts.db, reader.brandId)
   const byWatch = new Map<number, WatchPeriod[]>()
   for (const row of rows) byWatch.set(row.watch, [...(byWatch.get(row.watch) ?? []), row])
+  const all = watches.map(({ id }) => summary(id, byWatch.get(id) ?? [], { points, known }))
   return {
     range: printPeriod(period),
-    watches: watches.map(({ id }) => summary(id, byWatch.get(id) ?? [], { halves: halves.length, known })),
+    watches: judgedTogether(all.map((each) => ({ ...each, changes: [] }))).map(
+      ({ changes, ...each }) => each,
+    ),
   }
+}
+
+interface SparkPoints {
+  edges: number[]
+  /** Of each edge: the period it counts for, and the point of the small line; null lies between periods. */
+  of: { period: number | null; point: number | null }[]
+}
+
+/** Twice as many points as periods make the small line. */
+function sparkPoints(period: Period, { edges, at, periods }: ComparedPeriods, zone: string): SparkPoints {
+  const points: SparkPoints = { edges: [], of: [] }
+  const add = (edge: number, of: SparkPoints['of'][number]) => {
+    points.edges.push(edge)
+    points.of.push(of)
+  }
+  edges.forEach((edge, i) => {
+    const index = at.indexOf(i)
+    const last = index === periods.length - 1
+    // What comes after the present hour is shown, but not compared.
+    if (index < 0)
+      return add(edge, { period: null, point: i === edges.length - 1 ? 2 * periods.length - 1 : null })
+    const { from, to } = periods[index]!
+    add(from, { period: index, point: 2 * index })
+    const half = halfOf({ from, to: last ? period.to : to }, zone)
+    if (half > from && half < to) add(half, { period: index, point: 2 * index + 1 })
+  })
+  return points
 }
 
 function summary(
   id: number,
   rows: readonly WatchPeriod[],
-  { halves, known }: { halves: number; known: number },
+  { points, known }: { points: SparkPoints; known: number },
 ): WatchSummary {
-  const spark = new Array<number>(halves).fill(0)
+  const spark = new Array<number>(2 * (usualPeriods + 1)).fill(0)
+  const compared = new Array<number>(usualPeriods + 1).fill(0)
   let now = noCounts()
   for (const row of rows) {
-    spark[row.period] = countOfAll(row)
-    if (row.period >= halves - 2) now = addCounts(now, row)
+    const { period, point } = points.of[row.period]!
+    if (period !== null) compared[period]! += countOfAll(row)
+    if (point !== null) spark[point]! += countOfAll(row)
+    if (point !== null && point >= 2 * usualPeriods) now = addCounts(now, row)
   }
-  const whole = Array.from({ length: halves / 2 }, (_, i) => spark[2 * i]! + spark[2 * i + 1]!)
   return {
     id,
     count: countOfAll(now),
-    usual: usualOf(countOfAll(now), whole.slice(0, -1), known),
+    usual: usualOf(compared[usualPeriods]!, compared.slice(0, -1), known),
     net: netOf(now),
     spark,
   }

@@ -80,6 +80,11 @@ export const alerts = {
     would: 'Would have alerted you {n} time in {days} days | Would have alerted you {n} times in {days} days',
     wouldNot: 'Would not have alerted you in {days} days',
     aDay: '{n} a day',
+    falseNone:
+      'On ordinary days it keeps quiet: not once in two years made of your own days in random order.',
+    falseSome:
+      'On ordinary days it would still alert you about {n} a month (from your own days in random order).',
+    times: '{n} time | {n} times',
     tooOften: 'That is too often to be useful: choose a rarer condition or a longer quiet time.',
     here: 'Here',
   },

@@ -89,6 +89,11 @@ export const alerts: typeof english = {
     would: 'Vous aurait averti {n} fois en {days} jours | Vous aurait averti {n} fois en {days} jours',
     wouldNot: 'Ne vous aurait averti de rien en {days} jours',
     aDay: '{n} par jour',
+    falseNone:
+      'Les jours ordinaires, elle se tait : pas une fois en deux ans faits de vos propres jours, tirés au hasard.',
+    falseSome:
+      'Les jours ordinaires, elle vous avertirait encore environ {n} par mois (d’après vos propres jours, tirés au hasard).',
+    times: '{n} fois | {n} fois',
     tooOften:
       "C'est trop souvent pour être utile : choisissez une condition plus rare ou un silence plus long.",
     here: 'Ici',

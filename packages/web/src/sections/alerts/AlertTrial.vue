@@ -10,6 +10,13 @@ const { t, number, when, day } = useTexts()
 const { told } = useAlertTexts()
 const dayMs = 86_400_000
 
+const ordinary = computed(() => {
+  const most = trial.falseAMonth ?? 0
+  if (!most) return t('alerts.form.falseNone')
+  const shown = most < 10 ? Number(most.toPrecision(1)) : Math.round(most)
+  return t('alerts.form.falseSome', { n: t('alerts.form.times', { n: number(shown) }, shown === 1 ? 1 : 2) })
+})
+
 /** Where the firings lie in the days tried, as shares of the strip. */
 const marks = computed(() => {
   const end = Date.now()
@@ -32,6 +39,7 @@ const marks = computed(() => {
       }}</b>
       <template v-if="trial.aDay >= 1">, {{ t('alerts.form.aDay', { n: trial.aDay.toFixed(1) }) }}</template>
     </p>
+    <p v-if="trial.falseAMonth !== null" class="soft" data-test="alert-false">{{ ordinary }}</p>
     <p v-if="trial.tooOften" class="wrong">{{ t('alerts.form.tooOften') }}</p>
     <div v-if="marks.length" class="strip" role="img" :aria-label="t('alerts.form.here')">
       <i v-for="mark in marks" :key="mark.at" :style="{ left: mark.left }" :title="mark.title" />

@@ -97,13 +97,17 @@ const paths = computed(() =>
 )
 const volumeText = computed(() => {
   const volume = answer.value?.volume
+  if (volume && !volume.enough) return t('watch.comparing.few')
   return volume?.sure && volume.ratio !== null
     ? t('watch.comparing.sure', { ratio: times(volume.ratio, number) })
-    : t('watch.comparing.unsure')
+    : volume?.ratio && (volume.ratio >= 2 || volume.ratio <= 0.5)
+      ? t('watch.comparing.bunched', { ratio: times(volume.ratio, number) })
+      : t('watch.comparing.unsure')
 })
 const netText = computed(() => {
   const net = answer.value?.net
   if (!net) return t('watch.comparing.netNone')
+  if (!net.enough) return t('watch.comparing.netFew')
   return net.sure
     ? t('watch.comparing.netSure', { n: points(net.difference) })
     : t('watch.comparing.netUnsure')

@@ -20,10 +20,14 @@ const usualText = () =>
     low: number(Math.round(figures.usual.low ?? 0)),
     high: number(Math.round(figures.usual.high ?? 0)),
   })
+/** Of less than a week, the same days of the weeks before say what is usual. */
+const usualFrom = (n: number) =>
+  `${t(figures.range.days < 6.5 ? 'watch.usualFromWeekdays' : 'watch.usualFrom', { n })}. ${t('watch.together')}`
 function changeText(): string {
   const change = figures.netChange
   if (!change || !figures.before.net) return t('watch.change.none')
   const n = Math.abs(Math.round(change.difference * 100))
+  if (!change.enough) return t('watch.change.few')
   if (!change.sure) return t('watch.change.unsure', { before: points(figures.before.net.net) })
   return t(change.difference > 0 ? 'watch.change.rose' : 'watch.change.fell', { n })
 }
@@ -53,11 +57,7 @@ function changeText(): string {
           >
         </span>
       </dd>
-      <dd
-        class="note"
-        :class="figures.usual.verdict"
-        :title="t('watch.usualFrom', { n: figures.usual.periods })"
-      >
+      <dd class="note" :class="figures.usual.verdict" :title="usualFrom(figures.usual.periods)">
         <button type="button" class="plain" @click="emit('figures')">{{ usualText() }}</button>
       </dd>
     </div>

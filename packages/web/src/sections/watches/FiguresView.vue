@@ -38,6 +38,7 @@ const countChange = computed(() => {
   const change = figures.countChange
   if (!change) return t('watch.change.none')
   const n = number(figures.before.total)
+  if (!change.enough) return t('watch.change.few')
   return change.sure && change.ratio !== null
     ? t('watch.figures.changeSure', { ratio: times(change.ratio, number), n })
     : t('watch.figures.changeUnsure', { n })

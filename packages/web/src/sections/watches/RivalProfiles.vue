@@ -34,9 +34,11 @@ function sentence(side: PublicSide): string {
   const parts: string[] = []
   if (side.rating && !side.ours && side.ratingToOurs)
     parts.push(
-      side.ratingToOurs.sure
-        ? t(`watch.rivals.${side.ratingToOurs.difference > 0 ? 'ratedAbove' : 'ratedBelow'}`)
-        : t('watch.rivals.ratedAlike'),
+      !side.ratingToOurs.enough
+        ? t('watch.rivals.ratedFew')
+        : side.ratingToOurs.sure
+          ? t(`watch.rivals.${side.ratingToOurs.difference > 0 ? 'ratedAbove' : 'ratedBelow'}`)
+          : t('watch.rivals.ratedAlike'),
     )
   if (side.growth !== null)
     parts.push(

@@ -24,11 +24,13 @@ function sentence(row: RivalRow): string {
   const volume = t(`watch.rivals.sentence.${row.usual.verdict}`, { name: row.watch.name })
   const verdict = !row.net
     ? 'unfelt'
-    : !row.netChange?.sure
-      ? 'level'
-      : row.netChange.difference > 0
-        ? 'rose'
-        : 'fell'
+    : !row.netChange?.enough
+      ? 'few'
+      : !row.netChange.sure
+        ? 'level'
+        : row.netChange.difference > 0
+          ? 'rose'
+          : 'fell'
   return `${volume}; ${t(`watch.rivals.${verdict}`)}`
 }
 function people(row: RivalRow): string {
@@ -96,6 +98,7 @@ const to = (row: RivalRow) => ({ path: '/watch', query: { watch: row.watch.id } 
           </tr>
         </tbody>
       </table>
+      <p v-if="asked.answer.value.rows.length > 1" class="soft together">{{ t('watch.together') }}</p>
       <RivalProfiles
         :sides="asked.answer.value.sides"
         :rows="asked.answer.value.rows"
@@ -106,6 +109,9 @@ const to = (row: RivalRow) => ({ path: '/watch', query: { watch: row.watch.id } 
 </template>
 
 <style scoped>
+.together {
+  margin-top: 8px;
+}
 .rivals :deep(table) {
   width: 100%;
   border-collapse: collapse;

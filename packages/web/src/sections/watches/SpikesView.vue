@@ -59,7 +59,8 @@ const range = (spike: SpikeAnswer) => ({
         <header>
           <h3>{{ when(spike.from) }} – {{ when(spike.to) }}</h3>
           <span class="soft">{{ t('watch.spikes.hours', { n: hours(spike) }, hours(spike)) }}</span>
-          <b v-if="spike.open" class="open">{{ t('watch.spikes.open') }}</b>
+          <b v-if="spike.newLevel" class="open">{{ t('watch.spikes.newLevel') }}</b>
+          <b v-else-if="spike.open" class="open">{{ t('watch.spikes.open') }}</b>
           <button
             type="button"
             class="button"

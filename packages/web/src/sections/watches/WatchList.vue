@@ -127,6 +127,9 @@ function state(item: WatchAnswer): string | null {
           </span>
         </button>
       </template>
+      <p v-if="summaries?.watches.some(({ usual }) => usual.verdict !== 'usual')" class="soft together">
+        {{ t('watch.together') }}
+      </p>
       <div v-if="brand.mayCall('createWatch')" class="new">
         <button type="button" class="button" @click="emit('create')">{{ t('watch.new') }}</button>
         <button type="button" class="button" @click="emit('group', null)">{{ t('watch.newGroup') }}</button>
@@ -137,6 +140,10 @@ function state(item: WatchAnswer): string | null {
 </template>
 
 <style scoped>
+.together {
+  margin: 8px 16px;
+  font-size: 12px;
+}
 .side {
   display: flex;
   flex-direction: column;
