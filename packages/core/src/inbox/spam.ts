@@ -1,5 +1,5 @@
-import { distance, simHash, type SimHash } from '../stories/index.ts'
 import { placedWords } from '../text/index.ts'
+import { distance, simHash, type SimHash } from './simHash.ts'
 
 /** Short texts are much alike without being copies: "Is the 9:45 on time?" says nothing of its sender. */
 const spamWords = 20

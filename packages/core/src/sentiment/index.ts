@@ -10,3 +10,4 @@ export {
   type CompiledAspects,
 } from './aspects.ts'
 export { sentimentOfStars, starsContradict } from './stars.ts'
+export { senseOfWord, type WordSense } from './lists/opinion.ts'

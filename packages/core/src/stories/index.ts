@@ -1,2 +1,3 @@
-export { bands, distance, simHash, storyDistance, storyWords, type SimHash } from './simHash.ts'
-export { stories, StoryBook, type StoryEntry } from './stories.ts'
+export { hash32 } from './hash32.ts'
+export { StoryBook, stories, type StoryEntry } from './storyBook.ts'
+export { storyPrint, storyWords, type StoryPrint } from './storyPrint.ts'

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { phraseWords, searchWords } from '@murrabel/core/lens'
 import { readMeaning } from '@murrabel/core/meaning'
 import { readSentiment } from '@murrabel/core/sentiment'
-import { simHash } from '@murrabel/core/stories'
+import { storyPrint } from '@murrabel/core/stories'
 import {
   cleanLine,
   cleanText,
@@ -38,7 +38,7 @@ const readers: Record<string, (text: string) => unknown> = {
   'sentiment in English': (text) => readSentiment(text, { language: 'en' }),
   meaning: (text) => readMeaning(text),
   'sentiment in French': (text) => readSentiment(text, { language: 'fr' }),
-  simHash: (text) => simHash(placedWords(text).map(({ word }) => word)),
+  storyPrint,
   watches: (text) => watches.match({ text, language: 'en', channel: 'posts' }),
 }
 

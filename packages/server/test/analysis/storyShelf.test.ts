@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest'
-import { simHash } from '@murrabel/core/stories'
-import { placedWords } from '@murrabel/core/text'
+import { storyPrint } from '@murrabel/core/stories'
 import { createBrand, migrate, openDatabase, type Database } from '@murrabel/server'
 import { StoryShelf } from '../../src/services/analysis/storyShelf.ts'
 import { freshDatabase, type TestDatabase } from '../support/database.ts'
@@ -42,7 +41,7 @@ let lastId = 1000
 const place = (shelf: StoryShelf, text: string) =>
   db.inTransaction(async (tx) => {
     const id = ++lastId
-    const print = simHash(placedWords(text).map(({ word }) => word))
+    const print = storyPrint(text)
     const stories = await shelf.place(db, [{ id, at, print }], tx)
     return { id, story: stories.get(id) ?? null }
   })

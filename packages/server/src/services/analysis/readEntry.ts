@@ -2,7 +2,7 @@ import { applyAnswers, applyModel } from '@murrabel/core/learning'
 import type { EntryKind } from '@murrabel/core/lens'
 import { readMeaning, textKindOf, type Wish } from '@murrabel/core/meaning'
 import { sentimentOfAspects, type Sentiment, type SentimentReading } from '@murrabel/core/sentiment'
-import { simHash, type SimHash } from '@murrabel/core/stories'
+import { storyPrint, type StoryPrint } from '@murrabel/core/stories'
 import { detectLanguage, joinOwnTitle, joinTitle, placedWords, type PlacedWord } from '@murrabel/core/text'
 import type { Teaching } from './teaching.ts'
 
@@ -35,7 +35,7 @@ export interface EntryReading extends EntryMeaning {
   language: string
   words: PlacedWord[]
   /** Null for what can be no story: short, private, or our own. */
-  print: SimHash | null
+  print: StoryPrint | null
 }
 
 /** What is kept of what an entry means, as the database takes it. */
@@ -53,7 +53,7 @@ export interface StoredReading extends StoredMeaning {
   language: string
   /** A tsvector as text. */
   search: string
-  print: SimHash | null
+  print: StoryPrint | null
 }
 
 export const storedReading = ({ language, words, print, ...meaning }: EntryReading): StoredReading => ({
@@ -87,8 +87,8 @@ export function readEntry(entry: ReadableEntry, teaching: Teaching): EntryReadin
 export function printOf(
   { direction, private: isPrivate, text }: Pick<ReadableEntry, 'direction' | 'private' | 'text'>,
   words: readonly PlacedWord[] = placedWords(text),
-): SimHash | null {
-  return direction === 'in' && !isPrivate ? simHash(words.map(({ word }) => word)) : null
+): StoryPrint | null {
+  return direction === 'in' && !isPrivate ? storyPrint(text, words) : null
 }
 
 /** A wish that is less likely than this is not told. */

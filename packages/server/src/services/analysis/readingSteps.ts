@@ -6,7 +6,7 @@ export const readingSteps = {
   language: { version: 1, then: ['sentiment', 'watches'] },
   words: { version: 2, then: [] },
   sentiment: { version: 4, then: [] },
-  stories: { version: 2, then: [] },
+  stories: { version: 3, then: [] },
   watches: { version: 2, then: [] },
 } as const satisfies Record<string, { version: number; then: readonly string[] }>
 

@@ -1,6 +1,6 @@
-import { StoryBook, type SimHash } from '@murrabel/core/stories'
+import { StoryBook, type StoryPrint } from '@murrabel/core/stories'
 import type { Database, Tx } from '../../store/database.ts'
-import { storedPrint } from '../../store/storedPrint.ts'
+import { printStored, storedPrint } from '../../store/storedPrint.ts'
 import {
   keepStoryChanges,
   nextStoriesVersion,
@@ -20,7 +20,7 @@ const periodOf = (at: Date) => Math.floor(at.getTime() / periodMs)
 export interface StoryCandidate {
   id: number
   at: Date
-  print: SimHash | null
+  print: StoryPrint | null
 }
 
 /**
@@ -72,7 +72,7 @@ export class StoryShelf {
     return placed
   }
 
-  private async find(db: Database, period: number, print: SimHash, tx: Tx): Promise<number | null> {
+  private async find(db: Database, period: number, print: StoryPrint, tx: Tx): Promise<number | null> {
     for (const near of [period, period - 1, period + 1]) {
       const story = (await this.book(db, near, tx)).find(print)
       if (story !== null) return story
@@ -103,8 +103,7 @@ export class StoryShelf {
       tx,
     )
     if (new Set(placed.map((each) => each.version)).size !== steps) return false
-    for (const { at, high, low, story } of placed)
-      this.books.get(periodOf(at))?.add({ high: high >>> 0, low: low >>> 0 }, story)
+    for (const { at, print, story } of placed) this.books.get(periodOf(at))?.add(printStored(print), story)
     return true
   }
 
@@ -127,7 +126,7 @@ export class StoryShelf {
       tx,
     )
     const book = new StoryBook()
-    for (const { id, story, high, low } of rows) book.add({ high: high >>> 0, low: low >>> 0 }, story ?? id)
+    for (const { id, story, print } of rows) book.add(printStored(print), story ?? id)
     this.books.set(period, book)
     for (const oldest of this.books.keys()) if (this.books.size > periodsKept) this.books.delete(oldest)
     return book

@@ -3,7 +3,7 @@ import type { ThreadChangeAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import type { Database, Tx } from '../../store/database.ts'
-import { storedPrint } from '../../store/storedPrint.ts'
+import { storedSpamPrint } from '../../store/storedPrint.ts'
 import { lockThreadIfFree, type LockedThread } from '../../store/queries/inbox/change.ts'
 import {
   leadWords,
@@ -71,7 +71,7 @@ async function mark(
   tx: Tx,
 ): Promise<void> {
   const words = await leadWords(db, id, tx)
-  const print = words ? storedPrint(spamPrint(words)) : null
+  const print = words ? storedSpamPrint(spamPrint(words)) : null
   await setMark(db, { threadId: id, brandId, spam, byId: reader.colleagueId, print }, tx)
 }
 

@@ -59,6 +59,7 @@ import * as regrouping from './0060-regrouping.ts'
 import * as draftFiles from './0061-draft-files.ts'
 import * as openByColleague from './0062-open-by-colleague.ts'
 import * as regroupedVisits from './0063-regrouped-visits.ts'
+import * as wordPrints from './0064-word-prints.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -127,4 +128,5 @@ export const migrations = [
   { name: '0061-draft-files', ...draftFiles },
   { name: '0062-open-by-colleague', ...openByColleague },
   { name: '0063-regrouped-visits', ...regroupedVisits },
+  { name: '0064-word-prints', ...wordPrints },
 ]

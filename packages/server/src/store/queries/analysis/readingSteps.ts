@@ -97,13 +97,13 @@ export const setStories = async (
     ids,
     prints,
     stories,
-  }: { ids: readonly number[]; prints: readonly (string | null)[]; stories: readonly (number | null)[] },
+  }: { ids: readonly number[]; prints: readonly (Buffer | null)[]; stories: readonly (number | null)[] },
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
     `UPDATE entries e
      SET print = n.print, story_id = n.story
-     FROM unnest($1::bigint[], $2::bigint[], $3::bigint[]) AS n (id, print, story)
+     FROM unnest($1::bigint[], $2::bytea[], $3::bigint[]) AS n (id, print, story)
      WHERE e.id = n.id AND (e.print IS DISTINCT FROM n.print OR e.story_id IS DISTINCT FROM n.story)`,
     [ids, prints, stories],
     tx,

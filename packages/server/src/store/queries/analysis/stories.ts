@@ -28,9 +28,9 @@ export const printsBetween = (
   db: Database,
   { brandId, from, to, upTo }: { brandId: number; from: Date; to: Date; upTo: number | null },
   tx?: Tx,
-): Promise<{ id: number; story: number | null; high: number; low: number }[]> =>
-  db.rows<{ id: number; story: number | null; high: number; low: number }>(
-    `SELECT id, story_id AS story, (print >> 32)::int AS high, (print & 4294967295) AS low
+): Promise<{ id: number; story: number | null; print: Buffer }[]> =>
+  db.rows<{ id: number; story: number | null; print: Buffer }>(
+    `SELECT id, story_id AS story, print
      FROM entries
      WHERE brand_id = $1 AND at >= $2 AND at < $3 AND print IS NOT NULL
        AND ($4::bigint IS NULL OR id <= $4)
@@ -55,14 +55,14 @@ export const keepStoryChanges = async (
     brandId: number
     version: number
     at: readonly Date[]
-    prints: readonly (string | null)[]
+    prints: readonly (Buffer | null)[]
     stories: readonly number[]
   },
   tx?: Tx,
 ): Promise<void> => {
   await db.rows(
     `INSERT INTO story_changes (brand_id, version, at, prints, stories)
-     VALUES ($1, $2, $3::timestamptz[], $4::bigint[], $5::bigint[])`,
+     VALUES ($1, $2, $3::timestamptz[], $4::bytea[], $5::bigint[])`,
     [brandId, version, at, prints, stories],
     tx,
   )
@@ -76,8 +76,7 @@ export const keepStoryChanges = async (
 export interface PlacedPrint {
   version: number
   at: Date
-  high: number
-  low: number
+  print: Buffer
   story: number
 }
 
@@ -88,7 +87,7 @@ export const storyChangesBetween = (
   tx?: Tx,
 ): Promise<PlacedPrint[]> =>
   db.rows<PlacedPrint>(
-    `SELECT c.version, n.at, (n.print >> 32)::int AS high, (n.print & 4294967295) AS low, n.story
+    `SELECT c.version, n.at, n.print, n.story
      FROM story_changes c
      CROSS JOIN unnest(c.at, c.prints, c.stories) AS n (at, print, story)
      WHERE c.brand_id = $1 AND c.version > $2 AND c.version < $3

@@ -88,7 +88,7 @@ export interface EntryReadingRow {
   spans: string
   /** A tsvector as text. */
   search: string
-  print: string | null
+  print: Buffer | null
   story: number | null
   wish: string | null
   wishConfidence: number | null
@@ -111,7 +111,7 @@ export const setReadings = async (
        wish = n.wish, wish_confidence = n.wish_confidence, wants_answer = n.wants_answer, stars_differ = n.stars_differ,
        lead = (e.id = ANY($11::bigint[])), analysed_at = $1
      FROM unnest(
-         $2::bigint[], $3::text[], $4::text[], $5::real[], $6::real[], $7::jsonb[], $8::text[], $9::bigint[], $10::bigint[],
+         $2::bigint[], $3::text[], $4::text[], $5::real[], $6::real[], $7::jsonb[], $8::text[], $9::bytea[], $10::bigint[],
          $12::text[], $13::real[], $14::real[], $15::bool[]
        ) AS n (id, language, sentiment, score, confidence, spans, search, print, story, wish, wish_confidence, wants_answer, stars_differ)
      WHERE e.id = n.id`,

@@ -1,5 +1,5 @@
 import type { SpamMark } from '@murrabel/core/inbox'
-import type { SimHash } from '@murrabel/core/stories'
+import type { SimHash } from '@murrabel/core/inbox'
 import type { Database, Tx } from '../../database.ts'
 
 /** So many of the latest marks teach. */
