@@ -1,12 +1,22 @@
 import { writeFileSync } from 'node:fs'
-import { businessTimeFigures } from './businessTime.ts'
-import type { SimulatedFigure } from './figure.ts'
+import { alertFigures } from './alerts.ts'
 import { netFigures, ratingFigures } from './averages.ts'
+import { businessTimeFigures } from './businessTime.ts'
+import { countFigures, directionFigures, usualFigures } from './counts.ts'
+import type { SimulatedFigure } from './figure.ts'
+import { falseSpikeFigures, levelFigures, spikePowerFigures } from './spikes.ts'
+import { storyFigures } from './stories.ts'
 
 /** What is claimed of the figures of the core, and what simulations give; writes docs/statistics.md. */
 const sections: [string, () => SimulatedFigure[]][] = [
-  ['Ratings', () => ratingFigures()],
+  ['Spikes', () => [...falseSpikeFigures(), ...levelFigures(), ...spikePowerFigures()]],
+  ['Alerts', () => alertFigures()],
+  ['Usual ranges', () => usualFigures()],
+  ['Changes of counts', () => countFigures()],
+  ['Directions', () => directionFigures()],
   ['Net sentiment', () => netFigures()],
+  ['Ratings', () => ratingFigures()],
+  ['Copies', () => storyFigures()],
   ['Business time', () => businessTimeFigures()],
 ]
 

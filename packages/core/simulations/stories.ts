@@ -31,7 +31,7 @@ type Draw = () => number
 const pick = <T>(list: readonly T[], draw: Draw): T => list[Math.floor(draw() * list.length)]!
 
 /** Something said of a crossing, of two to six sentences. */
-export function said(draw: Draw): string {
+function said(draw: Draw): string {
   const sentence = () =>
     [
       () =>
@@ -67,7 +67,7 @@ const notices: ((draw: Draw) => string)[] = [
     `Route ${1 + Math.floor(draw() * 30)}: no bicycles on the boat to ${pick(places, draw)} this ${pick(days, draw)}, as there is a market on the other side and the deck is full of stalls.`,
 ]
 
-export function changed(text: string, share: number, draw: Draw): string {
+function changed(text: string, share: number, draw: Draw): string {
   const list = words(text)
   const others = [...who, ...did, ...what, ...how]
   const places = new Set<number>()
@@ -75,7 +75,7 @@ export function changed(text: string, share: number, draw: Draw): string {
   return list.map((word, i) => (places.has(i) ? pick(others, draw) : word)).join(' ')
 }
 
-export const shorter = (text: string) =>
+const shorter = (text: string) =>
   words(text)
     .slice(0, Math.ceil(words(text).length * 0.75))
     .join(' ')

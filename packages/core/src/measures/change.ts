@@ -163,7 +163,7 @@ const burstMean = 5
  * How much counts of equal periods come in bunches, told from several rows of them, each about its own mean; without the greatest
  * of a row where the others have never seen the like.
  *
- * @example bunchingOfRows([[4, 6], [40, 60]]) // {"dispersion":3.67,"freedom":2}
+ * @example bunchingOfRows([[4, 6], [40, 60]]) // {"dispersion":3.673,"freedom":2}
  */
 export function bunchingOfRows(rows: readonly (readonly number[])[]): Bunching {
   let [squares, expected, freedom] = [0, 0, 0]

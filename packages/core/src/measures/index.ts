@@ -34,4 +34,4 @@ export {
   type VoiceLeaning,
   type VoiceReading,
 } from './voices.ts'
-export { findSpikes, spikeDefaults, type Spike, type SpikeOptions } from './spikes.ts'
+export { findSpikes, joinSpikes, spikeDefaults, type Spike, type SpikeOptions } from './spikes.ts'

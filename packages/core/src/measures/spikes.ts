@@ -60,6 +60,10 @@ const lastingEntries = 40
 const newLevelDays = 14
 const newLevelRatio = 1.3
 const newLevelOn = 11
+const latestDays = 4
+const latestRatio = 1.15
+const newLevelChance = 1e-3
+const commonDispersion = 3
 const forget = 2 ** (-1 / levelHalfLifeHours)
 const forgetLasting = 2 ** (-1 / (6 * levelHalfLifeHours))
 
@@ -126,6 +130,36 @@ const begun = ({ first, tail }: Alarm, hour: number): Spike => ({
   newLevel: false,
 })
 
+/** Hours between two spikes of one event: what comes up again the morning after. */
+const oneEvent = 12
+
+/**
+ * Spikes as one tells of them: those that follow each other closely are one. An alert tells of each, since it does not know what follows.
+ *
+ * @param spikes in their order
+ * @returns the same when they lie apart
+ */
+export function joinSpikes(spikes: readonly Spike[]): Spike[] {
+  const joined: Spike[] = []
+  for (const spike of spikes) {
+    const last = joined[joined.length - 1]
+    if (!last || spike.first - last.end > oneEvent) {
+      joined.push(spike)
+      continue
+    }
+    joined[joined.length - 1] = {
+      ...last,
+      end: spike.end,
+      count: last.count + spike.count,
+      expected: last.expected + spike.expected,
+      tail: Math.min(last.tail, spike.tail),
+      open: spike.open,
+      newLevel: last.newLevel || spike.newLevel,
+    }
+  }
+  return joined
+}
+
 interface Alarm {
   first: number
   tail: number
@@ -156,7 +190,8 @@ function strongest(
     // So near to what is expected no window's chance is small: the tail need not be worked out.
     if (count < expected + 2 * Math.sqrt(expected + expected ** 2 / shape)) continue
     const tail = gammaPoissonTail(count, expected, shape)
-    const ratio = tail / (all * shareOf(length))
+    // What is left of a window after an earlier spike is a shorter window.
+    const ratio = tail / (all * shareOf(hour + 1 - from))
     if (ratio < 1 && (!best || ratio < best.ratio)) best = { alarm: { first: from, tail }, ratio }
   }
   return best && { ...best.alarm, first: steepest(counts, baseline, best.alarm.first, hour) }
@@ -322,7 +357,16 @@ class Baseline {
       kept.reduce((sum, d) => sum + d.beyond, 0),
       kept.reduce((sum, d) => sum + d.usual, 0),
     ]
-    return days[newLevelDays - newLevelOn]!.beyond > 0 && beyond > (newLevelRatio - 1) * usual
+    if (days[newLevelDays - newLevelOn]!.beyond <= 0 || beyond <= (newLevelRatio - 1) * usual) return false
+    // What dies away after a spike is none either: the last days lie above, too, and all of it more than chance would have it.
+    const latest = this.between(hour + 1 - latestDays * day, hour + 1).count
+    const usually = before * (this.shareSums[hour + 1]! - this.shareSums[hour + 1 - latestDays * day]!)
+    // The scatter of these days is that of two levels; bunches are taken to be as large as they commonly are.
+    const shape = 1 / (1 / (this.levelCount + 0.5) + (commonDispersion - 1) / Math.max(usual, 1e-9))
+    return (
+      latest > latestRatio * usually &&
+      gammaPoissonTail(Math.floor(beyond + usual), usual, shape) < newLevelChance
+    )
   }
 
   /** What the last days brought is the level from now on. */

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { findSpikes } from '@murrabel/core/measures'
+import { findSpikes, joinSpikes } from '@murrabel/core/measures'
 import { weekHoursOf } from '@murrabel/core/lens'
 import { bunched, poisson, seeded } from '../support/random.ts'
 
@@ -90,6 +90,35 @@ describe('spikes', () => {
       expect(spikes.filter((s) => s.found > 15 * week && s.found < burst)).toHaveLength(0)
     },
   )
+  test('what comes up again the morning after is told with it', () => {
+    const spike = {
+      first: 10,
+      end: 20,
+      found: 12,
+      count: 90,
+      expected: 3,
+      tail: 1e-9,
+      open: false,
+      newLevel: false,
+    }
+    const after = { ...spike, first: 30, end: 34, found: 31, count: 8, expected: 1, tail: 1e-5, open: true }
+    expect(joinSpikes([spike, after, { ...after, first: 60, end: 62 }])).toEqual([
+      { ...spike, end: 34, count: 98, expected: 4, open: true },
+      { ...after, first: 60, end: 62 },
+    ])
+  })
+  test('what dies away after a spike of little is no new level', () => {
+    let levels = 0
+    for (let seed = 0; seed < 40; seed++) {
+      const random = seeded(seed)
+      const counts = Array.from({ length: 16 * week }, () => poisson(0.035, random))
+      const end = 10 * week + 34
+      for (let h = 10 * week; h < end; h++) counts[h]! += poisson(10, random)
+      for (let h = end; h < end + 12 * 24; h++) counts[h]! += poisson(0.25 * Math.exp((end - h) / 60), random)
+      levels += findSpikes(counts).filter((s) => s.newLevel).length
+    }
+    expect(levels).toBeLessThan(3)
+  })
   test('a change of the clock moves nothing', () => {
     const clock = weekHoursOf(Date.UTC(2026, 7, 3), 20 * week, 'Europe/London')
     const random = seeded(10)

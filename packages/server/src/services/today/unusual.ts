@@ -1,5 +1,12 @@
 import { blankLens, weekHoursOf, type Lens, type LensContext } from '@murrabel/core/lens'
-import { direction, findSpikes, netMinimum, netSentiment, type Spike } from '@murrabel/core/measures'
+import {
+  direction,
+  findSpikes,
+  joinSpikes,
+  netMinimum,
+  netSentiment,
+  type Spike,
+} from '@murrabel/core/measures'
 import { surenessOf } from '@murrabel/core/today'
 import type { Unusual } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
@@ -56,7 +63,7 @@ async function spikesNow(parts: Parts, reader: Reader, context: LensContext): Pr
     if (first < 0) continue
     const origin = start + first * hour
     const weekHours = weekHoursOf(origin, counts.length - first, context.zone)
-    const spike = findSpikes(counts.slice(first), { weekHours }).at(-1)
+    const spike = joinSpikes(findSpikes(counts.slice(first), { weekHours })).at(-1)
     if (spike && origin + spike.end * hour > context.now - spikeNewsMs)
       found.push({ watch, spike, origin, lens })
   }

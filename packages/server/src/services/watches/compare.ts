@@ -1,14 +1,24 @@
-import { bucketStarts } from '@murrabel/core/measures'
-import { bunchingOf, changeOfCount, changeOfNet, share } from '@murrabel/core/measures'
+import {
+  bucketStarts,
+  bunchingOf,
+  changeOfCount,
+  changeOfNet,
+  share,
+  usualMinimum,
+} from '@murrabel/core/measures'
 import { printLens, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { ComparedSide, CompareAnswer, TideBucket } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import type { LensQuestion } from '../../store/queries/entries/lensSlices.ts'
 import { lensTexts } from '../../store/queries/entries/lensTexts.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { askedWords, backgroundNeeded, phraseAnswer, phrasesOfLens } from './phrases.ts'
-import { daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
+import { comparedCounts } from './comparedCounts.ts'
+import { comparedPeriods, daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
+import { usualPeriods } from './summaries.ts'
+import { knownPeriods } from './usual.ts'
 import { addCounts, netOf, noCounts, countOfAll } from './sentimentCounts.ts'
 import { groupName } from '../../store/queries/watches/groups.ts'
 import { watchName } from '../../store/queries/watches/watches.ts'
@@ -62,17 +72,39 @@ export async function compare(
     days,
     bunching: bunchingOf(series.map(countOfAll)),
   })
+  // Two times of one thing: how such times have varied before, as the figures of it say.
+  const sameSubject = lensOne.watch === lensTwo.watch && lensOne.group === lensTwo.group
+  const before = sameSubject ? await countsBefore(parts, { reader, context, ...one }) : []
+  const shared = before.length >= usualMinimum ? bunchingOf(before) : undefined
   return {
     unit,
     one: left,
     two: right,
-    volume: changeOfCount(countOf(right), countOf(left)),
+    volume: shared
+      ? changeOfCount(
+          { count: right.total, days: right.days },
+          { count: left.total, days: left.days },
+          shared,
+        )
+      : changeOfCount(countOf(right), countOf(left)),
     net: changeOfNet(right.net, left.net),
     share: share(left.total, left.total + right.total),
     phrasesOne: told.found.phrases.slice(0, phraseLimit).map(phraseAnswer),
     phrasesTwo: toldBack.found.phrases.slice(0, phraseLimit).map(phraseAnswer),
     fromOther: [told.other, toldBack.other],
   }
+}
+
+/** Counts of the periods before one that lie within what was collected. */
+async function countsBefore(
+  { db }: Parts,
+  { lens, period, ...question }: LensQuestion & { period: Period },
+): Promise<number[]> {
+  const { context } = question
+  const compared = comparedPeriods(period, usualPeriods, context)
+  const counts = await comparedCounts(db, { ...question, lens: { ...lens, range: null } }, compared)
+  const known = knownPeriods(compared, context.since)
+  return known > 0 ? counts.slice(0, -1).slice(-known).map(countOfAll) : []
 }
 
 const pairsOf = (text: unknown): Record<string, string> =>

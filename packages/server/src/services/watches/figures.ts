@@ -39,6 +39,7 @@ import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
 import { peersOf } from '../../store/queries/watches/watches.ts'
 import { markCounts } from '../../store/queries/watches/marks.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
+import { comparedCounts } from './comparedCounts.ts'
 
 /** Weeks that a direction is read from when the periods before reach no further. */
 const directionWeeks = 12
@@ -123,18 +124,6 @@ function slicesOf(rows: readonly SliceRow[], part: 'channel' | 'language' | 'pla
     }))
     .sort((a, b) => countOfAll(b) - countOfAll(a))
 }
-
-/** Counts of the periods before and of this one, oldest first. */
-async function comparedCounts(
-  db: Database,
-  question: LensQuestion,
-  { edges, at, periods }: ComparedPeriods,
-): Promise<SentimentCounts[]> {
-  const rows = await lensPeriods(db, question, { starts: edges, end: endOf(periods) })
-  return at.map((edge) => rows.find((row) => row.period === edge) ?? noCounts())
-}
-
-const endOf = (periods: readonly Period[]) => periods[periods.length - 1]!.to
 
 async function weekCounts(
   db: Database,

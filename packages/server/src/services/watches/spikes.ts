@@ -1,4 +1,4 @@
-import { findSpikes, type Spike } from '@murrabel/core/measures'
+import { findSpikes, joinSpikes, type Spike } from '@murrabel/core/measures'
 import { weekHoursOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import { shortened } from '@murrabel/core/text'
 import type { SpikeAnswer, SpikesAnswer } from '@murrabel/contract'
@@ -54,9 +54,10 @@ export async function spikes(
   })
   const first = counts.findIndex((n) => n > 0)
   const heard = first < 0 ? 0 : first
-  const found = findSpikes(counts.slice(heard), {
-    weekHours: weekHoursOf(start + heard * hour, counts.length - heard, context.zone),
-  }).filter((spike) => start + (heard + spike.end) * hour > shown.from)
+  const weekHours = weekHoursOf(start + heard * hour, counts.length - heard, context.zone)
+  const found = joinSpikes(findSpikes(counts.slice(heard), { weekHours })).filter(
+    (spike) => start + (heard + spike.end) * hour > shown.from,
+  )
   const origin = start + heard * hour
   const answers: SpikeAnswer[] = []
   for (const spike of found.slice(-explained).reverse())

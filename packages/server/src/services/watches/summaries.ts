@@ -37,9 +37,7 @@ export async function watchSummaries(
   const all = watches.map(({ id }) => summary(id, byWatch.get(id) ?? [], { points, known }))
   return {
     range: printPeriod(period),
-    watches: judgedTogether(all.map((each) => ({ ...each, changes: [] }))).map(
-      ({ changes, ...each }) => each,
-    ),
+    watches: judgedTogether(all),
   }
 }
 

@@ -19,27 +19,35 @@ export function knownPeriods({ periods }: ComparedPeriods, first: number | null 
 
 interface Judged {
   usual: UsualAnswer
-  changes: readonly (Change | null)[]
+  changes?: readonly (Change | null)[]
 }
 
 /**
- * What is shown on one screen, with only so much of it called unusual or a clear change that a tenth of that may be chance.
+ * What is shown on one screen, with only so much of it called unusual, and only so much a clear change, that a tenth of either may be
+ * chance.
  *
  * @param rows a row's usual and changes; they are judged over all rows, and come back in the same order
  */
 export function judgedTogether<T extends Judged>(rows: readonly T[]): T[] {
-  const all = rows.flatMap(({ usual, changes }) => [
-    ...(usual.verdict === 'tooLittleHistory' ? [] : [usual.p]),
-    ...changes.flatMap((change) => (change?.enough ? [change.p] : [])),
-  ])
-  const held = heldTogether(all)
-  const most = Math.max(-1, ...all.filter((_, i) => held[i]))
+  const usuals = rows.filter(({ usual }) => usual.verdict !== 'tooLittleHistory').map(({ usual }) => usual.p)
+  const changes = rows.flatMap((row) =>
+    (row.changes ?? []).flatMap((change) => (change?.enough ? [change.p] : [])),
+  )
+  const [rare, clear] = [mostHeld(usuals), mostHeld(changes)]
   return rows.map((row) => ({
     ...row,
     usual:
-      row.usual.verdict === 'tooLittleHistory' || row.usual.p <= most
+      row.usual.verdict === 'tooLittleHistory' || row.usual.p <= rare
         ? row.usual
         : { ...row.usual, verdict: 'usual' },
-    changes: row.changes.map((change) => change && { ...change, sure: change.sure && change.p <= most }),
+    ...(row.changes && {
+      changes: row.changes.map((change) => change && { ...change, sure: change.sure && change.p <= clear }),
+    }),
   }))
+}
+
+/** The greatest chance that is still held; -1 for none. */
+const mostHeld = (ps: readonly number[]) => {
+  const held = heldTogether(ps)
+  return Math.max(-1, ...ps.filter((_, i) => held[i]))
 }

@@ -109,7 +109,9 @@ const netText = computed(() => {
   if (!net) return t('watch.comparing.netNone')
   if (!net.enough) return t('watch.comparing.netFew')
   return net.sure
-    ? t('watch.comparing.netSure', { n: points(net.difference) })
+    ? t(net.difference > 0 ? 'watch.comparing.netHigher' : 'watch.comparing.netLower', {
+        n: Math.abs(Math.round(100 * net.difference)),
+      })
     : t('watch.comparing.netUnsure')
 })
 const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
@@ -141,7 +143,7 @@ const toPhrase = (phrase: PhraseAnswer, side: 0 | 1) => ({
         <section v-for="(side, i) in [answer.one, answer.two]" :key="i" :class="`side${i}`" data-test="side">
           <h3>{{ names[i] }}</h3>
           <p>
-            <b>{{ t('lens.count.entries', { n: number(side.total) }, side.total) }}</b>
+            <b>{{ t('lens.count.entries', { n: number(side.total) }, side.total) }}</b>,
             <span class="soft">{{ t('watch.form.aDay', { n: (side.total / side.days).toFixed(1) }) }}</span>
           </p>
           <p>{{ t('watch.net') }}: <NetFigure :net="side.net" /></p>
