@@ -29,7 +29,7 @@ const burstMean = 5
 /**
  * What the preceding periods of the same length lead one to expect of the next. Three models, and the least surprised of them is
  * believed: counts that come independently (negative binomial: Poisson's, with a rate known from so many counts only; with
- * Jeffreys' half count more), counts that come in bunches (negative binomial with the variance of the periods), and values that
+ * Jeffreys' half count more), counts that come in bunches (the same with the variance of the periods, and known from so many bunches), and values that
  * scatter as the periods did (Student's t for one more of them). How often it is wrong when nothing happens: docs/statistics.md.
  *
  * @param previous counts of the preceding periods, oldest first
@@ -61,11 +61,10 @@ function expectation(
   const sum = periods.reduce((all, count) => all + count, 0)
   const mean = sum / n
   const spread = Math.sqrt(bunching.dispersion * mean * (1 + 1 / n))
-  const expected = (sum + 0.5) / n
-  // Of bunches, in their variance, there are more above than below.
-  const bunches = spread ** 2 - expected
-  const shapes = bunches > expected / 20 ? [sum + 0.5, expected ** 2 / bunches] : [sum + 0.5]
-  const counted = (count: number, shape: number) => {
+  const { dispersion } = bunching
+  const models = [countModel(n, sum, 1)]
+  if (dispersion > leastBunching) models.push(countModel(n, sum, dispersion))
+  const counted = (count: number, { expected, shape }: CountModel) => {
     const side =
       count > mean
         ? gammaPoissonTail(count, expected, shape)
@@ -76,8 +75,23 @@ function expectation(
     spread > 0 ? studentTail(Math.abs(count - mean) / spread, bunching.freedom) : 0
   return {
     mean,
-    chance: (count) => Math.max(scattered(count), ...shapes.map((shape) => counted(count, shape))),
+    chance: (count) => Math.max(scattered(count), ...models.map((model) => counted(count, model))),
   }
+}
+
+/** Below this, bunches make no difference that could be told. */
+const leastBunching = 1.05
+
+interface CountModel {
+  expected: number
+  shape: number
+}
+
+/** What so many counts of n periods lead one to expect, when they come in bunches: there are as many times fewer of these. */
+function countModel(n: number, sum: number, dispersion: number): CountModel {
+  const expected = (sum + 0.5 * dispersion) / n
+  const known = sum / dispersion + 0.5
+  return { expected, shape: 1 / ((dispersion - 1) / expected + 1 / known) }
 }
 
 /** Without the greatest, when the others have never seen the like: one bad week must not make every week after it usual. */
