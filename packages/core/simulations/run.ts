@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { alertFigures } from './alerts.ts'
 import { netFigures, ratingFigures } from './averages.ts'
 import { businessTimeFigures } from './businessTime.ts'
+import { clusterFigures } from './clusters.ts'
 import { countFigures, directionFigures, usualFigures } from './counts.ts'
 import type { SimulatedFigure } from './figure.ts'
 import { falseSpikeFigures, levelFigures, spikePowerFigures } from './spikes.ts'
@@ -14,7 +15,7 @@ const sections: [string, () => SimulatedFigure[]][] = [
   ['Usual ranges', () => usualFigures()],
   ['Changes of counts', () => countFigures()],
   ['Directions', () => directionFigures()],
-  ['Net sentiment', () => netFigures()],
+  ['Net sentiment', () => [...netFigures(), ...clusterFigures()]],
   ['Ratings', () => ratingFigures()],
   ['Copies', () => storyFigures()],
   ['Business time', () => businessTimeFigures()],

@@ -94,9 +94,9 @@ describe('the rivals', () => {
     const [ours, other] = html.findAll('[data-test="rival"]').map((r) => r.text().replace(/\s+/g, ' '))
     expect(ours).toContain('75% 64% – 84%')
     expect(ours).toContain('Storm Petrel is mentioned as often as usual; no clear change in sentiment.')
-    expect(other).toContain('clearly more than in the period before (8)')
+    expect(other).toContain('clearly more than before (8)')
     expect(other).toContain(
-      'Orrin Link is mentioned more than usual; sentiment is worse than in the period before.',
+      'Orrin Link is mentioned more than usual; sentiment is clearly worse than before.',
     )
   })
   test('what nobody felt, or has too little past, is not judged', async () => {

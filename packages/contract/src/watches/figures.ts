@@ -24,7 +24,8 @@ export interface WatchSummary {
   id: number
   count: number
   usual: UsualAnswer
-  net: NetSentiment | null
+  /** Without its interval, which rests on who said what: the figures of a watch have it. */
+  net: Pick<NetSentiment, 'net' | 'n'> | null
   /** Counts of half periods up to now, oldest first. */
   spark: number[]
 }

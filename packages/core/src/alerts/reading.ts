@@ -5,6 +5,7 @@ import {
   usualChance,
   usualOf,
   type Spike,
+  type Usual,
 } from '../measures/index.ts'
 import type { AlertCondition } from './condition.ts'
 import { totalOfHour, type AlertSeries } from './series.ts'
@@ -83,13 +84,16 @@ function moreReader(sums: Float64Array, clock: readonly number[], length: number
     const count = ended(hour) ?? sums[hour + 1]!
     const before = weeksOf(hour)
     const few = usualOf(before, usualWeeks)
+    // What was to be expected is told only when it begins or ends.
+    const expected = (usual: Usual | null, told: boolean) =>
+      told && usual ? usual.range(usualChance).high : null
     if (!few || count < volumeMinimum || count <= few.mean)
-      return { ...quiet, count, expected: few?.range(usualChance).high ?? null }
+      return { ...quiet, count, expected: expected(few, open) }
     // How stretches of this length scatter from week to week is much the same at any hour: all hours tell it.
     const scatter = bunchingOfRows(Array.from({ length: slots }, (_, slot) => weeksOf(hour - slot * length)))
     const usual = usualOf(before, usualWeeks, scatter)!
     const on = usual.chance(count) < (open ? overChance : moreChance(length))
-    return { on, count, expected: usual.range(usualChance).high, net: null }
+    return { on, count, expected: expected(usual, on || open), net: null }
   }
 }
 

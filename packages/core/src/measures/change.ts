@@ -155,21 +155,22 @@ export function bunchingOf(counts: readonly number[]): Bunching {
   return { dispersion: squaresAbout(mean, counts) / (n - 1) / mean, freedom: n - 1 }
 }
 
-/** So many standard deviations of the others, and so many counts, make one a burst that says nothing of the usual. */
+/** So many standard deviations of the others make one count a burst. */
 const burstDeviations = 6
-const burstMean = 5
+/** Where little is said, a burst is one of so many counts beyond the others. */
+const burstCount = 8
 
 /**
- * How much counts of equal periods come in bunches, told from several rows of them, each about its own mean; without the greatest
- * of a row where the others have never seen the like.
+ * How much counts of equal periods come in bunches, told from several rows of them, each about its own mean. Of a row the greatest
+ * counts as far as a burst at most: what the others have never seen the like of does not say what is usual.
  *
  * @example bunchingOfRows([[4, 6], [40, 60]]) // {"dispersion":3.673,"freedom":2}
  */
 export function bunchingOfRows(rows: readonly (readonly number[])[]): Bunching {
   let [squares, expected, freedom] = [0, 0, 0]
   for (const row of rows) {
+    if (row.length < 2) continue
     const counts = withoutBurst(row)
-    if (counts.length < 2) continue
     const mean = meanOf(counts)
     squares += squaresAbout(mean, counts)
     expected += mean * (counts.length - 1)
@@ -183,11 +184,11 @@ const squaresAbout = (mean: number, counts: readonly number[]) =>
   counts.reduce((sum, c) => sum + (c - mean) ** 2, 0)
 
 function withoutBurst(counts: readonly number[]): readonly number[] {
-  const most = Math.max(...counts)
-  const at = counts.indexOf(most)
+  const at = counts.indexOf(Math.max(...counts))
   const others = counts.filter((_, i) => i !== at)
   if (others.length < 2) return counts
   const mean = meanOf(others)
   const deviation = Math.sqrt(Math.max(mean, squaresAbout(mean, others) / (others.length - 1)))
-  return mean >= burstMean && most > mean + burstDeviations * deviation ? others : counts
+  const most = mean + Math.max(burstCount, burstDeviations * deviation)
+  return counts[at]! > most ? counts.with(at, most) : counts
 }

@@ -10,6 +10,7 @@ export {
   type UsualVerdict,
 } from './usualRange.ts'
 export { falseDiscoveries, heldTogether } from './heldTogether.ts'
+export { independentEntries, type Clusters, type ClusterSums } from './independence.ts'
 export { netMinimum, netSentiment, type NetSentiment } from './netSentiment.ts'
 export { betaQuantile, betaShare, gammaPoissonTail, normalTail } from './distributions.ts'
 export { changeOfRating, meanRating, type RatingMean } from './rating.ts'

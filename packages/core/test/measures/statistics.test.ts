@@ -11,6 +11,7 @@ import {
   direction,
   gammaPoissonTail,
   heldTogether,
+  independentEntries,
   netSentiment,
   normalTail,
   readVoice,
@@ -326,6 +327,89 @@ describe('a net sentiment', () => {
       if (net.low <= 0.85 && 0.85 <= net.high) held++
     }
     expect(held / 400).toBeGreaterThan(0.94)
+  })
+})
+
+describe('independent voices', () => {
+  const alone = (n: number, said: number) => ({ clusters: n, squares: Math.abs(said), cross: said, sizes: n })
+  test('entries that come alone all are', () => {
+    const sums = { clusters: 300, squares: 200, cross: 40, sizes: 300 }
+    const found = independentEntries(
+      { positive: 120, neutral: 100, negative: 80 },
+      { byStory: sums, byAuthor: sums, byBoth: sums },
+    )!
+    expect(found).toBeGreaterThan(285)
+    expect(found).toBeLessThanOrEqual(300)
+  })
+  test('copies of one story are one', () => {
+    const one = { clusters: 1, squares: 40 ** 2, cross: -(40 ** 2), sizes: 40 ** 2 }
+    const found = independentEntries(
+      { positive: 0, neutral: 0, negative: 40 },
+      { byStory: one, byAuthor: alone(40, -40), byBoth: alone(40, -40) },
+    )!
+    expect(found).toBe(1)
+    expect(netSentiment(0, 0, 40, found)!.high).toBeGreaterThan(0.9)
+    expect(netSentiment(0, 0, 40)!.high).toBeLessThan(-0.8)
+  })
+  test('forty authors who say five things each, all in their own mood, are about forty', () => {
+    const byAuthor = { clusters: 40, squares: 40 * 25, cross: 0, sizes: 40 * 25 }
+    const found = independentEntries(
+      { positive: 100, neutral: 0, negative: 100 },
+      { byStory: alone(200, 0), byAuthor, byBoth: { ...alone(200, 0), squares: 200 } },
+    )!
+    expect(found).toBeGreaterThan(36)
+    expect(found).toBeLessThan(44)
+  })
+  test('of nothing there are none', () =>
+    expect(
+      independentEntries(
+        { positive: 0, neutral: 0, negative: 0 },
+        { byStory: alone(0, 0), byAuthor: alone(0, 0), byBoth: alone(0, 0) },
+      ),
+    ).toBeNull())
+  test('with them the interval holds the truth where two thirds copy', () => {
+    const random = seeded(10)
+    const mood = () => [1, 0, -1][Math.floor(random() * 3)]!
+    let held = 0
+    for (let run = 0; run < 200; run++) {
+      const stories = Array.from({ length: 10 }, mood)
+      const sizes = stories.map(() => 0)
+      const counts = new Map([
+        [1, 0],
+        [0, 0],
+        [-1, 0],
+      ])
+      let [lonely, lonelySaid] = [0, 0]
+      for (let voice = 0; voice < 120; voice++) {
+        const story = Math.floor(random() ** 2 * 10)
+        const copies = random() < 0.67
+        const value = copies ? stories[story]! : mood()
+        counts.set(value, counts.get(value)! + 1)
+        if (copies) sizes[story]!++
+        else {
+          lonely++
+          lonelySaid += value
+        }
+      }
+      const [positive, neutral, negative] = [counts.get(1)!, counts.get(0)!, counts.get(-1)!]
+      const squares = sizes.reduce((sum, n, i) => sum + (n * stories[i]!) ** 2, 0)
+      const byStory = {
+        clusters: lonely + sizes.filter(Boolean).length,
+        // Of those who come alone the squares are those that are not neutral.
+        squares:
+          squares + (positive + negative - sizes.reduce((sum, n, i) => sum + n * Math.abs(stories[i]!), 0)),
+        cross: sizes.reduce((sum, n, i) => sum + n * n * stories[i]!, 0) + lonelySaid,
+        sizes: sizes.reduce((sum, n) => sum + n * n, 0) + lonely,
+      }
+      const each = { clusters: 120, squares: positive + negative, cross: positive - negative, sizes: 120 }
+      const independent = independentEntries(
+        { positive, neutral, negative },
+        { byStory, byAuthor: each, byBoth: each },
+      )
+      const net = netSentiment(positive, neutral, negative, independent)!
+      if (net.low <= 0 && 0 <= net.high) held++
+    }
+    expect(held / 200).toBeGreaterThan(0.92)
   })
 })
 

@@ -167,6 +167,23 @@ describe('figures agree with each other', () => {
       expect(slices.reduce((n, s) => n + sum(s), 0)).toBe(count.count)
     expect(figures.hours.reduce((n, h) => n + h.n, 0)).toBe(count.count)
   })
+  test('copies of one story and what one voice says again are no further voices', async () => {
+    const lens = `unit=entries&watch=${petrel.id}&time=last-28`
+    const { net, copies } = await get<FiguresAnswer>(`/api/watches/figures?${lens}`)
+    expect(copies).toBeGreaterThan(5)
+    expect(net!.independent!).toBeGreaterThan(1)
+    expect(net!.independent!).toBeLessThan(net!.n - 5)
+    // Forty voices say all of it, each in both moods.
+    const all = (
+      await get<FiguresAnswer>(`/api/watches/figures?unit=entries&watch=${skerrivane.id}&time=all`)
+    ).net!
+    expect(all.independent!).toBeGreaterThanOrEqual(1)
+    expect(all.independent!).toBeLessThan(all.n)
+    const { one } = await get<CompareAnswer>(
+      `/api/watches/compare?${lens}&with=${encodeURIComponent('time=last-56')}`,
+    )
+    expect(one.net!.independent).toBeCloseTo(net!.independent!, 6)
+  })
   test('of one hour, too', async () => {
     const at = new Date(spikeStart).toISOString().slice(0, 13)
     const figures = await get<FiguresAnswer>(
@@ -195,7 +212,12 @@ describe('figures agree with each other', () => {
       const figures = await get<FiguresAnswer>(
         `/api/watches/figures?unit=entries&watch=${summary.id}&time=last-28`,
       )
-      expect([summary.count, summary.net, summary.usual]).toEqual([figures.total, figures.net, figures.usual])
+      const { net, n } = figures.net ?? {}
+      expect([summary.count, summary.net ?? {}, summary.usual]).toEqual([
+        figures.total,
+        figures.net ? { net, n } : {},
+        figures.usual,
+      ])
     }
   })
   test('late in the evening, with a change of the clock behind one, everything begins on the same day', async () => {

@@ -3,6 +3,7 @@ import {
   bunchingOf,
   changeOfCount,
   changeOfNet,
+  independentEntries,
   share,
   usualMinimum,
 } from '@murrabel/core/measures'
@@ -11,6 +12,7 @@ import type { ComparedSide, CompareAnswer, TideBucket } from '@murrabel/contract
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { Refusal } from '../../problem.ts'
+import { lensClusters } from '../../store/queries/entries/lensClusters.ts'
 import type { LensQuestion } from '../../store/queries/entries/lensSlices.ts'
 import { lensTexts } from '../../store/queries/entries/lensTexts.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
@@ -129,12 +131,22 @@ async function readSide(
   name: string,
 ): Promise<ComparedSide> {
   const starts = bucketStarts({ ...period, unit, zone: context.zone })
-  const rows = await tide(parts.db, { lens, context, reader, starts, to: period.to })
+  const [rows, clusters] = await Promise.all([
+    tide(parts.db, { lens, context, reader, starts, to: period.to }),
+    lensClusters(parts.db, { lens, context, reader }),
+  ])
   const series: TideBucket[] = fillBuckets(starts, rows)
   const counts = series.reduce(addCounts, noCounts())
   // Of a period that is not over, as many days as have passed.
   const days = daysOf({ from: period.from, to: Math.max(period.from, Math.min(period.to, context.now)) })
-  return { name, total: countOfAll(counts), days, counts, net: netOf(counts), series }
+  return {
+    name,
+    total: countOfAll(counts),
+    days,
+    counts,
+    net: netOf(counts, independentEntries(counts, clusters)),
+    series,
+  }
 }
 
 async function nameOf({ db }: Parts, reader: Reader, lens: Lens): Promise<string> {

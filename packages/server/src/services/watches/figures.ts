@@ -5,6 +5,7 @@ import {
   changeOfNet,
   daysBefore,
   direction,
+  independentEntries,
   share,
   type Direction,
   type RateChange,
@@ -22,6 +23,7 @@ import {
   type LensQuestion,
   type SliceRow,
 } from '../../store/queries/entries/lensSlices.ts'
+import { lensClusters } from '../../store/queries/entries/lensClusters.ts'
 import { watchPeriods } from '../../store/queries/watches/watchPeriods.ts'
 import {
   comparedPeriods,
@@ -34,7 +36,7 @@ import {
   type Period,
 } from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'
-import { netOf, noCounts, countOfAll } from './sentimentCounts.ts'
+import { countOfAll, netOf, noCounts, partOf } from './sentimentCounts.ts'
 import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
 import { peersOf } from '../../store/queries/watches/watches.ts'
 import { markCounts } from '../../store/queries/watches/marks.ts'
@@ -57,15 +59,19 @@ export async function figures(
   const lens = lensAt(asked, period, context.zone)
   const question: LensQuestion = { lens, context, reader }
   const compared = comparedPeriods(period, usualPeriods, context)
-  const [slices, periods, weeks, aspects, copies, voice, onTopic] = await Promise.all([
-    lensSlices(db, question),
-    comparedCounts(db, question, compared),
-    weekCounts(db, question, period),
-    lensAspects(db, question),
-    lensCopies(db, question),
-    shareAmong(db, question, period),
-    onTopicOf(db, reader, lens.watch),
-  ])
+  const last = lensAt(asked, compared.periods[usualPeriods - 1]!, context.zone)
+  const [slices, periods, weeks, aspects, copies, voice, onTopic, clusters, clustersBefore] =
+    await Promise.all([
+      lensSlices(db, question),
+      comparedCounts(db, question, compared),
+      weekCounts(db, question, period),
+      lensAspects(db, question),
+      lensCopies(db, question),
+      shareAmong(db, question, period),
+      onTopicOf(db, reader, lens.watch),
+      lensClusters(db, question),
+      lensClusters(db, { ...question, lens: last }),
+    ])
   const whole = slices.find((s) => s.part === 'all') ?? noCounts()
   const counts: SentimentCounts = {
     positive: whole.positive,
@@ -76,6 +82,8 @@ export async function figures(
   const previous = periods.slice(0, -1)
   const before = previous[previous.length - 1] ?? noCounts()
   const now = periods[periods.length - 1]!
+  const independent = independentEntries(counts, clusters)
+  const netBefore = netOf(before, independentEntries(before, clustersBefore))
   const days = daysOf(compared.periods[usualPeriods]!)
   const volumes = periods.map(countOfAll)
   const judged = judgedTogether([
@@ -87,7 +95,8 @@ export async function figures(
           { count: countOfAll(now), days },
           bunchingOf(volumes.slice(0, -1)),
         ),
-        changeOfNet(netOf(before), netOf(now)),
+        // Of the hours up to now, as large a part is independent as of all.
+        changeOfNet(netBefore, netOf(now, partOf(independent, counts, now))),
       ],
     },
   ])[0]!
@@ -95,9 +104,9 @@ export async function figures(
     range: printPeriod(period),
     counts,
     total: countOfAll(counts),
-    net: netOf(counts),
+    net: netOf(counts, independent),
     usual: judged.usual,
-    before: { total: countOfAll(before), net: netOf(before) },
+    before: { total: countOfAll(before), net: netBefore },
     countChange: judged.changes[0] as RateChange,
     netChange: judged.changes[1]!,
     direction: weeks,

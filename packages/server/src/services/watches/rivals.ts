@@ -1,20 +1,32 @@
+import { blankLens } from '@murrabel/core/lens'
 import {
   bunchingOf,
   changeOfCount,
   changeOfNet,
+  independentEntries,
   shareOfVoice,
   type Change,
+  type Clusters,
   type RateChange,
 } from '@murrabel/core/measures'
 import type { RivalRow, RivalsAnswer, SentimentCounts, UsualAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
+import { lensClusters } from '../../store/queries/entries/lensClusters.ts'
 import { watchVoices } from '../../store/queries/watches/watchVoices.ts'
 import { publicFigures } from './publicFigures.ts'
-import { comparedPeriods, daysOf, periodStarts, printPeriod, shownPeriod } from './shownRange.ts'
+import {
+  comparedPeriods,
+  daysOf,
+  lensAt,
+  periodStarts,
+  printPeriod,
+  shownPeriod,
+  type Period,
+} from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'
-import { addCounts, netOf, noCounts, countOfAll } from './sentimentCounts.ts'
+import { addCounts, countOfAll, netOf, noCounts, partOf } from './sentimentCounts.ts'
 import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
 import { watchesInGroups } from '../../store/queries/watches/watches.ts'
 import { nameOfBrand } from '../../store/queries/brand/brand.ts'
@@ -39,7 +51,20 @@ export async function rivals(
     nameOfBrand(db, reader.brandId),
   ])
   const known = knownPeriods(compared, context.since)
-  const sums = sides.map(({ id }) => ({
+  // Copies and what one person writes again are no further voices, here as in the figures of each.
+  const independent = await Promise.all(
+    sides.map(({ id }) => {
+      const of = (time: Period) =>
+        lensClusters(db, {
+          lens: lensAt({ ...blankLens, unit: 'entries', watch: id }, time, context.zone),
+          context,
+          reader,
+        })
+      return Promise.all([of(period), of(compared.periods[usualPeriods - 1]!)])
+    }),
+  )
+  const sums = sides.map(({ id }, i) => ({
+    clusters: independent[i]!,
     compared: compared.at.map((edge) => sumOf(rows, (row) => row.watch === id && row.period === edge)),
     whole: sumOf(rows, (row) => row.watch === id && row.period >= compared.at[usualPeriods]!),
     voices: now.find((v) => v.watch === id) ?? { voices: 0, reach: 0 },
@@ -59,7 +84,7 @@ export async function rivals(
       brandName: brand?.name ?? '',
     }),
     rows: sides.map(({ id, name, ours }, i): RivalRow => {
-      const { whole, voices, voicesBefore } = sums[i]!
+      const { whole, voices, voicesBefore, clusters } = sums[i]!
       const { usual, changes } = judged[i]!
       return {
         watch: { id, name },
@@ -67,7 +92,7 @@ export async function rivals(
         total: countOfAll(whole),
         usual,
         share: shares[i] ?? null,
-        net: netOf(whole),
+        net: netOf(whole, independentEntries(whole, clusters[0])),
         netChange: changes[0],
         volumeChange: changes[1],
         audience: { voices: voices.voices, before: voicesBefore, change: changes[2] },
@@ -78,6 +103,9 @@ export async function rivals(
 }
 
 interface RivalSums {
+  /** Of the whole period, and of the one before. */
+  clusters: [Clusters, Clusters]
+  whole: SentimentCounts
   /** Of the periods before and the present one up to now. */
   compared: SentimentCounts[]
   voices: { voices: number }
@@ -85,7 +113,7 @@ interface RivalSums {
 }
 
 function judgedRow(
-  { compared, voices, voicesBefore }: RivalSums,
+  { compared, whole, clusters, voices, voicesBefore }: RivalSums,
   { days, known }: { days: number; known: number },
 ): { usual: UsualAnswer; changes: [Change | null, RateChange, RateChange] } {
   const volumes = compared.map(countOfAll)
@@ -94,7 +122,10 @@ function judgedRow(
   return {
     usual: usualOf(countOfAll(current), volumes.slice(0, -1), known),
     changes: [
-      changeOfNet(netOf(last), netOf(current)),
+      changeOfNet(
+        netOf(last, independentEntries(last, clusters[1])),
+        netOf(current, partOf(independentEntries(whole, clusters[0]), whole, current)),
+      ),
       changeOfCount(per(countOfAll(last)), per(countOfAll(current)), bunchingOf(volumes.slice(0, -1))),
       changeOfCount(per(voicesBefore), per(voices.voices)),
     ],

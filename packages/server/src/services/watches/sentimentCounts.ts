@@ -5,8 +5,11 @@ import type { SentimentCounts } from '@murrabel/contract'
 export const countOfAll = ({ positive, neutral, negative, unread }: SentimentCounts) =>
   positive + neutral + negative + unread
 export const noCounts = (): SentimentCounts => ({ positive: 0, neutral: 0, negative: 0, unread: 0 })
-export const netOf = ({ positive, neutral, negative }: SentimentCounts) =>
-  netSentiment(positive, neutral, negative)
+/** @param independent how many of them are independent voices, where that is known */
+export const netOf = (
+  { positive, neutral, negative }: Omit<SentimentCounts, 'unread'>,
+  independent?: number | null,
+) => netSentiment(positive, neutral, negative, independent)
 
 export function addCounts(sum: SentimentCounts, more: SentimentCounts): SentimentCounts {
   return {
@@ -16,3 +19,13 @@ export function addCounts(sum: SentimentCounts, more: SentimentCounts): Sentimen
     unread: sum.unread + more.unread,
   }
 }
+
+const readOf = ({ positive, neutral, negative }: SentimentCounts) => positive + neutral + negative
+
+/** Of some of the entries as large a part is independent as of all. */
+export const partOf = (
+  independent: number | null,
+  all: SentimentCounts,
+  some: SentimentCounts,
+): number | null =>
+  independent === null || !readOf(some) ? null : Math.max(1, (independent / readOf(all)) * readOf(some))

@@ -1,4 +1,4 @@
-import type { SummariesAnswer, WatchSummary } from '@murrabel/contract'
+import type { SentimentCounts, SummariesAnswer, WatchSummary } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { watchPeriods, type WatchPeriod } from '../../store/queries/watches/watchPeriods.ts'
@@ -13,7 +13,7 @@ import {
 import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
 import { watchIds } from '../../store/queries/watches/watches.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
-import { countOfAll, noCounts, netOf, addCounts } from './sentimentCounts.ts'
+import { addCounts, countOfAll, noCounts } from './sentimentCounts.ts'
 
 /** Periods that say what is usual. */
 export const usualPeriods = 6
@@ -68,6 +68,11 @@ function sparkPoints(period: Period, { edges, at, periods }: ComparedPeriods, zo
   return points
 }
 
+function plainNet({ positive, neutral, negative }: SentimentCounts): WatchSummary['net'] {
+  const n = positive + neutral + negative
+  return n ? { net: (positive - negative) / n, n } : null
+}
+
 function summary(
   id: number,
   rows: readonly WatchPeriod[],
@@ -86,7 +91,7 @@ function summary(
     id,
     count: countOfAll(now),
     usual: usualOf(compared[usualPeriods]!, compared.slice(0, -1), known),
-    net: netOf(now),
+    net: plainNet(now),
     spark,
   }
 }

@@ -76,6 +76,19 @@ function changeText(): string {
         <dd class="note" :class="{ fell: figures.netChange?.sure && figures.netChange.difference < 0 }">
           {{ changeText() }}
         </dd>
+        <dd
+          v-if="figures.net.independent !== undefined && figures.net.independent < 0.9 * figures.net.n"
+          class="note"
+          :title="t('watch.independentWhy')"
+          data-test="independent"
+        >
+          {{
+            t('watch.independent', {
+              n: number(figures.net.n),
+              independent: number(Math.round(figures.net.independent)),
+            })
+          }}
+        </dd>
       </template>
       <dd v-else class="soft">{{ t('watch.netNone') }}</dd>
     </div>

@@ -34,6 +34,8 @@ function directionText(direction: Direction, inPoints: boolean): string {
     : percent(Math.abs(direction.perPeriod ?? 0))
   return t(`watch.figures.direction.${direction.verdict}`, { n: size })
 }
+/** Of less than a week, the same days of the week before are compared. */
+const weekdays = computed(() => figures.range.days < 6.5)
 const countChange = computed(() => {
   const change = figures.countChange
   if (!change) return t('watch.change.none')
@@ -79,7 +81,8 @@ const openPlace = (key: Slice['key']) => key !== null && emit('open', { places: 
       @open="(i) => emit('open', { range: weekRange(i) })"
     />
     <p class="wide change">
-      <b>{{ t('watch.figures.changeOf') }}:</b> {{ countChange }}
+      <b>{{ t(weekdays ? 'watch.figures.changeOfWeekdays' : 'watch.figures.changeOf') }}:</b>
+      {{ countChange }}
     </p>
     <SliceBars
       :slices="figures.channels"

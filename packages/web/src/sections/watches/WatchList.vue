@@ -35,11 +35,11 @@ function toggle(id: number): void {
     ? closed.value.filter((each) => each !== id)
     : [...closed.value, id]
 }
-/** Net sentiment with half its interval; nothing where there is too little to say. */
+/** Net sentiment; nothing where there is too little to say. Its interval stands with the figures. */
 function netOf(id: number): string {
   const net = byId.value.get(id)?.net
   if (!net || net.n < netMinimum) return ''
-  return `${t('watch.netOf', { n: points(net.net) })} ± ${Math.round(((net.high - net.low) / 2) * 100)}`
+  return t('watch.netOf', { n: points(net.net) })
 }
 function state(item: WatchAnswer): string | null {
   if (item.historyDone < item.historyTotal)
