@@ -32,7 +32,6 @@ import {
   periodStarts,
   printPeriod,
   shownPeriod,
-  type ComparedPeriods,
   type Period,
 } from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'

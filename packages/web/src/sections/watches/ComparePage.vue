@@ -20,7 +20,7 @@ import { useBrand } from '../../stores/brand.ts'
 import NetFigure from './NetFigure.vue'
 import SubjectSelect from './SubjectSelect.vue'
 import WatchFrame from './WatchFrame.vue'
-import { leaning, points, times, totalOfCounts } from './watchFigures.ts'
+import { leaning, times, totalOfCounts } from './watchFigures.ts'
 import RowShapes from '../../parts/RowShapes.vue'
 
 /** A lens beside itself at another time, or beside another watch; what with stands in the address. */
