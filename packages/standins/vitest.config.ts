@@ -1,3 +1,5 @@
 import { defineProject } from 'vitest/config'
 
-export default defineProject({ test: { name: 'standins', include: ['test/**/*.test.ts'], testTimeout: 30_000 } })
+export default defineProject({
+  test: { name: 'standins', include: ['test/**/*.test.ts'], testTimeout: 30_000 },
+})
