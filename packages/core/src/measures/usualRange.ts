@@ -94,13 +94,21 @@ function countModel(n: number, sum: number, dispersion: number): CountModel {
   return { expected, shape: 1 / ((dispersion - 1) / expected + 1 / known) }
 }
 
-/** Without the greatest, when the others have never seen the like: one bad week must not make every week after it usual. */
+/** One period of so many may be a burst. */
+const burstsIn = 6
+
+/** Without the greatest, when the others have never seen the like: a bad week, or two days of it, must not make all after it usual. */
 function withoutBurst(periods: readonly number[]): readonly number[] {
   if (periods.length <= usualMinimum) return periods
-  const at = periods.indexOf(Math.max(...periods))
-  const others = periods.filter((_, i) => i !== at)
-  const { mean, chance } = expectation(others)
-  return mean >= burstMean && chance(periods[at]!) < burstChance ? others : periods
+  const rising = [...periods].sort((a, b) => a - b)
+  for (let bursts = Math.floor(periods.length / burstsIn); bursts > 0; bursts--) {
+    const least = rising[rising.length - bursts]!
+    const others = periods.filter((count) => count < least)
+    if (others.length < usualMinimum) continue
+    const { mean, chance } = expectation(others)
+    if (mean >= burstMean && chance(least) < burstChance) return others
+  }
+  return periods
 }
 
 function rangeOf(

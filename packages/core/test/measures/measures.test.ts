@@ -96,6 +96,10 @@ describe('the usual range', () => {
     expect(usualOf([20, 22, 118, 24, 20, 21])).toMatchObject({ mean: 21.4, periods: 5, leftOut: 1 })
     expect(usualOf([20, 22, 33, 24, 20, 21])).toMatchObject({ periods: 6, leftOut: 0 })
   })
+  test('nor do two days of it among many', () =>
+    expect(
+      usualOf([20, 25, 31, 22, 28, 30, 24, 27, 450, 480, 33, 26, 22, 29], 28)?.range(0.05),
+    ).toMatchObject({ low: 17, high: 37 }))
   test('the range holds exactly what is not rarer than asked', () =>
     fc.assert(
       fc.property(
