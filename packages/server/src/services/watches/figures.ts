@@ -7,11 +7,12 @@ import {
   direction,
   independentEntries,
   share,
+  type Change,
   type Direction,
   type RateChange,
 } from '@murrabel/core/measures'
 import { precisionOf } from '@murrabel/core/tuner'
-import type { FiguresAnswer, SentimentCounts, Slice } from '@murrabel/contract'
+import type { FiguresAnswer, SentimentCounts, Slice, UsualAnswer } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import type { Database } from '../../store/database.ts'
@@ -85,29 +86,28 @@ export async function figures(
   const netBefore = netOf(before, independentEntries(before, clustersBefore))
   const days = daysOf(compared.periods[usualPeriods]!)
   const volumes = periods.map(countOfAll)
-  const judged = judgedTogether([
-    {
-      usual: usualOf(countOfAll(now), volumes.slice(0, -1), knownPeriods(compared, context.since)),
-      changes: [
-        changeOfCount(
-          { count: countOfAll(before), days },
-          { count: countOfAll(now), days },
-          bunchingOf(volumes.slice(0, -1)),
-        ),
-        // Of the hours up to now, as large a part is independent as of all.
-        changeOfNet(netBefore, netOf(now, partOf(independent, counts, now))),
-      ],
-    },
-  ])[0]!
+  const row: { usual: UsualAnswer; changes: [RateChange, Change | null] } = {
+    usual: usualOf(countOfAll(now), volumes.slice(0, -1), knownPeriods(compared, context.since)),
+    changes: [
+      changeOfCount(
+        { count: countOfAll(before), days },
+        { count: countOfAll(now), days },
+        bunchingOf(volumes.slice(0, -1)),
+      ),
+      // Of the hours up to now, as large a part is independent as of all.
+      changeOfNet(netBefore, netOf(now, partOf(independent, counts, now))),
+    ],
+  }
+  const { usual, changes } = judgedTogether([row])[0]!
   return {
     range: printPeriod(period),
     counts,
     total: countOfAll(counts),
     net: netOf(counts, independent),
-    usual: judged.usual,
+    usual,
     before: { total: countOfAll(before), net: netBefore },
-    countChange: judged.changes[0] as RateChange,
-    netChange: judged.changes[1]!,
+    countChange: changes[0],
+    netChange: changes[1],
     direction: weeks,
     share: voice,
     onTopic,
