@@ -5,7 +5,7 @@ import {
   type AlertSeries,
   type HourCounts,
 } from '../src/alerts/index.ts'
-import { bunched } from './counts.ts'
+import { bunched } from './draws.ts'
 import { drawing, sample, type SimulatedFigure } from './figure.ts'
 import { weightOf } from './spikes.ts'
 

@@ -1,6 +1,6 @@
 import { weekHoursOf } from '../src/lens/index.ts'
 import { findSpikes } from '../src/measures/index.ts'
-import { bunched } from './counts.ts'
+import { bunched } from './draws.ts'
 import { drawing, percent, type SimulatedFigure } from './figure.ts'
 
 const week = 168

@@ -46,7 +46,7 @@ const priorDispersion = 1.2
 const priorWindows = 10
 /** Longer windows are few: so many of the next shorter ones speak for them. */
 const borrowedWindows = 20
-/** Windows after which what one showed counts half. */
+/** Hours after which what a window showed counts half. */
 const dispersionHalfLife = 60 * day
 /** So many standard deviations of one window count at most: a spike is no measure of what is usual. */
 const farthest = 4.5

@@ -1,3 +1,5 @@
+export { bunched, normal } from '../../simulations/draws.ts'
+
 /** Numbers of 0 to 1 from a seed (mulberry32). */
 export function seeded(seed: number): () => number {
   let a = seed >>> 0
@@ -15,19 +17,5 @@ export function poisson(mean: number, random: () => number): number {
   const left = Math.exp(-mean)
   let count = 0
   for (let p = random(); p > left; p *= random()) count++
-  return count
-}
-
-/** A standard normal value (Box and Muller). */
-export const normal = (random: () => number) =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-
-/** A count whose variance is so many times its mean: bunches of geometrically distributed size that come independently. */
-export function bunched(mean: number, dispersion: number, random: () => number): number {
-  if (dispersion <= 1) return poisson(mean, random)
-  const size = (dispersion + 1) / 2
-  let count = 0
-  for (let left = poisson(mean / size, random); left > 0; left--)
-    count += 1 + Math.floor(Math.log(1 - random()) / Math.log(1 - 1 / size))
   return count
 }
