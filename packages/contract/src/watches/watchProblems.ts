@@ -9,6 +9,8 @@ const sentences: Record<QueryProblem['code'], (value: string) => string> = {
   termEmpty: (v) =>
     `"${v}" holds no letter, figure or emoji, so it would match nothing or everything. Write a word.`,
   termTooLong: (v) => `"${v}" is too long: a term has at most 10 words and 120 characters.`,
+  termAddress: (v) =>
+    `"${v}" holds an address, and nothing is looked for inside of addresses: put it under "web addresses".`,
   prefixTooShort: (v) =>
     `"${v}" is too short to stand for all words that begin with it: give at least 3 letters.`,
   slackTooShort: (v) =>
@@ -17,6 +19,8 @@ const sentences: Record<QueryProblem['code'], (value: string) => string> = {
   nearWords: (v) => `"${v}" is no distance: give 1 to 50 words.`,
   linkInvalid: (v) =>
     `"${v}" is not a web address: write a host such as skerrivane.example, with a path if you like.`,
+  linkTooWide: (v) =>
+    `Under "${v}" anybody may have a name, so it would match addresses of all kinds: give a whole host.`,
   excludesItself: (v) => `"${v}" is both demanded and left out, so nothing could match.`,
 }
 

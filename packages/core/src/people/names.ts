@@ -26,7 +26,7 @@ export const titles: ReadonlySet<string> = new Set([
  */
 export const nameWords = (name: string): string[] =>
   foldAccents(name)
-    .split(/[^\p{L}]+/u)
+    .split(/[^\p{L}\p{M}]+/u)
     .filter((word) => word && !titles.has(word))
 
 /**

@@ -68,7 +68,7 @@ export function checkReply(reply: ReplyToCheck, setting: ReplySetting): ReplyDou
   ]
 }
 
-const words = (name: string) => foldAccents(name).match(/\p{L}[\p{L}'’-]*/gu) ?? []
+const words = (name: string) => foldAccents(name).match(/\p{L}[\p{L}\p{M}'’-]*/gu) ?? []
 
 /** A name after a greeting, at the beginning of a line. */
 const greeted = new RegExp(

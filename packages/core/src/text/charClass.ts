@@ -3,7 +3,7 @@ export const CharClass = {
   space: 0,
   letter: 1,
   digit: 2,
-  /** Combining marks and zero-width characters: they never start a token but continue a word. */
+  /** Combining marks and what is not seen (joiners, marks of direction): they never start a token but continue a word. */
   mark: 3,
   /** Letters of scripts written without spaces: each is a word of its own. */
   ideograph: 4,
@@ -18,7 +18,8 @@ const table = new Uint8Array(0x10000).fill(unset)
 
 function classify(char: string): CharClass {
   if (char === '\n' || char === '\r' || char === '\u2028' || char === '\u2029') return CharClass.newline
-  if (/^(?:[\u200b\u200c\u200d]|\ufeff|\u00ad|\ufe0f)$/u.test(char)) return CharClass.mark
+  // The two half-width sound marks of katakana are letters to Unicode.
+  if (/^[\p{DI}\uff9e\uff9f]$/u.test(char)) return CharClass.mark
   if (/^\s$/u.test(char)) return CharClass.space
   if (/^\p{M}$/u.test(char)) return CharClass.mark
   if (/^[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]$/u.test(char))

@@ -1,17 +1,24 @@
-const zeroWidth = /[\u200b\u200c]|\u200d|\ufeff|\u00ad|\u2060|\ufe0f/g
-const marks = /\p{M}+/gu
+/** What is not seen: joiners, soft hyphens, marks of direction, variants of pictures. */
+const unseen = /\p{DI}+/gu
+/** Marks that are accents of Latin and Greek letters, or stand on no letter: readers leave them out. */
+const accents = /([\p{Script=Latin}\p{Script=Greek}]|[^\p{L}\p{M}]|^)\p{M}+/gu
+/** The points of Hebrew; the short vowels of Arabic, its hamza over another letter and its stretched line. */
+// eslint-disable-next-line no-misleading-character-class -- the marks themselves are meant
+const points = /[\u0591-\u05c7\u0640\u064b-\u065f\u0670]+/g
+/** Of Cyrillic, only the two dots of "ё" and the mark of stress: "й" is no "и". */
+const stress = /е\u0308|([аеиоуыэюяіє])[\u0300\u0301]/g
 // eslint-disable-next-line no-control-regex -- the ASCII range is what is meant
 const ascii = /^[\x00-\x7f]*$/
 
 /**
- * NFKC and full case folding of a short piece of text; zero-width characters dropped, accents kept.
+ * NFKC and full case folding of a short piece of text; what is not seen (zero width, direction) dropped, accents kept.
  *
  * @example foldCase('CAFÉ') // "café"
  */
 export function foldCase(piece: string): string {
   if (ascii.test(piece)) return piece.toLowerCase()
   return piece
-    .replace(zeroWidth, '')
+    .replace(unseen, '')
     .normalize('NFKC')
     .toLowerCase()
     .replace(/ß/g, 'ss')
@@ -25,7 +32,8 @@ const foldedLimit = 20_000
 const foldedLength = 24
 
 /**
- * `foldCase`, and accents taken off: `foldAccents('Café') === 'cafe'`.
+ * `foldCase`, and accents taken off where readers of the script leave them out; marks that make another letter stay ("バス"
+ * is no "ハス", "й" no "и").
  *
  * @example foldAccents('café') // "cafe"
  */
@@ -43,9 +51,12 @@ function withoutAccents(piece: string): string {
   if (ascii.test(piece)) return piece.toLowerCase()
   return foldCase(piece)
     .normalize('NFD')
-    .replace(marks, '')
+    .replace(accents, '$1')
+    .replace(points, '')
+    .replace(stress, (pair) => pair[0]!)
     .replace(/ø/g, 'o')
     .replace(/ł/g, 'l')
+    .replace(/ı/g, 'i')
     .replace(/œ/g, 'oe')
     .replace(/æ/g, 'ae')
     .normalize('NFC')

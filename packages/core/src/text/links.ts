@@ -32,10 +32,11 @@ export function canonicalLink(address: string): string | null {
 }
 
 /**
- * Whether a canonical link lies under a pattern: the same host or one of its subdomains, and a path that starts with
- * the pattern's path at a "/" boundary.
+ * Whether a link lies under a pattern: the same host or one of its subdomains, a path that starts with the pattern's path at a
+ * "/" boundary, and what the pattern's query asks for. A pattern without a port suits any port.
  *
- * @example linkUnder('https://shop.orrin.example/tickets/7', 'orrin.example/tickets') === true
+ * @example linkUnder('https://shop.orrin.example:8443/tickets/7', 'orrin.example/tickets') // true
+ * @example linkUnder('https://orrin.example/see?page=2&boat=7', 'orrin.example/see?boat=7') // true
  */
 export function linkUnder(link: string, pattern: string): boolean {
   const a = canonicalLink(link)
@@ -43,8 +44,10 @@ export function linkUnder(link: string, pattern: string): boolean {
   if (!a || !b) return false
   const one = new URL(a)
   const two = new URL(b)
-  const sameHost = one.host === two.host || one.host.endsWith(`.${two.host}`)
-  if (!sameHost) return false
+  if (one.hostname !== two.hostname && !one.hostname.endsWith(`.${two.hostname}`)) return false
+  if (two.port && one.port !== two.port) return false
+  for (const [name, value] of two.searchParams)
+    if (!one.searchParams.getAll(name).includes(value)) return false
   const path = two.pathname.replace(/\/$/, '')
   return path === '' || one.pathname === path || one.pathname.startsWith(`${path}/`)
 }

@@ -19,7 +19,7 @@ const wordCount = 3000
 
 const inner = /['’ʼ_]/
 const cut = (word: string) => cutText(word, wordLength)
-const ending = /[.!?;:,…()[\]"“”«»—–|]/
+const ending = /[.!?;:,…()[\]—–|]/
 
 /**
  * The words of a text in their order, as search and phrases see them: parts at apostrophes and signs are words of their own.

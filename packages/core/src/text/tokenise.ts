@@ -1,5 +1,5 @@
-import { isBareHost } from './bareLink.ts'
 import { CharClass, charClassAt, unitsAt } from './charClass.ts'
+import { findAddresses, type FoundAddress } from './webAddresses.ts'
 
 export type TokenKind =
   'word' | 'tag' | 'handle' | 'link' | 'email' | 'number' | 'emoji' | 'emoticon' | 'punctuation' | 'newline'
@@ -13,13 +13,8 @@ export interface Token {
 
 // Sticky and with bounded repeats (RFC 5321 allows 64 and 255 octets), so that no input makes the scan quadratic.
 const email = /[\p{L}\p{N}._%+-]{1,64}@[\p{L}\p{N}-]{1,63}(?:\.[\p{L}\p{N}-]{1,63}){1,8}/uy
-const link = /(?:https?:\/\/|www\.)[^\s<>"“”«»]+/iy
-/** A name with dots, which may end a sentence, and what follows it. */
-const dotted = /[a-z0-9-]{1,63}(?:\.[a-z0-9-]{1,63}){0,6}\.[a-z]{2,24}(?![\p{L}\p{N}@-]|\.[\p{L}\p{N}])/iuy
-const path = /\/[^\s<>"“”«»]*/y
 const emoticon =
   /(?:[:;=][-'^o]?[)(\]D[PpOo/\\|*3]{1,3}|8[-'^o][)(\]DPp]{1,3}|[xX]D{1,3}|<\/?3+|[)(\]][-']?[:;=]|\^_?\^|:'\(|>:\(|-_+-|o_O|O_o)(?![\p{L}\p{N}])/uy
-const linkTail = /[.,;:!?)\]}'’…]+$/
 
 function stickyEnd(pattern: RegExp, text: string, at: number): number {
   pattern.lastIndex = at
@@ -57,7 +52,7 @@ function wordEnd(text: string, at: number): { end: number; digitsOnly: boolean }
   return { end: i, digitsOnly }
 }
 
-/** End of a whole emoji: variation selectors, skin tones, joined sequences and flags kept together. */
+/** End of a whole emoji: variation selectors, skin tones, joined sequences and flags (of countries and their parts) kept together. */
 function emojiEnd(text: string, at: number): number {
   const isFlag = (i: number) => {
     const code = text.codePointAt(i) ?? 0
@@ -68,33 +63,20 @@ function emojiEnd(text: string, at: number): number {
   while (i < text.length) {
     const code = text.codePointAt(i) ?? 0
     if (code === 0xfe0f || code === 0x20e3) i += 1
-    else if (code >= 0x1f3fb && code <= 0x1f3ff) i += 2
+    else if ((code >= 0x1f3fb && code <= 0x1f3ff) || (code >= 0xe0020 && code <= 0xe007f)) i += 2
     else if (code === 0x200d && charClassAt(text, i + 1) === CharClass.emoji) i += 1 + unitsAt(text, i + 1)
     else break
   }
   return i
 }
 
-function linkEnd(text: string, at: number, end: number): number {
-  const tail = linkTail.exec(text.slice(Math.max(at, end - 16), end))
-  return tail ? end - tail[0].length : end
-}
-
-/** End of a web address without a scheme; -1 when what stands there is none. */
-function bareLinkEnd(text: string, at: number): number {
-  const end = stickyEnd(dotted, text, at)
-  if (end < 0) return -1
-  if (text[end] === '/') return isBareHost(text.slice(at, end), true) ? stickyEnd(path, text, end) : -1
-  // "orrin.example.Then": the sentence that begins there is no part of it.
-  for (let host = text.slice(at, end); host.includes('.'); host = host.slice(0, host.lastIndexOf('.')))
-    if (isBareHost(host, false)) return at + host.length
-  return -1
-}
-
 function nameEnd(text: string, at: number): number {
   let i = at
-  while (i < text.length && (isWordClass(charClassAt(text, i)) || text.charCodeAt(i) === 0x5f))
+  while (i < text.length) {
+    const c = charClassAt(text, i)
+    if (!isWordClass(c) && c !== CharClass.ideograph && text.charCodeAt(i) !== 0x5f) break
     i += unitsAt(text, i)
+  }
   return i
 }
 
@@ -107,8 +89,9 @@ interface Scan {
   tokens: Token[]
   /** Up to here no `@` stands within reach, so no e-mail address can start: saves trying at every word. */
   nextAt: number
-  /** The same for the dot of a web address, which something follows. */
-  nextDot: number
+  addresses: readonly FoundAddress[]
+  /** Index of the first address that is not yet behind. */
+  address: number
 }
 
 function mayBeEmail(scan: Scan, at: number): boolean {
@@ -119,18 +102,12 @@ function mayBeEmail(scan: Scan, at: number): boolean {
   return scan.nextAt - at <= 64
 }
 
-function mayBeLink(scan: Scan, at: number): boolean {
-  if (scan.nextDot < at) {
-    let found = scan.text.indexOf('.', at)
-    // The full stop of a sentence has a space or nothing behind it.
-    while (found >= 0 && !(scan.text.charCodeAt(found + 1) > 0x20)) found = scan.text.indexOf('.', found + 1)
-    scan.nextDot = found < 0 ? Infinity : found
-  }
-  if (scan.nextDot - at <= 63) return true
-  return (
-    (scan.text.charCodeAt(at) | 32) === 0x68 &&
-    scan.text.startsWith('://', at + (scan.text[at + 4] === 's' ? 5 : 4))
-  )
+/** End of the web address that starts at `at`; -1 when none does. */
+function addressEnd(scan: Scan, at: number): number {
+  const { addresses } = scan
+  while (scan.address < addresses.length && addresses[scan.address]!.start < at) scan.address++
+  const next = addresses[scan.address]
+  return next?.start === at ? next.end : -1
 }
 
 function wordToken(scan: Scan, at: number): Token {
@@ -139,11 +116,8 @@ function wordToken(scan: Scan, at: number): Token {
     const end = stickyEnd(email, text, at)
     if (end > 0) return { kind: 'email', start: at, end }
   }
-  if (mayBeLink(scan, at)) {
-    let end = stickyEnd(link, text, at)
-    if (end < 0) end = bareLinkEnd(text, at)
-    if (end > 0) return { kind: 'link', start: at, end: linkEnd(text, at, end) }
-  }
+  const address = addressEnd(scan, at)
+  if (address > 0) return { kind: 'link', start: at, end: address }
   const { end, digitsOnly } = wordEnd(text, at)
   return { kind: digitsOnly ? 'number' : 'word', start: at, end }
 }
@@ -168,8 +142,13 @@ function tokenAt(scan: Scan, at: number, c: CharClass): Token {
   switch (c) {
     case CharClass.newline:
       return { kind: 'newline', start: at, end: at + 1 }
-    case CharClass.ideograph:
-      return { kind: 'word', start: at, end: at + unitsAt(text, at) }
+    case CharClass.ideograph: {
+      const address = addressEnd(scan, at)
+      if (address > 0) return { kind: 'link', start: at, end: address }
+      let end = at + unitsAt(text, at)
+      while (end < text.length && charClassAt(text, end) === CharClass.mark) end += unitsAt(text, end)
+      return { kind: 'word', start: at, end }
+    }
     case CharClass.emoji:
       return { kind: 'emoji', start: at, end: emojiEnd(text, at) }
     case CharClass.letter:
@@ -197,12 +176,12 @@ function tokenAt(scan: Scan, at: number, c: CharClass): Token {
  * @example tokenise('Hi @ness :)').map((t) => t.kind) // ['word', 'handle', 'emoticon']
  */
 export function tokenise(text: string): Token[] {
-  const scan: Scan = { text, tokens: [], nextAt: -1, nextDot: -1 }
+  const scan: Scan = { text, tokens: [], nextAt: -1, addresses: findAddresses(text), address: 0 }
   let at = 0
   while (at < text.length) {
     const c = charClassAt(text, at)
     if (c === CharClass.space || c === CharClass.mark) {
-      at += 1
+      at += unitsAt(text, at)
       continue
     }
     const token = tokenAt(scan, at, c)
@@ -212,22 +191,16 @@ export function tokenise(text: string): Token[] {
   return scan.tokens
 }
 
-/** Whether nothing but white space, hyphens, quotes, underscores or slashes lies between two words of a phrase. */
+/** Quotation marks of all our languages, slash and underscore. */
+const softMarks = new Set(Array.from('"/_“”„‘‚«»‹›「」『』', (mark) => mark.charCodeAt(0)))
+
+/** Whether nothing but white space, hyphens, quotation marks, underscores or slashes lies between two words of a phrase. */
 export function isSoftGap(text: string, from: number, to: number): boolean {
-  for (let i = from; i < to; i++) {
+  for (let i = from; i < to; i += unitsAt(text, i)) {
     const c = charClassAt(text, i)
     if (c === CharClass.space || c === CharClass.mark || c === CharClass.newline) continue
     const unit = text.charCodeAt(i)
-    if (isDash(unit) || isApostrophe(unit)) continue
-    if (
-      unit === 0x22 ||
-      unit === 0x2f ||
-      unit === 0x5f ||
-      unit === 0x201c ||
-      unit === 0x201d ||
-      unit === 0x2018
-    )
-      continue
+    if (isDash(unit) || isApostrophe(unit) || softMarks.has(unit)) continue
     return false
   }
   return true

@@ -1,8 +1,12 @@
 import { foldAccents, isSoftGap, tokenise, type Token } from '../text/index.ts'
-import { splitApostrophes, squash, termKey, type ParsedTerm } from './term.ts'
+import { withinOneEdit } from './misspelling.ts'
+import { signsAt, slackLetters, splitApostrophes, squash, termKey, type ParsedTerm } from './term.ts'
 import { WordIndex } from './wordIndex.ts'
 
-/** An occurrence of a term: UTF-16 offsets into the text, and word positions for distances. */
+/**
+ * An occurrence of a term: UTF-16 offsets into the text, and the numbers of its first and last word, for distances. What is
+ * written as one counts as one word ("don't", "l'eau", a link, an emoji); marks count for nothing.
+ */
 export interface Occurrence {
   start: number
   end: number
@@ -36,7 +40,8 @@ export class Automaton {
   private readonly ids = new Map<string, number>()
   private readonly root = newNode()
   private readonly words = new WordIndex()
-  private readonly names = new WordIndex()
+  private readonly tags = new WordIndex()
+  private readonly handles = new WordIndex()
   private readonly patterns = new Map<string, number>()
   private readonly memory = new Map<string, Spelling>()
 
@@ -48,10 +53,12 @@ export class Automaton {
     const id = this.terms.push(term) - 1
     this.ids.set(key, id)
     if (term.kind === 'phrase') this.addPhrase(term, id)
-    const sign = term.kind === 'handle' ? '@' : '#'
-    const { prefix, slack } = term
-    if (term.kind !== 'phrase') this.names.add(sign + term.squashed, id, { prefix, slack })
-    else for (const each of ['#', '@']) this.names.add(each + term.squashed, id, { prefix, slack })
+    const { squashed, kind, prefix, slack } = term
+    // A name has no signs: "#c" is not how anybody writes "C++".
+    if (kind === 'phrase' && (term.before || term.after || term.gaps.some(({ must }) => must))) return id
+    // The sign is no letter that may be a slip, so that tags and handles are apart.
+    if (kind !== 'handle') this.tags.add(squashed, id, { prefix, slack })
+    if (kind !== 'tag') this.handles.add(squashed, id, { prefix, slack })
     return id
   }
 
@@ -83,18 +90,28 @@ export class Automaton {
     if (this.memory.size >= memoryLimit) this.memory.clear()
     const isName = kind === 'tag' || kind === 'handle'
     const fresh: Spelling = isName
-      ? { parts: [], terms: this.names.find((kind === 'tag' ? '#' : '@') + squash(raw.slice(1))), isName }
-      : {
-          parts: splitApostrophes(raw).map(({ text, offset }) => ({
-            offset,
-            length: text.length,
-            patterns: this.words.find(foldAccents(text)),
-          })),
-          terms: [],
-          isName,
-        }
+      ? { parts: [], terms: (kind === 'tag' ? this.tags : this.handles).find(squash(raw.slice(1))), isName }
+      : { parts: this.partsOf(raw, kind), terms: [], isName }
     this.memory.set(raw, fresh)
     return fresh
+  }
+
+  private partsOf(raw: string, kind: Token['kind']): Spelling['parts'] {
+    const whole = (patterns: readonly number[]) => [{ offset: 0, length: raw.length, patterns }]
+    if (kind === 'link' || kind === 'email') return whole([])
+    if (kind === 'emoticon') return whole(this.words.find(foldAccents(raw)))
+    if (kind === 'emoji') {
+      // Without a skin tone a term finds every tone, with one only that.
+      const folded = foldAccents(raw)
+      const toneless = folded.replace(skinTones, '')
+      const found = this.words.find(folded)
+      return whole(toneless === folded ? found : [...new Set([...found, ...this.words.find(toneless)])])
+    }
+    return splitApostrophes(raw).map(({ text, offset }) => ({
+      offset,
+      length: text.length,
+      patterns: this.words.find(foldAccents(text)),
+    }))
   }
 
   /** All occurrences of all terms in a text. */
@@ -103,32 +120,29 @@ export class Automaton {
     const starts: number[] = []
     const ends: number[] = []
     const patterns: (readonly number[])[] = []
+    const counts: number[] = []
+    let count = 0
     for (const token of tokens) {
-      const { kind } = token
-      if (
-        kind === 'punctuation' ||
-        kind === 'newline' ||
-        kind === 'link' ||
-        kind === 'email' ||
-        kind === 'emoticon'
-      )
-        continue
-      const spelling = this.spelling(text.slice(token.start, token.end), kind)
+      if (token.kind === 'punctuation' || token.kind === 'newline') continue
+      const spelling = this.spelling(text.slice(token.start, token.end), token.kind)
       if (spelling.isName) {
-        this.nameHits(text, token, spelling, starts.length, found)
+        this.nameHits(text, token, spelling, count, found)
         starts.push(token.start)
         ends.push(token.end)
         patterns.push([])
+        counts.push(count)
       }
       for (const part of spelling.parts) {
         starts.push(token.start + part.offset)
         ends.push(token.start + part.offset + part.length)
         patterns.push(part.patterns)
+        counts.push(count)
       }
+      count++
     }
     for (let i = 0; i < starts.length; i++)
       if (patterns[i]!.length)
-        this.walk({ text, starts, ends, patterns, found, from: i }, this.root, i, false)
+        this.walk({ text, starts, ends, patterns, counts, found, from: i }, this.root, i, false)
     return found
   }
 
@@ -142,8 +156,7 @@ export class Automaton {
     for (const id of spelling.terms) {
       const term = this.terms[id]!
       const written = text.slice(token.start + 1, token.end).replace(/[_-]/g, '')
-      if (term.exactCase && !sameCase(written, term.written.join('').replace(/[_-]/g, ''), term.prefix))
-        continue
+      if (term.exactCase && !sameCase(written, term.written.join('').replace(/[_-]/g, ''), term)) continue
       record(found, id, { start: token.start, end: token.end, firstWord: word, lastWord: word })
     }
   }
@@ -154,30 +167,59 @@ export class Automaton {
       if (!next) continue
       for (const id of next.terms) {
         const term = this.terms[id]!
-        if (broken && !term.punctuated) continue
-        if (term.exactCase && !this.isExact(walk, term, at)) continue
+        const place = placeOf(walk, term, at, broken)
+        if (!place || (term.exactCase && !isExact(walk, term, at))) continue
         record(walk.found, id, {
-          start: walk.starts[walk.from]!,
-          end: walk.ends[at]!,
-          firstWord: walk.from,
-          lastWord: at,
+          ...place,
+          firstWord: walk.counts[walk.from]!,
+          lastWord: walk.counts[at]!,
         })
       }
       if (next.next.size === 0 || at + 1 >= walk.starts.length) continue
       const gapStart = walk.ends[at]!
       const gapEnd = walk.starts[at + 1]!
       if (isSoftGap(walk.text, gapStart, gapEnd)) this.walk(walk, next, at + 1, broken)
-      else if (/^\s*[.,&+:/]\s*$/.test(walk.text.slice(gapStart, gapEnd))) this.walk(walk, next, at + 1, true)
+      else if (gapEnd - gapStart <= longestGap) this.walk(walk, next, at + 1, true)
     }
   }
+}
 
-  private isExact(walk: Walk, term: ParsedTerm, last: number): boolean {
-    return term.written.every((word, i) => {
-      const at = last - term.written.length + 1 + i
-      const isLast = i === term.written.length - 1
-      return sameCase(walk.text.slice(walk.starts[at], walk.ends[at]), word, term.prefix && isLast)
-    })
+/** Units between two words of a phrase that has a mark there. */
+const longestGap = 6
+const skinTones = /[\u{1f3fb}-\u{1f3ff}]/gu
+
+function isExact(walk: Walk, term: ParsedTerm, last: number): boolean {
+  return term.written.every((word, i) => {
+    const at = last - term.written.length + 1 + i
+    const isLast = i === term.written.length - 1
+    const written = walk.text.slice(walk.starts[at], walk.ends[at])
+    return sameCase(written, word, { prefix: term.prefix && isLast, slack: term.slack })
+  })
+}
+
+/** Where a phrase stands, its signs included; null when a mark breaks it or a sign is missing. */
+function placeOf(
+  { text, starts, ends, from }: Walk,
+  term: ParsedTerm,
+  last: number,
+  broken: boolean,
+): { start: number; end: number } | null {
+  const start = starts[from]!
+  const end = ends[last]!
+  if (term.isPlain && !broken && !term.before && !term.after) return { start, end }
+  const fits = term.gaps.every(({ mark, must }, i) => {
+    const [gapStart, gapEnd] = [ends[from + i]!, starts[from + i + 1]!]
+    if (!must && isSoftGap(text, gapStart, gapEnd)) return true
+    const between = text.slice(gapStart, gapEnd).trim()
+    return mark !== '' && (between === mark || (!must && /^[.,&+:/]$/.test(between)))
+  })
+  if (!fits) return null
+  const { before, after } = term
+  if (before || after) {
+    const signs = signsAt(text, start, end)
+    if ((before && signs.before !== before) || (after && signs.after !== after)) return null
   }
+  return { start: start - before.length, end: end + after.length }
 }
 
 interface Walk {
@@ -185,15 +227,25 @@ interface Walk {
   starts: number[]
   ends: number[]
   patterns: (readonly number[])[]
+  /** Which word of the text each part belongs to. */
+  counts: number[]
   found: Map<number, Occurrence[]>
   from: number
 }
 
-function sameCase(text: string, wanted: string, prefix: boolean): boolean {
-  const a = text.normalize('NFC')
-  const b = wanted.normalize('NFC')
-  return prefix ? a.startsWith(b) : a === b
+/** Whether a word has the capitals and accents of a term. Where a slip is allowed, another capital is none. */
+function sameCase(
+  text: string,
+  wanted: string,
+  { prefix, slack }: Pick<ParsedTerm, 'prefix' | 'slack'>,
+): boolean {
+  const a = text.normalize('NFC').replace(unseen, '')
+  const b = wanted.normalize('NFC').replace(unseen, '')
+  if (prefix ? a.startsWith(b) : a === b) return true
+  return slack && b.length >= slackLetters && foldAccents(a) !== foldAccents(b) && withinOneEdit(a, b)
 }
+
+const unseen = /\p{DI}/gu
 
 function record(found: Map<number, Occurrence[]>, id: number, occurrence: Occurrence): void {
   const list = found.get(id)

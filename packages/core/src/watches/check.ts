@@ -1,4 +1,4 @@
-import { canonicalLink } from '../text/index.ts'
+import { canonicalLink, isPublicSuffix, tokenise } from '../text/index.ts'
 import { watchLimits, type Term, type WatchQuery } from './query.ts'
 import { parseTerm, slackLetters } from './term.ts'
 
@@ -7,11 +7,13 @@ export type QueryProblemCode =
   | 'tooManyTerms'
   | 'termEmpty'
   | 'termTooLong'
+  | 'termAddress'
   | 'prefixTooShort'
   | 'slackTooShort'
   | 'nearSame'
   | 'nearWords'
   | 'linkInvalid'
+  | 'linkTooWide'
   | 'excludesItself'
 
 export interface QueryProblem {
@@ -54,7 +56,13 @@ export function checkQuery(query: Omit<WatchQuery, 'id'>): QueryProblem[] {
       problems.push({ path: `near[${i}].within`, code: 'nearWords', value: String(within) })
   })
   links.forEach((link, i) => {
-    if (!canonicalLink(link)) problems.push({ path: `links[${i}]`, code: 'linkInvalid', value: link })
+    const canonical = canonicalLink(link)
+    const code = !canonical
+      ? 'linkInvalid'
+      : isPublicSuffix(new URL(canonical).hostname)
+        ? 'linkTooWide'
+        : null
+    if (code) problems.push({ path: `links[${i}]`, code, value: link })
   })
   noneOf.forEach((term, i) => {
     if (allOf.some((other) => sameTerm(term, other)))
@@ -68,6 +76,9 @@ function checkTerm(term: Term, path: string): QueryProblem[] {
   if (value.length > watchLimits.termLength) return [{ path, code: 'termTooLong', value: value.slice(0, 40) }]
   const parsed = parseTerm(term)
   if (!parsed) return [{ path, code: 'termEmpty', value }]
+  // Nothing is looked for inside addresses, so that it would never be found.
+  if (tokenise(value).some(({ kind }) => kind === 'link' || kind === 'email'))
+    return [{ path, code: 'termAddress', value }]
   if (parsed.words.length > watchLimits.termWords) return [{ path, code: 'termTooLong', value }]
   const last = parsed.words[parsed.words.length - 1] ?? ''
   if (parsed.prefix && last.length < watchLimits.prefixLetters)

@@ -60,7 +60,7 @@ export function compileWatches(queries: readonly WatchQuery[]): CompiledWatches 
     for (const pattern of one.links) {
       const canonical = canonicalLink(pattern)
       if (!canonical) continue
-      const host = new URL(canonical).host
+      const host = new URL(canonical).hostname
       byHost.set(host, [...(byHost.get(host) ?? []), watch])
     }
   })
@@ -195,7 +195,7 @@ function linksOf(doc: WatchDoc, tokens: readonly Token[]): Evidence['links'] {
 function* watchesOfLink(link: string, byHost: Map<string, number[]>): Generator<number> {
   const canonical = canonicalLink(link)
   if (!canonical) return
-  let host = new URL(canonical).host
+  let host = new URL(canonical).hostname
   for (;;) {
     yield* byHost.get(host) ?? []
     const dot = host.indexOf('.')

@@ -1,4 +1,4 @@
-import { foldAccents, tokenise } from '../text/index.ts'
+import { foldAccents, isSoftGap, tokenise, type Token } from '../text/index.ts'
 import type { Term } from './query.ts'
 
 export interface ParsedTerm {
@@ -12,8 +12,16 @@ export interface ParsedTerm {
   exactCase: boolean
   prefix: boolean
   slack: boolean
-  /** The term has marks between its words ("St. Orrin", "B & B"), so the text may have one there, too. */
-  punctuated: boolean
+  /**
+   * The marks between its words i and i + 1, '' for none: where the term has one ("St. Orrin"), the text may have one, too. Signs
+   * that belong to a word ("C++ course") must be there.
+   */
+  gaps: { mark: string; must: boolean }[]
+  /** Whether no gap holds a mark. */
+  isPlain: boolean
+  /** Signs that belong to the first and to the last word ("£5", "C++", "100%"): they must stand there in the text. */
+  before: string
+  after: string
 }
 
 /** Letters a word needs before a misspelling of it can be told from another word. */
@@ -29,14 +37,25 @@ export function splitApostrophes(word: string): { text: string; offset: number }
   return parts
 }
 
-/** Reads a term; null when it holds nothing that could be found (no letter, digit or emoji). */
+const signsBefore = /[$£€¥]+$/
+const signsAfter = /^(?:\+{1,3}|#|[$£€¥]|[%‰])/
+
+/**
+ * The signs that belong to a word: money before or after it, "+", "#" and per cent after it, without a space between.
+ *
+ * @returns the longest run on either side, '' for none
+ */
+export function signsAt(text: string, start: number, end: number): { before: string; after: string } {
+  return {
+    before: signsBefore.exec(text.slice(Math.max(0, start - 4), start))?.[0] ?? '',
+    after: signsAfter.exec(text.slice(end, end + 4))?.[0] ?? '',
+  }
+}
+
+/** Reads a term; null when it holds nothing that could be found (no letter, digit, emoji or emoticon). */
 export function parseTerm(term: Term | string): ParsedTerm | null {
-  const {
-    text,
-    exactCase = false,
-    prefix = false,
-    slack = false,
-  } = typeof term === 'string' ? { text: term } : term
+  const { text, ...options } = typeof term === 'string' ? { text: term } : term
+  const { exactCase = false, prefix = false, slack = false } = options as Partial<Term>
   const trimmed = text.trim()
   const starred = trimmed.endsWith('*')
   const body = starred ? trimmed.slice(0, -1) : trimmed
@@ -47,25 +66,63 @@ export function parseTerm(term: Term | string): ParsedTerm | null {
     const name = body.slice(first.start + 1, first.end)
     const squashed = squash(name)
     if (!squashed) return null
-    return { ...shared, kind: first.kind, words: [squashed], written: [name], squashed, punctuated: false }
+    const plain = { gaps: [], isPlain: true, before: '', after: '' }
+    return { ...shared, ...plain, kind: first.kind, words: [squashed], written: [name], squashed }
   }
+  return readPhrase(body, tokens, shared)
+}
+
+function readPhrase(
+  body: string,
+  tokens: readonly Token[],
+  shared: Pick<ParsedTerm, 'exactCase' | 'prefix' | 'slack'>,
+): ParsedTerm | null {
   const written: string[] = []
-  let punctuated = false
+  const gaps: ParsedTerm['gaps'] = []
+  let [start, end] = [-1, -1]
   for (const token of tokens) {
+    if (token.kind === 'punctuation' || token.kind === 'newline') continue
     const raw = body.slice(token.start, token.end)
-    if (token.kind === 'punctuation') punctuated ||= !/^[-‐‑'"’]+$/.test(raw)
-    else if (token.kind === 'tag' || token.kind === 'handle') written.push(raw.slice(1))
-    else if (token.kind !== 'newline') written.push(...splitApostrophes(raw).map((p) => p.text))
+    const isName = token.kind === 'tag' || token.kind === 'handle'
+    const parts =
+      token.kind === 'emoticon' ? [raw] : isName ? [raw.slice(1)] : splitApostrophes(raw).map((p) => p.text)
+    parts.forEach((part, i) => {
+      if (written.length) gaps.push(i || isName ? noMark : gapOf(body, end, token.start))
+      written.push(part)
+    })
+    if (start < 0) start = token.start
+    end = token.end
   }
   const words = written.map(foldAccents)
   if (!words.some((w) => w.length > 0)) return null
-  return { ...shared, kind: 'phrase', words, written, squashed: words.join(''), punctuated }
+  const { before, after } = signsAt(body, start, end)
+  return {
+    ...shared,
+    kind: 'phrase',
+    words,
+    written,
+    squashed: words.join(''),
+    gaps,
+    isPlain: gaps.every(({ mark }) => !mark),
+    before,
+    // The last word may go on, so that no sign can follow it.
+    after: shared.prefix ? '' : after,
+  }
+}
+
+const noMark = { mark: '', must: false }
+
+function gapOf(body: string, from: number, to: number): ParsedTerm['gaps'][number] {
+  const between = body.slice(from, to)
+  if (isSoftGap(body, from, to)) return noMark
+  return { mark: between.trim(), must: signsAfter.test(between) || signsBefore.test(between) }
 }
 
 /** One key for terms that find the same things. */
 export function termKey(term: ParsedTerm): string {
-  const options = `${term.prefix ? 'p' : ''}${term.slack ? 's' : ''}${term.punctuated ? '.' : ''}`
-  return `${term.kind}|${options}|${term.exactCase ? `=${term.written.join(' ')}` : term.words.join(' ')}`
+  const options = `${term.prefix ? 'p' : ''}${term.slack ? 's' : ''}`
+  const marks = term.isPlain ? '' : term.gaps.map(({ mark }) => mark).join('\n')
+  return `${term.kind}|${options}|${term.before}|${term.after}|${marks}|${term.exactCase ? `=${term.written.join(' ')}` : term.words.join(' ')}`
 }
 
 /**

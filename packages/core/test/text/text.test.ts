@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import {
   canonicalLink,
   detectLanguage,
+  foldAccents,
   joinOwnTitle,
   joinTitle,
   linkUnder,
@@ -31,6 +32,18 @@ describe('tokenise', () => {
     ['late.so we left', ['word:late', 'punctuation:.', 'word:so', 'word:we', 'word:left']],
     ['fine.It was', ['word:fine', 'punctuation:.', 'word:It', 'word:was']],
     ['old.it/menu', ['link:old.it/menu']],
+    ['at café-orrin.example.', ['word:at', 'link:café-orrin.example', 'punctuation:.']],
+    ['👉orrin.example', ['emoji:👉', 'link:orrin.example']],
+    ['«heron.nl»', ['punctuation:«', 'link:heron.nl', 'punctuation:»']],
+    ['https://x.example/a_(b)?q=1.', ['link:https://x.example/a_(b)?q=1', 'punctuation:.']],
+    ['連絡はness@orrin.example', ['word:連', 'word:絡', 'word:は', 'email:ness@orrin.example']],
+    ['日本.jp', ['link:日本.jp']],
+    ['#渡し船 @渡し', ['tag:#渡し船', 'handle:@渡し']],
+    ['fer\u2060ry \u200eboat', ['word:fer\u2060ry', 'word:boat']],
+    [
+      '\u{1f3f4}\u{e0067}\u{e0062}\u{e0073}\u{e0063}\u{e0074}\u{e007f}!',
+      ['emoji:\u{1f3f4}\u{e0067}\u{e0062}\u{e0073}\u{e0063}\u{e0074}\u{e007f}', 'punctuation:!'],
+    ],
     ['file.txt', ['word:file', 'punctuation:.', 'word:txt']],
     ['(https://orrin.example/a)', ['punctuation:(', 'link:https://orrin.example/a', 'punctuation:)']],
     ['3.50 4:30', ['number:3.50', 'number:4:30']],
@@ -98,10 +111,26 @@ describe('normalise', () => {
 })
 
 test.each([
+  ['Crème BRÛLÉE', 'creme brulee'],
+  ['バス', 'バス'],
+  ['ﾊﾞｽ', 'バス'],
+  ['й ё', 'й е'],
+  ['за́мок', 'замок'],
+  ['שָׁלוֹם', 'שלום'],
+  ['مُحَمَّد', 'محمد'],
+  ['हिन्दी', 'हिन्दी'],
+  ['fer\u200ery', 'ferry'],
+])('accents of %j', (text, expected) => expect(foldAccents(text)).toBe(expected))
+
+test.each([
   ['Hi Mr. Oakes. It was bad... but ok! Yes?', 3],
   ['One line\nanother', 2],
   ['He paid 3.50 for it', 1],
   ['“Never.” She left.', 2],
+  ['Maren (late. Again!) was kind.', 1],
+  ['(Maren was late. She left.) So did I.', 3],
+  ['an ( that nothing closes. And more', 2],
+  [`${'so long a line that a mail program broke it here '.repeat(2)}\nand it goes on`, 1],
   ['', 0],
 ])('sentences of %j', (text, count) => expect(splitSentences(text)).toHaveLength(count))
 
@@ -132,6 +161,10 @@ describe('links', () => {
     ['https://shop.orrin.example/tickets/7', 'orrin.example/tickets', true],
     ['https://orrin.example/tickets-fake', 'orrin.example/tickets', false],
     ['https://notorrin.example', 'orrin.example', false],
+    ['https://orrin.example:8443/a', 'orrin.example', true],
+    ['https://orrin.example/a', 'orrin.example:8443', false],
+    ['https://orrin.example/see?a=1&boat=7', 'orrin.example/see?boat=7', true],
+    ['https://orrin.example/see?boat=70', 'orrin.example/see?boat=7', false],
   ])('%s under %s: %s', (link, pattern, expected) => expect(linkUnder(link, pattern)).toBe(expected))
 })
 

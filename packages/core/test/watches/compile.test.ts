@@ -110,6 +110,9 @@ describe('checkQuery', () => {
       { anyOf: Array.from({ length: 10_000 }, (_, i) => ({ text: `t${i}` })) },
       [':tooManyTerms'],
     ],
+    ['an ending that anybody may stand under', { links: ['co.uk'] }, ['links[0]:linkTooWide']],
+    ['an address for a term', { anyOf: [{ text: 'orrin.example' }] }, ['anyOf[0]:termAddress']],
+    ['a mail address for a term', { allOf: [{ text: 'ness@orrin.example' }] }, ['allOf[0]:termAddress']],
     ['a link that is none', { links: ['not a link'] }, ['links[0]:linkInvalid']],
     [
       'near itself',

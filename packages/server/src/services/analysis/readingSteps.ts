@@ -4,10 +4,10 @@
  */
 export const readingSteps = {
   language: { version: 1, then: ['sentiment', 'watches'] },
-  words: { version: 2, then: [] },
+  words: { version: 3, then: [] },
   sentiment: { version: 4, then: [] },
   stories: { version: 3, then: [] },
-  watches: { version: 2, then: [] },
+  watches: { version: 3, then: [] },
 } as const satisfies Record<string, { version: number; then: readonly string[] }>
 
 export type ReadingStep = keyof typeof readingSteps

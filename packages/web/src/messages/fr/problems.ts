@@ -293,10 +293,12 @@ export const fieldProblems = {
   tooManyTerms: 'trop de termes dans une veille ({v})',
   termEmpty: '« {v} » ne contient aucun mot',
   termTooLong: '« {v} » est trop long pour un terme',
+  termAddress: '« {v} » contient une adresse, où rien n’est cherché : mettez-la sous les adresses web',
   prefixTooShort: '« {v} » est trop court pour continuer autrement',
   slackTooShort: "« {v} » est trop court pour une faute d'écriture permise",
   nearSame: '« {v} » ne peut être proche de lui-même',
   nearWords: '{v} mots : trop, ou aucun, pour une paire proche',
   linkInvalid: "« {v} » n'est pas une adresse web",
+  linkTooWide: 'sous « {v} », chacun peut avoir un nom : donnez un hôte entier',
   excludesItself: '« {v} » est à la fois exigé et exclu',
 } satisfies Record<string, string>
