@@ -5,12 +5,12 @@ import { businessTimeFigures } from './businessTime.ts'
 import { clusterFigures } from './clusters.ts'
 import { countFigures, directionFigures, usualFigures } from './counts.ts'
 import type { SimulatedFigure } from './figure.ts'
-import { falseSpikeFigures, levelFigures, spikePowerFigures } from './spikes.ts'
+import { falseSpikeFigures, levelFigures, outageFigures, spikePowerFigures } from './spikes.ts'
 import { storyFigures } from './stories.ts'
 
 /** What is claimed of the figures of the core, and what simulations give; writes docs/statistics.md. */
 const sections: [string, () => SimulatedFigure[]][] = [
-  ['Spikes', () => [...falseSpikeFigures(), ...levelFigures(), ...spikePowerFigures()]],
+  ['Spikes', () => [...falseSpikeFigures(), ...levelFigures(), ...outageFigures(), ...spikePowerFigures()]],
   ['Alerts', () => alertFigures()],
   ['Usual ranges', () => usualFigures()],
   ['Changes of counts', () => countFigures()],

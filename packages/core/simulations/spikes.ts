@@ -42,6 +42,29 @@ export function falseSpikeFigures(runs = 6, weeks = 55): SimulatedFigure[] {
   )
 }
 
+/** A week in which nothing was collected, and nothing happens: how often a spike is found in the weeks after. */
+export function outageFigures(runs = 40): SimulatedFigure[] {
+  const draw = drawing(3)
+  return [1, 20].map((rate): SimulatedFigure => {
+    let [masked, plain] = [0, 0]
+    for (let run = 0; run < runs; run++) {
+      const unknown = Array.from({ length: 20 * week }, (_, h) => h >= 11 * week && h < 12 * week)
+      const counts = ordinary(20 * week, { rate, dispersion: 1.5, draw }).map((n, h) => (unknown[h] ? 0 : n))
+      const after = (spikes: readonly { found: number }[]) =>
+        spikes.filter(({ found }) => found >= 11 * week).length
+      masked += after(findSpikes(counts, { unknown }))
+      plain += after(findSpikes(counts))
+    }
+    const hours = runs * 8 * week
+    return {
+      what: `Spikes, ${rate} an hour, variance 1.5 times the mean: found after a week that was not collected`,
+      claimed: 'at most 1e-4 an hour',
+      measured: `${(masked / hours).toExponential(1)} an hour (${(plain / hours).toExponential(1)} if it counted as a week of silence)`,
+      how: `${runs} series, eight weeks after it`,
+    }
+  })
+}
+
 /** Bursts of a day: how many are found, and how soon. */
 export function spikePowerFigures(runs = 150): SimulatedFigure[] {
   const draw = drawing(7)

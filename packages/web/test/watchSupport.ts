@@ -52,6 +52,7 @@ export const figuresOf = (more: Partial<FiguresAnswer> = {}): FiguresAnswer => (
     volumes: [1, 3],
     nets: [0.5, null],
     starts: ['2026-11-12T00:00:00Z', '2026-11-19T00:00:00Z'],
+    missed: [false, false],
   },
   share: null,
   onTopic: null,
@@ -71,6 +72,7 @@ export const figuresOf = (more: Partial<FiguresAnswer> = {}): FiguresAnswer => (
     },
   ],
   copies: 3,
+  outages: [],
   ...more,
 })
 

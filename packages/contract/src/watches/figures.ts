@@ -41,6 +41,17 @@ export interface SummariesAnswer {
   watches: WatchSummary[]
 }
 
+/** A time in which an account was not collected and what was written did not come in afterwards. */
+export interface OutageAnswer {
+  account: string
+  network: string
+  /** The part it usually brings of what is shown, 0 to 1. */
+  share: number
+  from: string
+  /** Null: it goes on. */
+  to: string | null
+}
+
 /** A part of the volume under a name, by sentiment. */
 export interface Slice extends SentimentCounts {
   /** What the lens takes to open it: a channel, a language, a place's id, an hour of the week. */
@@ -71,6 +82,8 @@ export interface FiguresAnswer {
     volumes: number[]
     nets: (number | null)[]
     starts: string[]
+    /** Weeks that were not collected: they are left out. */
+    missed: boolean[]
   }
   share: (Share & { among: { id: number; name: string; count: number }[] }) | null
   onTopic: Precision | null
@@ -81,6 +94,8 @@ export interface FiguresAnswer {
   aspects: AspectSlice[]
   /** Rows that a story folds away. */
   copies: number
+  /** Where counts are too low because something was not collected; of the time shown and the weeks of the direction. */
+  outages: OutageAnswer[]
 }
 
 export interface PhraseAnswer {

@@ -55,15 +55,16 @@ export function falseCalls(condition: AlertCondition, series: AlertSeries, draw:
 }
 
 /** Whole days of the last weeks, Mondays first, without those of a spike, and without those on which the clock changed. */
-function calmDays({ hours, weekHours: clock }: AlertSeries): HourCounts[][][] {
-  const spiking = new Set<number>()
-  for (const spike of findSpikes(hours.map(totalOfHour), { weekHours: clock }))
-    for (let hour = spike.first; hour < spike.end; hour++) spiking.add(hour)
+function calmDays({ hours, weekHours: clock, unknown }: AlertSeries): HourCounts[][][] {
+  // A day that was not collected whole is no ordinary one either.
+  const apart = new Set(hours.flatMap((_, hour) => (unknown?.[hour] ? [hour] : [])))
+  for (const spike of findSpikes(hours.map(totalOfHour), { weekHours: clock, unknown }))
+    for (let hour = spike.first; hour < spike.end; hour++) apart.add(hour)
   const days: HourCounts[][][] = Array.from({ length: 7 }, () => [])
   for (let first = Math.max(0, hours.length - drawnWeeks * weekHours); first + 24 <= hours.length; first++) {
     if (clock[first]! % 24 !== 0) continue
     const whole = Array.from({ length: 24 }, (_, i) => first + i)
-    if (clock[first + 23] !== clock[first]! + 23 || whole.some((hour) => spiking.has(hour))) continue
+    if (clock[first + 23] !== clock[first]! + 23 || whole.some((hour) => apart.has(hour))) continue
     days[clock[first]! / 24]!.push(whole.map((hour) => hours[hour]!))
   }
   return days

@@ -31,6 +31,8 @@ const moreChance = (length: number) => 0.002 * Math.min(1, length / 6)
 /** It is over when it is as common as this. */
 const overChance = 0.1
 const weekHours = 168
+/** So much of a stretch may be missing, and it still says what is usual. */
+const missedMost = 0.1
 
 type Read = (hour: number, open: boolean) => AlertReading
 
@@ -45,9 +47,9 @@ export function alertReader(condition: AlertCondition, series: AlertSeries): Rea
   const counts = series.hours.map(totalOfHour)
   switch (condition.kind) {
     case 'spike':
-      return spikeReader(findSpikes(counts, { weekHours: series.weekHours }))
+      return spikeReader(findSpikes(counts, { weekHours: series.weekHours, unknown: series.unknown }))
     case 'more':
-      return moreReader(runningSums(counts), series.weekHours, condition.hours)
+      return moreReader(runningSums(counts), series, condition.hours)
     case 'net':
       return netReader(series, condition)
     default:
@@ -66,7 +68,12 @@ function spikeReader(spikes: readonly Spike[]): Read {
 const spikeRest = 8
 
 /** Like is compared with like: the same hours of the weeks before, by the clock on the wall. */
-function moreReader(sums: Float64Array, clock: readonly number[], length: number): Read {
+function moreReader(
+  sums: Float64Array,
+  { weekHours: clock, unknown = [] }: AlertSeries,
+  length: number,
+): Read {
+  const missed = runningSums(clock.map((_, hour) => Number(unknown[hour] ?? false)))
   const step = weekHours * Math.ceil(length / weekHours)
   const slots = Math.max(1, Math.floor(weekHours / length))
   /** The hour that shows the same on the wall, so many steps back. */
@@ -76,12 +83,14 @@ function moreReader(sums: Float64Array, clock: readonly number[], length: number
     const off = ((clock[hour]! - clock[at]! + weekHours / 2 + weekHours) % weekHours) - weekHours / 2
     return at + off
   }
-  /** Entries of the stretch that ends with an hour; null where it is not known whole. */
-  const ended = (hour: number) => (hour + 1 < length ? null : sums[hour + 1]! - sums[hour + 1 - length]!)
+  const between = (values: Float64Array, hour: number) => values[hour + 1]! - values[hour + 1 - length]!
+  /** Entries of the stretch that ends with an hour; null where it is not known whole, or too much of it was not collected. */
+  const ended = (hour: number) =>
+    hour + 1 < length || between(missed, hour) > missedMost * length ? null : between(sums, hour)
   const weeksOf = (hour: number) =>
     Array.from({ length: usualWeeks }, (_, i) => ended(back(hour, usualWeeks - i))).filter((n) => n !== null)
   return (hour, open) => {
-    const count = ended(hour) ?? sums[hour + 1]!
+    const count = hour + 1 < length ? sums[hour + 1]! : between(sums, hour)
     const before = weeksOf(hour)
     const few = usualOf(before, usualWeeks)
     // What was to be expected is told only when it begins or ends.

@@ -12,6 +12,8 @@ export interface AlertSeries {
   hours: readonly HourCounts[]
   /** Hour of the local week of each of them, 0 to 167. */
   weekHours: readonly number[]
+  /** Hours that were not collected, or not enough of them; undefined: all were. */
+  unknown?: readonly boolean[]
   /** Entries that count for a condition on single ones, oldest first. */
   entries: readonly { id: number; at: number; reach: number }[]
 }

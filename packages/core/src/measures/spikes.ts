@@ -20,6 +20,8 @@ export interface Spike {
 export interface SpikeOptions {
   /** Hour of the local week (0 to 167) of each value. Default: from 0 on, without a change of the clock. */
   weekHours?: readonly number[]
+  /** Hours that were not collected: they are neither judged nor learnt from, whatever was counted in them. Default: none. */
+  unknown?: readonly boolean[]
   /** Chance that an hour of ordinary noise begins an alarm. Default 1e-4. */
   tail?: number
   /** Fewer entries than this are never a spike. Default 5. */
@@ -78,12 +80,13 @@ const forgetLasting = 2 ** (-1 / (6 * levelHalfLifeHours))
  * the new level, and told so. Only the past is used, so a spike is found when it could have been. False alarms, delay and power:
  * docs/statistics.md.
  *
- * @param counts entries by hour, oldest first
+ * @param all entries by hour, oldest first
  */
-export function findSpikes(counts: readonly number[], options: SpikeOptions = {}): Spike[] {
-  const { weekHours, tail = spikeDefaults.tail, minimum = spikeDefaults.minimum } = options
+export function findSpikes(all: readonly number[], options: SpikeOptions = {}): Spike[] {
+  const { unknown, weekHours, tail = spikeDefaults.tail, minimum = spikeDefaults.minimum } = options
   const { quietHours = spikeDefaults.quietHours, from = learningHours } = options
-  const baseline = new Baseline(counts, weekHours ?? counts.map((_, hour) => hour % week))
+  const counts = unknown ? all.map((count, hour) => (unknown[hour] ? 0 : count)) : all
+  const baseline = new Baseline(counts, weekHours ?? counts.map((_, hour) => hour % week), unknown)
   const spikes: Spike[] = []
   let current: Spike | null = null
   let lastAlarm = 0
@@ -253,6 +256,7 @@ class Baseline {
   constructor(
     private readonly counts: readonly number[],
     private readonly weekHours: readonly number[],
+    private readonly unknown: readonly boolean[] = [],
   ) {
     this.expected = new Float64Array(counts.length)
     this.learnt = new Float64Array(counts.length)
@@ -264,7 +268,8 @@ class Baseline {
 
   expect(hour: number): void {
     if (hour % week === 0) this.shares = this.weekShares(hour)
-    const share = this.shares[this.weekHours[hour]!]!
+    // Nothing is expected of an hour that was not collected, so that windows are made of the others.
+    const share = this.unknown[hour] ? 0 : this.shares[this.weekHours[hour]!]!
     this.expected[hour] = share * this.level()
     this.shareSums[hour + 1] = this.shareSums[hour]! + share
     this.countSums[hour + 1] = this.countSums[hour]! + this.counts[hour]!
@@ -312,11 +317,15 @@ class Baseline {
     const expected = this.expected[hour]!
     const value = inSpike ? Math.min(this.counts[hour]!, expected) : this.counts[hour]!
     this.learnt[hour] = value
-    this.levelCount = this.levelCount * forget + value
-    this.levelExposure = this.levelExposure * forget + this.shares[this.weekHours[hour]!]!
-    this.lastingCount = this.lastingCount * forgetLasting + value
-    this.lastingExposure = this.lastingExposure * forgetLasting + this.shares[this.weekHours[hour]!]!
+    if (!this.unknown[hour]) this.learnLevel(value, this.shares[this.weekHours[hour]!]!)
     if (hour - decidedAfter >= week) this.learnScatter(hour - decidedAfter)
+  }
+
+  private learnLevel(value: number, share: number): void {
+    this.levelCount = this.levelCount * forget + value
+    this.levelExposure = this.levelExposure * forget + share
+    this.lastingCount = this.lastingCount * forgetLasting + value
+    this.lastingExposure = this.lastingExposure * forgetLasting + share
   }
 
   /** Hours that belong to a spike, the end not included. */
@@ -328,6 +337,8 @@ class Baseline {
     for (const [i, length] of windows.entries()) {
       if ((hour + 1) % length !== 0) continue
       const from = hour + 1 - length
+      // What is a window in part only does not scatter as a whole one does.
+      if (this.unknown.slice(from, hour + 1).includes(true)) continue
       const { count, expected } = this.between(from, hour + 1)
       const scatter = this.scatter[i]!
       const fade = 2 ** (-length / dispersionHalfLife)
@@ -378,11 +389,25 @@ class Baseline {
     this.lastingCount = 0
     this.lastingExposure = 0
     for (let at = hour + 1 - newLevelDays * day; at <= hour; at++) {
+      if (this.unknown[at]) continue
       this.learnt[at] = this.counts[at]!
       this.levelCount = this.levelCount * forget + this.counts[at]!
       this.levelExposure = this.levelExposure * forget + this.shares[this.weekHours[at]!]!
     }
     this.dayLevels[this.dayLevels.length - 1] = this.level()
+  }
+
+  /** What each hour of the week brought; of one that was not always collected, as if it had been. */
+  private weekSums(start: number, end: number): Float64Array {
+    const sums = new Float64Array(week)
+    const known = new Float64Array(week)
+    for (let at = start; at < end; at++) {
+      if (this.unknown[at]) continue
+      sums[this.weekHours[at]!]! += this.learnt[at]!
+      known[this.weekHours[at]!]! += 1
+    }
+    const most = (end - start) / week
+    return this.unknown.length ? sums.map((sum, h) => (known[h] ? (sum * most) / known[h]! : 0)) : sums
   }
 
   /** Share of each hour of the week, mean 1. */
@@ -391,8 +416,7 @@ class Baseline {
     const weeks = (hour - start) / week
     const shares = new Float64Array(week).fill(1)
     if (weeks < 1) return shares
-    const sums = new Float64Array(week)
-    for (let at = start; at < hour; at++) sums[this.weekHours[at]!]! += this.learnt[at]!
+    const sums = this.weekSums(start, hour)
     const total = sums.reduce((sum, x) => sum + x, 0)
     if (total === 0) return shares
     const byHour = new Float64Array(24)

@@ -1,7 +1,8 @@
 import { bunchingOf, type Bunching } from './change.ts'
 import { gammaPoissonTail, studentTail } from './distributions.ts'
 
-export type UsualVerdict = 'above' | 'usual' | 'below' | 'tooLittleHistory'
+/** `notCollected`: so much of the period is missing that its count says nothing. */
+export type UsualVerdict = 'above' | 'usual' | 'below' | 'tooLittleHistory' | 'notCollected'
 
 /** What the periods before lead one to expect of a count. */
 export interface Usual {

@@ -208,6 +208,27 @@ describe('conditions on the past', () => {
     const burst = Array.from({ length: 40 * day }, (_, h) => mood(h === 35 * day ? 4 : 0))
     expect(rehearseAlert({ kind: 'more', hours: 24 }, seriesOf(burst), { from, quietMinutes: 0 })).toEqual([])
   })
+  test('what was not collected is no measure of what is usual, and no ordinary day', () => {
+    const calm = seriesOf(ordinary(5))
+    const gap = (h: number) => h >= 36 * day && h < 50 * day
+    const unknown = calm.hours.map((_, h) => gap(h))
+    const hours = calm.hours.map((each, h) => (gap(h) ? mood(0) : each))
+    const begins = (series: AlertSeries) =>
+      rehearseAlert({ kind: 'more', hours: 24 }, series, { from: start + 50 * day * hourMs, quietMinutes: 0 })
+        .length
+    const read = (series: AlertSeries) =>
+      alertReader({ kind: 'more', hours: 24 }, series)(59 * day, true).expected!
+    expect(Math.abs(read({ ...calm, hours, unknown }) - read(calm))).toBeLessThan(4)
+    expect(read({ ...calm, hours }) - read(calm)).toBeGreaterThan(8)
+    expect(begins({ ...calm, hours, unknown })).toBe(0)
+    // A stretch that was not collected itself is counted as it is, and begins nothing.
+    expect(
+      alertReader({ kind: 'more', hours: 24 }, { ...calm, hours, unknown })(45 * day, false),
+    ).toMatchObject({
+      on: false,
+      count: 0,
+    })
+  })
   test('what is read at an hour does not hang on later hours', () => {
     for (const condition of [
       { kind: 'spike' },

@@ -56,6 +56,39 @@ describe('spikes', () => {
     expect(part.length).toBeGreaterThan(0)
   })
 
+  test('a time that was not collected is no quiet time', () => {
+    for (let run = 0; run < 12; run++) {
+      const counts = season(16 * week, 4, seeded(40 + run))
+      const gap = (h: number) => h >= 11 * week && h < 12 * week
+      const silent = counts.map((n, h) => (gap(h) ? 0 : n))
+      const unknown = counts.map((_, h) => gap(h))
+      expect(findSpikes(silent, { unknown })).toEqual([])
+      // Whatever was counted in it is left aside.
+      expect(findSpikes(counts, { unknown })).toEqual([])
+      expect(
+        findSpikes(
+          counts.map((n, h) => (gap(h) ? 400 : n)),
+          { unknown },
+        ),
+      ).toEqual([])
+    }
+  })
+
+  test('a burst right after such a time is found as one', () => {
+    const counts = season(16 * week, 4, seeded(61))
+    const unknown = counts.map((_, h) => h >= 11 * week && h < 12 * week)
+    for (let h = 12 * week + 2; h < 12 * week + 8; h++) counts[h] = 40
+    const silent = counts.map((n, h) => (unknown[h] ? 0 : n))
+    const [spike, ...more] = findSpikes(silent, { unknown })
+    expect(more).toEqual([])
+    expect(spike!.first).toBe(12 * week + 2)
+    expect(spike!.end).toBeLessThanOrEqual(12 * week + 10)
+    // Taken for silence, the week would have made everything after it look like more.
+    const taken = findSpikes(silent).find((each) => each.first <= 12 * week + 2 && each.end > 12 * week + 2)!
+    const perHour = ({ first, end, expected }: typeof taken) => expected / (end - first)
+    expect(perHour(spike!)).toBeGreaterThan(1.3 * perHour(taken))
+  })
+
   test('one that lasts to the end is still open', () => {
     const counts = season(8 * week, 4, seeded(9))
     for (let h = counts.length - 5; h < counts.length; h++) counts[h] = 70

@@ -30,6 +30,8 @@ export interface Capabilities {
   lookEverySeconds?: number
   /** New entries are announced by webhook; otherwise they are fetched now and then. */
   live: boolean
+  /** Only the newest is shown there: what passes by while nobody looks does not come in afterwards. */
+  passesBy?: boolean
   /** Access is granted by OAuth; otherwise an address is enough. */
   oauth: boolean
   /** What is said there by anybody can be searched for. */

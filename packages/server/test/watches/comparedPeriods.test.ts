@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import type { Change } from '@murrabel/core/measures'
 import { comparedPeriods } from '../../src/services/watches/shownRange.ts'
-import { judgedTogether, knownPeriods } from '../../src/services/watches/usual.ts'
+import { isMissed, knownPeriods, missedHours, missedPart } from '../../src/services/watches/outages.ts'
+import { judgedTogether, usualOf } from '../../src/services/watches/usual.ts'
 
 const zone = 'Europe/London'
 const at = (text: string) => Date.parse(text)
@@ -49,10 +50,69 @@ describe('what a period is compared with', () => {
         zone,
         now: at(now),
       })
-    expect(knownPeriods(compared('2026-11-20T00:40Z'), at('2026-01-01T00:00Z'))).toBe(0)
-    expect(knownPeriods(compared('2026-11-20T09:40Z'), at('2026-01-01T00:00Z'))).toBe(6)
-    expect(knownPeriods(compared('2026-11-20T09:40Z'), at('2026-10-31T00:00Z'))).toBe(2)
-    expect(knownPeriods(compared('2026-11-20T09:40Z'), null)).toBe(0)
+    const before = (now: string, first: string | null) =>
+      knownPeriods(compared(now), { first: first === null ? null : at(first), missed: [] })
+        .slice(0, -1)
+        .filter(Boolean).length
+    expect(before('2026-11-20T00:40Z', '2026-01-01T00:00Z')).toBe(0)
+    expect(before('2026-11-20T09:40Z', '2026-01-01T00:00Z')).toBe(6)
+    expect(before('2026-11-20T09:40Z', '2026-10-31T00:00Z')).toBe(2)
+    expect(before('2026-11-20T09:40Z', null)).toBe(0)
+  })
+})
+
+describe('what was not collected', () => {
+  const missed = (from: string, to: string, share: number) => ({
+    profileId: 1,
+    name: 'Orrin Gazette',
+    network: 'feed',
+    goesOn: false,
+    from: at(from),
+    to: at(to),
+    share,
+  })
+  const day = { from: at('2026-11-10T00:00Z'), to: at('2026-11-11T00:00Z') }
+
+  test('is missed by its part of the time and of what usually comes', () => {
+    expect(missedPart([missed('2026-11-09T00:00Z', '2026-11-10T12:00Z', 0.4)], day)).toBeCloseTo(0.2)
+    expect(missedPart([missed('2026-11-09T00:00Z', '2026-11-12T00:00Z', 0.4)], day)).toBeCloseTo(0.4)
+    expect(missedPart([missed('2026-11-11T00:00Z', '2026-11-12T00:00Z', 1)], day)).toBe(0)
+    expect(isMissed([missed('2026-11-09T00:00Z', '2026-11-12T00:00Z', 0.05)], day)).toBe(false)
+    expect(
+      isMissed(
+        [
+          missed('2026-11-09T00:00Z', '2026-11-12T00:00Z', 0.06),
+          missed('2026-11-09T00:00Z', '2026-11-12T00:00Z', 0.06),
+        ],
+        day,
+      ),
+    ).toBe(true)
+  })
+
+  test('hour by hour', () => {
+    expect(missedHours([], day.from, 3)).toBeUndefined()
+    const hours = missedHours([missed('2026-11-10T01:00Z', '2026-11-10T02:30Z', 0.5)], day.from, 4)
+    expect(hours).toEqual([false, true, true, false])
+  })
+
+  test('says nothing of what is usual, and is not called unusual', () => {
+    const compared = comparedPeriods({ from: at('2026-11-02T00:00Z'), to: at('2026-11-09T00:00Z') }, 6, {
+      zone,
+      now: at('2026-11-20T10:00Z'),
+    })
+    const first = at('2026-01-01T00:00Z')
+    const empty = [missed('2026-10-19T00:00Z', '2026-10-25T00:00Z', 0.9)]
+    const known = knownPeriods(compared, { first, missed: empty })
+    expect(known).toEqual([true, true, true, true, false, true, true])
+    const counts = [50, 51, 49, 52, 3, 50, 51]
+    expect(usualOf(counts, known)).toMatchObject({ verdict: 'usual', periods: 5 })
+    expect(usualOf([50, 51, 49, 52, 51, 50, 4], [true, true, true, true, true, true, false])).toMatchObject({
+      verdict: 'notCollected',
+      p: 1,
+    })
+    expect(usualOf([50, 51, 49, 52, 51, 50, 4], [true, true, true, true, true, true, true]).verdict).toBe(
+      'below',
+    )
   })
 })
 

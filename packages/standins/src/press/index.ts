@@ -10,6 +10,8 @@ export interface FeedRecord {
   op: 'feed'
   id: string
   title: string
+  /** Only so many of the newest are shown; all without it. */
+  shows?: number
   format: 'rss' | 'atom' | 'json'
 }
 export interface ArticleRecord {
@@ -42,6 +44,7 @@ function printFeed(record: FeedRecord, articles: readonly ArticleRecord[], addre
   const own = articles
     .filter((a) => a.feed === record.id)
     .sort((a, b) => (a.published < b.published ? 1 : -1))
+    .slice(0, record.shows)
   const feed = new Feed({
     id: `${address}/${record.id}`,
     link: `${address}/${record.id}`,

@@ -2,12 +2,21 @@
 import { computed, ref, useTemplateRef } from 'vue'
 import { max, scaleLinear } from 'd3'
 import { useElementSize } from '@vueuse/core'
-import type { TideAnswer, TideBucket } from '@murrabel/contract'
+import type { OutageAnswer, TideAnswer, TideBucket } from '@murrabel/contract'
 import { useTexts } from '../composables/useTexts.ts'
 import SentimentMark from './SentimentMark.vue'
 import { totalOf } from './tideScale.ts'
 
-const { tide, caption } = defineProps<{ tide: TideAnswer; caption: string }>()
+const {
+  tide,
+  caption,
+  outages = [],
+} = defineProps<{
+  tide: TideAnswer
+  caption: string
+  /** Times whose counts are too low: hatched. */
+  outages?: readonly OutageAnswer[]
+}>()
 const emit = defineEmits<{ open: [index: number] }>()
 const { t, format, number } = useTexts()
 const box = useTemplateRef<HTMLElement>('box')
@@ -46,6 +55,24 @@ function stack(bucket: TideBucket) {
     return { sentiment, y: y.value(sum), height: base - y.value(sum) }
   })
 }
+/** Where an instant stands, from the left; buckets may be of different length. */
+const xOf = (at: number) => {
+  const starts = tide.buckets.map((bucket) => Date.parse(bucket.at))
+  const i = Math.max(
+    0,
+    starts.findLastIndex((start) => start <= at),
+  )
+  const from = starts[i] ?? at
+  const length = (starts[i + 1] ?? from + (from - (starts[i - 1] ?? from - 1))) - from
+  return left + (i + Math.min(1, Math.max(0, (at - from) / Math.max(1, length)))) * step.value
+}
+const bands = computed(() =>
+  outages.map(({ account, from, to }) => {
+    const x = xOf(Date.parse(from))
+    const end = to === null ? left + tide.buckets.length * step.value : xOf(Date.parse(to))
+    return { x, width: Math.max(2, end - x), title: t('watch.outage.hatched', { account }) }
+  }),
+)
 const titleOf = (bucket: TideBucket) =>
   `${dateOf(bucket.at)}: ${totalOf(bucket)} (${order
     .filter((s) => bucket[s] > 0)
@@ -92,6 +119,29 @@ const titleOf = (bucket: TideBucket) =>
           <line :x1="left" :x2="width" :y1="y(tick)" :y2="y(tick)" class="grid" />
           <text :x="left - 6" :y="y(tick) + 4" class="axis end">{{ tick }}</text>
         </g>
+        <defs>
+          <pattern
+            id="not-collected"
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <line x1="0" y1="0" x2="0" y2="6" class="hatch" />
+          </pattern>
+        </defs>
+        <rect
+          v-for="(band, i) in bands"
+          :key="`outage${i}`"
+          :x="band.x"
+          y="0"
+          :width="band.width"
+          :height="height - bottom"
+          fill="url(#not-collected)"
+          data-test="outage-band"
+        >
+          <title>{{ band.title }}</title>
+        </rect>
         <g
           v-for="(bucket, i) in tide.buckets"
           :key="bucket.at"
@@ -159,6 +209,11 @@ figcaption {
 }
 .end {
   text-anchor: end;
+}
+.hatch {
+  stroke: var(--ink-soft);
+  stroke-width: 1.5;
+  opacity: 0.5;
 }
 .hand {
   fill: transparent;

@@ -78,6 +78,7 @@ export const newsConnector: Connector = {
     repliesTo: [],
     live: false,
     lookEverySeconds: 300,
+    passesBy: true,
     oauth: false,
   },
   async collect(profile: ConnectorProfile, cursor, http, tools) {

@@ -9,6 +9,7 @@ import { weekHoursOf } from '@murrabel/core/lens'
 import type { Context } from '../../context.ts'
 import { lensWhere } from '../../store/queries/entries/lensWhere.ts'
 import { fillBuckets } from '../lens/index.ts'
+import { missedHours, missedOf } from '../watches/index.ts'
 import type { LensQuestion } from '../../store/queries/entries/lensSlices.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { entriesOfLensSince } from '../../store/queries/alerts/checks.ts'
@@ -40,14 +41,19 @@ export async function hourSeries(
   const start = Math.floor(begin / hourMs) * hourMs
   const length = Math.max(0, Math.floor((to - start) / hourMs))
   const starts = Array.from({ length }, (_, i) => start + i * hourMs)
-  const rows = await tide(db, {
-    ...question,
-    lens: { ...question.lens, range: null, order: 'newest' },
-    starts,
-    to: start + length * hourMs,
-  })
+  const end = start + length * hourMs
+  const [rows, missed] = await Promise.all([
+    tide(db, { ...question, lens: { ...question.lens, range: null, order: 'newest' }, starts, to: end }),
+    missedOf(db, question, { from: start, to: end }, end),
+  ])
   const hours: HourCounts[] = fillBuckets(starts, rows)
-  return { start, hours, weekHours: weekHoursOf(start, length, question.context.zone), entries: [] }
+  return {
+    start,
+    hours,
+    weekHours: weekHoursOf(start, length, question.context.zone),
+    unknown: missedHours(missed, start, length),
+    entries: [],
+  }
 }
 
 export interface SingleEntry {

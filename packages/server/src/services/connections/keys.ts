@@ -4,6 +4,7 @@ import type { Profile } from '../../store/models/index.ts'
 import { refreshKey } from './oauth.ts'
 import { sealKey, unsealKey } from './profileKey.ts'
 import { searchTerms } from './searches.ts'
+import { beginOutage } from '../../store/queries/profiles/outages.ts'
 import { holdKey } from '../../store/queries/profiles/profiles.ts'
 
 /** Base address of the profile's network; of a feed, its own. */
@@ -73,6 +74,7 @@ function renewKey(context: Context, profileId: number, refused: string): Promise
         { status: 'expired', error: 'The network no longer accepts the key.' },
         { transaction: tx },
       )
+      await beginOutage(db, profileId, tx)
       await live.tell(profile.brandId, { kind: 'profiles' }, tx)
     }
     return renewed?.access ?? null

@@ -14,6 +14,7 @@ import { ingest } from './ingest.ts'
 import { lookAtFigures } from './lookAtFigures.ts'
 import { lookAtOwn } from './lookAtProfiles.ts'
 import { setCollectFailure, setCollected } from '../../store/queries/profiles/collecting.ts'
+import { beginOutage, endOutage } from '../../store/queries/profiles/outages.ts'
 import { withProfileKey } from '../connections/index.ts'
 
 /** What connectors have done beside the server's own thread. */
@@ -25,6 +26,9 @@ export const toolsOf = ({ fileWorker }: Pick<Context, 'fileWorker'>): CollectToo
 const minute = 60_000
 /** How often each kind of profile is looked at without being told: where no webhook comes, and in case one was lost. */
 const everyMs = { other: 10 * minute, failing: 6 * 60 * minute }
+
+/** Not looked at for so long, something may have passed by. */
+const unseenMs = 60 * minute
 
 /** What an error means for the profile: wait and go on, ask for a key, or say that it does not work. */
 export type CollectFailure = 'waiting' | 'expired' | 'failing'
@@ -50,6 +54,10 @@ export async function collectProfile(context: Context, { id, signal }: Piece): P
   if (!profile || !connectorOf(profile) || profile.status === 'disconnected') return 'done'
   if (profile.status === 'expired') return 'done'
   try {
+    const { passesBy } = connectorOf(profile)!.capabilities
+    // Where everything comes in afterwards, nothing is lost by looking late.
+    if (passesBy && profile.collectedAt && Date.now() - profile.collectedAt.getTime() > unseenMs)
+      await beginOutage(db, id)
     await collectPages(context, profile, signal)
     await lookAtFigures(context, profile)
     if (profile.url) await lookAtOwn(context)
@@ -114,6 +122,10 @@ async function collectPages(context: Context, profile: Profile, signal: AbortSig
           },
           tx,
         )
+        // Where one of what is shown was known already, nothing passed by unseen.
+        const seenBefore = !page.items.length || added + apart < page.items.length
+        const complete = !connector.capabilities.passesBy || seenBefore
+        if (!page.more) await endOutage(db, { profileId: profile.id, complete }, tx)
         if (added || apart || page.more || profile.status !== 'connected' || profile.error)
           await live.tell(profile.brandId, { kind: 'profiles' }, tx)
       },

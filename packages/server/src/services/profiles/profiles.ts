@@ -32,6 +32,7 @@ import {
   putProfileRow,
   setSearching,
 } from '../../store/queries/profiles/profiles.ts'
+import { endOutage } from '../../store/queries/profiles/outages.ts'
 import { waitingActions } from '../../store/queries/actions/actions.ts'
 import { record } from '../log/index.ts'
 import { profileOwner } from '../actions/index.ts'
@@ -287,6 +288,7 @@ export async function disconnectProfile(
       { status: 'disconnected' satisfies ProfileStatus, keySealed: null, error: null },
       { transaction: tx },
     )
+    await endOutage(db, { profileId: id, complete: !connector?.capabilities.passesBy }, tx)
     await due.drop('collect', [id], tx)
     await record(db, reader, { kind: 'disconnectProfile', on: ['profile', id] }, tx)
     await live.tell(reader.brandId, { kind: 'profiles' }, tx)

@@ -13,7 +13,7 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { placeWeeks, type PlaceWeek } from '../../store/queries/today/today.ts'
 import { lensContext } from '../lens/index.ts'
-import { explainSpike, hourlySeries, listWatches, phrasesOfLens } from '../watches/index.ts'
+import { explainSpike, hourlySeries, listWatches, phrasesOfLens, spikesOf } from '../watches/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
 
@@ -54,16 +54,13 @@ async function spikesNow(parts: Parts, reader: Reader, context: LensContext): Pr
   const found: { watch: (typeof watches)[number]; spike: Spike; origin: number; lens: Lens }[] = []
   for (const watch of watches) {
     const lens: Lens = { ...blankLens, watch: watch.id }
-    const { start, counts } = await hourlySeries(
+    const series = await hourlySeries(
       parts,
       { lens, context, reader },
       { from: context.now - historyDays * day, to: context.now },
     )
-    const first = counts.findIndex((n) => n > 0)
-    if (first < 0) continue
-    const origin = start + first * hour
-    const weekHours = weekHoursOf(origin, counts.length - first, context.zone)
-    const spike = joinSpikes(findSpikes(counts.slice(first), { weekHours })).at(-1)
+    const { origin, found: all } = spikesOf(series, context.zone)
+    const spike = all.at(-1)
     if (spike && origin + spike.end * hour > context.now - spikeNewsMs)
       found.push({ watch, spike, origin, lens })
   }

@@ -20,7 +20,7 @@ import { askedWords, backgroundNeeded, phraseAnswer, phrasesOfLens } from './phr
 import { comparedCounts } from './comparedCounts.ts'
 import { comparedPeriods, daysOf, lensAt, shownPeriod, type Period } from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'
-import { knownPeriods } from './usual.ts'
+import { knownPeriods, missedOf } from './outages.ts'
 import { addCounts, netOf, noCounts, countOfAll } from './sentimentCounts.ts'
 import { groupName } from '../../store/queries/watches/groups.ts'
 import { watchName } from '../../store/queries/watches/watches.ts'
@@ -105,8 +105,13 @@ async function countsBefore(
   const { context } = question
   const compared = comparedPeriods(period, usualPeriods, context)
   const counts = await comparedCounts(db, { ...question, lens: { ...lens, range: null } }, compared)
-  const known = knownPeriods(compared, context.since)
-  return known > 0 ? counts.slice(0, -1).slice(-known).map(countOfAll) : []
+  const span = { from: compared.edges[0]!, to: period.to }
+  const missed = await missedOf(db, { ...question, lens }, span, context.now)
+  const known = knownPeriods(compared, { first: context.since, missed })
+  return counts
+    .slice(0, -1)
+    .map(countOfAll)
+    .filter((_, i) => known[i])
 }
 
 const pairsOf = (text: unknown): Record<string, string> =>

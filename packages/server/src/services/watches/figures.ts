@@ -37,7 +37,8 @@ import {
 } from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'
 import { countOfAll, netOf, noCounts, partOf } from './sentimentCounts.ts'
-import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
+import { isMissed, knownPeriods, missedOf, outageAnswers, type Missed } from './outages.ts'
+import { judgedTogether, knownChange, usualOf } from './usual.ts'
 import { peersOf } from '../../store/queries/watches/watches.ts'
 import { markCounts } from '../../store/queries/watches/marks.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
@@ -60,11 +61,21 @@ export async function figures(
   const question: LensQuestion = { lens, context, reader }
   const compared = comparedPeriods(period, usualPeriods, context)
   const last = lensAt(asked, compared.periods[usualPeriods - 1]!, context.zone)
+  const missed = await missedOf(
+    db,
+    question,
+    {
+      from: Math.min(compared.edges[0]!, daysBefore(period.to, 7 * directionWeeks, context.zone)),
+      to: period.to,
+    },
+    context.now,
+  )
+  const known = knownPeriods(compared, { first: context.since, missed })
   const [slices, periods, weeks, aspects, copies, voice, onTopic, clusters, clustersBefore] =
     await Promise.all([
       lensSlices(db, question),
       comparedCounts(db, question, compared),
-      weekCounts(db, question, period),
+      weekCounts(db, question, { period, missed }),
       lensAspects(db, question),
       lensCopies(db, question),
       shareAmong(db, question, period),
@@ -87,15 +98,18 @@ export async function figures(
   const days = daysOf(compared.periods[usualPeriods]!)
   const volumes = periods.map(countOfAll)
   const row: { usual: UsualAnswer; changes: [RateChange, Change | null] } = {
-    usual: usualOf(countOfAll(now), volumes.slice(0, -1), knownPeriods(compared, context.since)),
+    usual: usualOf(volumes, known),
     changes: [
-      changeOfCount(
-        { count: countOfAll(before), days },
-        { count: countOfAll(now), days },
-        bunchingOf(volumes.slice(0, -1)),
+      knownChange(
+        changeOfCount(
+          { count: countOfAll(before), days },
+          { count: countOfAll(now), days },
+          bunchingOf(volumes.slice(0, -1).filter((_, i) => known[i])),
+        ),
+        known,
       ),
       // Of the hours up to now, as large a part is independent as of all.
-      changeOfNet(netBefore, netOf(now, partOf(independent, counts, now))),
+      knownChange(changeOfNet(netBefore, netOf(now, partOf(independent, counts, now))), known),
     ],
   }
   const { usual, changes } = judgedTogether([row])[0]!
@@ -117,6 +131,7 @@ export async function figures(
     hours: slices.filter((s) => s.part === 'hour').map((s) => ({ key: s.hour!, n: countOfAll(s) })),
     aspects: aspects.map((a) => ({ ...a, net: netOf(a) })),
     copies,
+    outages: outageAnswers(missed, period),
   }
 }
 
@@ -136,7 +151,7 @@ function slicesOf(rows: readonly SliceRow[], part: 'channel' | 'language' | 'pla
 async function weekCounts(
   db: Database,
   question: LensQuestion,
-  period: Period,
+  { period, missed }: { period: Period; missed: readonly Missed[] },
 ): Promise<FiguresAnswer['direction']> {
   const { zone, now } = question.context
   // Up to the end of the time shown, so that a lens on last summer is told of last summer; of whole days.
@@ -146,9 +161,12 @@ async function weekCounts(
   const counts = starts.map((_, i) => rows.find((row) => row.period === i) ?? noCounts())
   const volumes = counts.map(countOfAll)
   const nets = counts.map((c) => netOf(c)?.net ?? null)
+  const silent = starts.map((from, i) => isMissed(missed, { from, to: starts[i + 1] ?? end }))
   const first = volumes.findIndex((n) => n > 0)
-  const heard = first < 0 ? [] : volumes.slice(first)
-  const netDirection: Direction = direction(nets.filter((net) => net !== null))
+  const heard = volumes.filter((_, i) => first >= 0 && i >= first && !silent[i])
+  const netDirection: Direction = direction(
+    nets.filter((net, i): net is number => net !== null && !silent[i]),
+  )
   return {
     unit: 'week',
     volume: direction(heard),
@@ -156,6 +174,7 @@ async function weekCounts(
     volumes,
     nets,
     starts: starts.map((at) => new Date(at).toISOString()),
+    missed: silent,
   }
 }
 

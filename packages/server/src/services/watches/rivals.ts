@@ -27,7 +27,8 @@ import {
 } from './shownRange.ts'
 import { usualPeriods } from './summaries.ts'
 import { addCounts, countOfAll, netOf, noCounts, partOf } from './sentimentCounts.ts'
-import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
+import { knownPeriods, missedOfWatches } from './outages.ts'
+import { judgedTogether, knownChange, usualOf } from './usual.ts'
 import { watchesInGroups } from '../../store/queries/watches/watches.ts'
 import { nameOfBrand } from '../../store/queries/brand/brand.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
@@ -44,13 +45,13 @@ export async function rivals(
   const sides = await watchesInGroups(db, reader.brandId)
   const compared = comparedPeriods(period, usualPeriods, context)
   const ids = sides.map(({ id }) => id)
-  const [rows, now, before, brand] = await Promise.all([
+  const [missed, rows, now, before, brand] = await Promise.all([
+    missedOfWatches(db, { reader, watches: ids }, { from: compared.edges[0]!, to: period.to }, context.now),
     watchPeriods(db, { reader, starts: compared.edges, end: period.to, zone: context.zone, watches: ids }),
     watchVoices(db, { reader, ids, ...period }),
     watchVoices(db, { reader, ids, ...compared.periods[usualPeriods - 1]! }),
     nameOfBrand(db, reader.brandId),
   ])
-  const known = knownPeriods(compared, context.since)
   // Copies and what one person writes again are no further voices, here as in the figures of each.
   const independent = await Promise.all(
     sides.map(({ id }) => {
@@ -65,6 +66,7 @@ export async function rivals(
   )
   const sums = sides.map(({ id }, i) => ({
     clusters: independent[i]!,
+    known: knownPeriods(compared, { first: context.since, missed: missed.get(id) ?? [] }),
     compared: compared.at.map((edge) => sumOf(rows, (row) => row.watch === id && row.period === edge)),
     whole: sumOf(rows, (row) => row.watch === id && row.period >= compared.at[usualPeriods]!),
     voices: now.find((v) => v.watch === id) ?? { voices: 0, reach: 0 },
@@ -73,7 +75,7 @@ export async function rivals(
   const shares = shareOfVoice(sums.map(({ whole }) => countOfAll(whole)))
   const days = daysOf(compared.periods[usualPeriods]!)
   // The page shows all rows beside each other: they are judged together.
-  const judged = judgedTogether(sums.map((sum) => judgedRow(sum, { days, known })))
+  const judged = judgedTogether(sums.map((sum) => judgedRow(sum, days)))
   return {
     range: printPeriod(period),
     sides: await publicFigures(parts, reader, {
@@ -105,6 +107,8 @@ export async function rivals(
 interface RivalSums {
   /** Of the whole period, and of the one before. */
   clusters: [Clusters, Clusters]
+  /** Which of the periods were collected. */
+  known: boolean[]
   whole: SentimentCounts
   /** Of the periods before and the present one up to now. */
   compared: SentimentCounts[]
@@ -113,22 +117,26 @@ interface RivalSums {
 }
 
 function judgedRow(
-  { compared, whole, clusters, voices, voicesBefore }: RivalSums,
-  { days, known }: { days: number; known: number },
+  { compared, known, whole, clusters, voices, voicesBefore }: RivalSums,
+  days: number,
 ): { usual: UsualAnswer; changes: [Change | null, RateChange, RateChange] } {
   const volumes = compared.map(countOfAll)
   const [last, current] = [compared[usualPeriods - 1]!, compared[usualPeriods]!]
   const per = (count: number) => ({ count, days })
   return {
-    usual: usualOf(countOfAll(current), volumes.slice(0, -1), known),
+    usual: usualOf(volumes, known),
     changes: [
       changeOfNet(
         netOf(last, independentEntries(last, clusters[1])),
         netOf(current, partOf(independentEntries(whole, clusters[0]), whole, current)),
       ),
-      changeOfCount(per(countOfAll(last)), per(countOfAll(current)), bunchingOf(volumes.slice(0, -1))),
+      changeOfCount(
+        per(countOfAll(last)),
+        per(countOfAll(current)),
+        bunchingOf(volumes.slice(0, -1).filter((_, i) => known[i])),
+      ),
       changeOfCount(per(voicesBefore), per(voices.voices)),
-    ],
+    ].map((change) => knownChange(change, known)) as [Change | null, RateChange, RateChange],
   }
 }
 

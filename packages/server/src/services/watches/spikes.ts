@@ -11,6 +11,7 @@ import { lensVoices } from '../../store/queries/entries/lensVoices.ts'
 import { tide } from '../../store/queries/entries/tide.ts'
 import { lensAt, printPeriod, shownPeriod } from './shownRange.ts'
 import { countOfAll, noCounts } from './sentimentCounts.ts'
+import { missedHours, missedOf, type Missed } from './outages.ts'
 import { phraseAnswer, phrasesOfLens } from './phrases.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
 
@@ -20,21 +21,40 @@ const historyDays = 190
 /** Spikes that are explained in full: each takes a few questions. */
 const explained = 12
 
-/** Entries of a lens by hour, oldest first, in hours of UTC; the last hour may be unfinished. */
+/** Entries of a lens by hour, oldest first, in hours of UTC, and what was not collected; the last hour may be unfinished. */
 export async function hourlySeries(
   parts: Pick<Context, 'db'>,
   question: LensQuestion,
   { from, to }: { from: number; to: number },
-): Promise<{ start: number; counts: number[] }> {
+): Promise<{ start: number; counts: number[]; missed: Missed[] }> {
   const start = Math.floor(from / hour) * hour
   const starts = Array.from(
     { length: Math.max(0, Math.ceil((to - start) / hour)) },
     (_, i) => start + i * hour,
   )
-  const rows = await tide(parts.db, { ...question, lens: { ...question.lens, range: null }, starts, to })
+  const [rows, missed] = await Promise.all([
+    tide(parts.db, { ...question, lens: { ...question.lens, range: null }, starts, to }),
+    missedOf(parts.db, question, { from: start, to }, to),
+  ])
   const counts = starts.map(() => 0)
   for (const { bucket, ...row } of rows) counts[bucket] = countOfAll(row)
-  return { start, counts }
+  return { start, counts, missed }
+}
+
+/** Spikes of a series, their hours counted from its first entry on: before that nothing was collected. */
+export function spikesOf(
+  { start, counts, missed }: Awaited<ReturnType<typeof hourlySeries>>,
+  zone: string,
+): { origin: number; found: Spike[] } {
+  const first = Math.max(
+    0,
+    counts.findIndex((n) => n > 0),
+  )
+  const origin = start + first * hour
+  const heard = counts.slice(first)
+  const weekHours = weekHoursOf(origin, heard.length, zone)
+  const unknown = missedHours(missed, origin, heard.length)
+  return { origin, found: joinSpikes(findSpikes(heard, { weekHours, unknown })) }
 }
 
 /** The spikes in the time shown, each with its cause: what was said, by whom first, by whom loudest, and which stories went round. */
@@ -48,17 +68,9 @@ export async function spikes(
   const shown = shownPeriod(lens, context)
   const to = Math.min(shown.to, context.now)
   const question: LensQuestion = { lens, context, reader }
-  const { start, counts } = await hourlySeries(parts, question, {
-    from: shown.from - historyDays * 24 * hour,
-    to,
-  })
-  const first = counts.findIndex((n) => n > 0)
-  const heard = first < 0 ? 0 : first
-  const weekHours = weekHoursOf(start + heard * hour, counts.length - heard, context.zone)
-  const found = joinSpikes(findSpikes(counts.slice(heard), { weekHours })).filter(
-    (spike) => start + (heard + spike.end) * hour > shown.from,
-  )
-  const origin = start + heard * hour
+  const series = await hourlySeries(parts, question, { from: shown.from - historyDays * 24 * hour, to })
+  const { origin, found: all } = spikesOf(series, context.zone)
+  const found = all.filter((spike) => origin + spike.end * hour > shown.from)
   const answers: SpikeAnswer[] = []
   for (const spike of found.slice(-explained).reverse())
     answers.push(await explainSpike(parts, question, spike, origin))

@@ -10,7 +10,8 @@ import {
   type ComparedPeriods,
   type Period,
 } from './shownRange.ts'
-import { judgedTogether, knownPeriods, usualOf } from './usual.ts'
+import { knownPeriods, missedOfWatches } from './outages.ts'
+import { judgedTogether, usualOf } from './usual.ts'
 import { watchIds } from '../../store/queries/watches/watches.ts'
 import { lensContext, lensOf } from '../lens/index.ts'
 import { addCounts, countOfAll, noCounts } from './sentimentCounts.ts'
@@ -30,11 +31,17 @@ export async function watchSummaries(
   const compared = comparedPeriods(period, usualPeriods, { zone, now: context.now })
   const points = sparkPoints(period, compared, zone)
   const rows = await watchPeriods(parts.db, { reader, starts: points.edges, end: period.to, zone })
-  const known = knownPeriods(compared, context.since)
   const watches = await watchIds(parts.db, reader.brandId)
+  const missed = await missedOfWatches(
+    parts.db,
+    { reader, watches: watches.map(({ id }) => id) },
+    { from: compared.edges[0]!, to: period.to },
+    context.now,
+  )
+  const known = (id: number) => knownPeriods(compared, { first: context.since, missed: missed.get(id) ?? [] })
   const byWatch = new Map<number, WatchPeriod[]>()
   for (const row of rows) byWatch.set(row.watch, [...(byWatch.get(row.watch) ?? []), row])
-  const all = watches.map(({ id }) => summary(id, byWatch.get(id) ?? [], { points, known }))
+  const all = watches.map(({ id }) => summary(id, byWatch.get(id) ?? [], { points, known: known(id) }))
   return {
     range: printPeriod(period),
     watches: judgedTogether(all),
@@ -76,7 +83,7 @@ function plainNet({ positive, neutral, negative }: SentimentCounts): WatchSummar
 function summary(
   id: number,
   rows: readonly WatchPeriod[],
-  { points, known }: { points: SparkPoints; known: number },
+  { points, known }: { points: SparkPoints; known: readonly boolean[] },
 ): WatchSummary {
   const spark = new Array<number>(2 * (usualPeriods + 1)).fill(0)
   const compared = new Array<number>(usualPeriods + 1).fill(0)
@@ -90,7 +97,7 @@ function summary(
   return {
     id,
     count: countOfAll(now),
-    usual: usualOf(compared[usualPeriods]!, compared.slice(0, -1), known),
+    usual: usualOf(compared, known),
     net: plainNet(now),
     spark,
   }

@@ -60,6 +60,7 @@ import * as draftFiles from './0061-draft-files.ts'
 import * as openByColleague from './0062-open-by-colleague.ts'
 import * as regroupedVisits from './0063-regrouped-visits.ts'
 import * as wordPrints from './0064-word-prints.ts'
+import * as outages from './0065-outages.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -129,4 +130,5 @@ export const migrations = [
   { name: '0062-open-by-colleague', ...openByColleague },
   { name: '0063-regrouped-visits', ...regroupedVisits },
   { name: '0064-word-prints', ...wordPrints },
+  { name: '0065-outages', ...outages },
 ]

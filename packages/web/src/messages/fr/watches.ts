@@ -26,11 +26,25 @@ export const watch: typeof english = {
   above: "plus que d'habitude",
   below: "moins que d'habitude",
   tooLittleHistory: "trop peu d'historique",
+  notCollected: 'collecte incomplète',
   usualRange: {
     usual: "comme d'habitude, {low}–{high}",
     above: "au-dessus de l'habitude {low}–{high}",
     below: "au-dessous de l'habitude {low}–{high}",
     tooLittleHistory: "trop peu d'historique pour dire ce qui est habituel",
+    notCollected: 'collecte incomplète, donc pas de comparaison',
+  },
+  outage: {
+    was: '{account} ({network}) n’a pas été collecté de {from} à {to}. Il apporte d’ordinaire {share} de ce qui est affiché.',
+    goesOn:
+      '{account} ({network}) n’est plus collecté depuis {from}. Il apporte d’ordinaire {share} de ce qui est affiché.',
+    more: 'et {n} de plus',
+    means:
+      'Les nombres de ce temps sont trop bas. Les pics, les habitudes et les tendances le laissent de côté.',
+    look: 'Voir le compte',
+    hatched: '{account} n’a pas été collecté ici',
+    weeks:
+      '{n} semaine laissée de côté, faute de collecte complète | {n} semaines laissées de côté, faute de collecte complète',
   },
   usualFrom: 'd’après les {n} périodes de même longueur qui précèdent, jusqu’à la même heure',
   usualFromWeekdays: 'd’après les mêmes jours des {n} semaines qui précèdent, jusqu’à la même heure',
@@ -284,6 +298,7 @@ export const watch: typeof english = {
       below: "on parle de {name} moins que d'habitude",
       usual: "on parle de {name} comme d'habitude",
       tooLittleHistory: "{name} a trop peu d'historique pour dire ce qui est habituel",
+      notCollected: 'les mentions de {name} n’ont pas toutes été collectées',
     },
     rose: "le ressenti est nettement meilleur qu'avant.",
     fell: "le ressenti est nettement moins bon qu'avant.",

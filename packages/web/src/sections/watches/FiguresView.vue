@@ -32,7 +32,9 @@ function directionText(direction: Direction, inPoints: boolean): string {
   const size = inPoints
     ? t('watch.figures.points', { n: points(direction.slope) })
     : percent(Math.abs(direction.perPeriod ?? 0))
-  return t(`watch.figures.direction.${direction.verdict}`, { n: size })
+  const told = t(`watch.figures.direction.${direction.verdict}`, { n: size })
+  const leftOut = figures.direction.missed.filter(Boolean).length
+  return leftOut ? `${told}; ${t('watch.outage.weeks', { n: leftOut }, leftOut)}` : told
 }
 /** Of less than a week, the same days of the week before are compared. */
 const weekdays = computed(() => figures.range.days < 6.5)
@@ -60,6 +62,7 @@ const openPlace = (key: Slice['key']) => key !== null && emit('open', { places: 
       v-if="chart"
       class="wide"
       :tide="chart"
+      :outages="figures.outages"
       :caption="t('watch.perDay', { unit: t(`watch.unit.${chart.unit}`) })"
       @open="openBar"
     />

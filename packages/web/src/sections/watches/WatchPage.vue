@@ -16,6 +16,7 @@ import { useBrand } from '../../stores/brand.ts'
 import FigureRow from './FigureRow.vue'
 import { useFolding } from './folding.ts'
 import MentionList from './MentionList.vue'
+import OutageNote from './OutageNote.vue'
 import PhraseMap from './PhraseMap.vue'
 import { useWatchActions } from './useWatchActions.ts'
 import { useWatchAnswers, watchViews, type LoadsAgain, type WatchView } from './useWatchAnswers.ts'
@@ -136,6 +137,10 @@ useShortcuts({ lens: () => void lensLine.value?.focus() })
           @figures="show('figures')"
         />
         <RowShapes v-else-if="figures.loading.value && view !== 'mentions'" :rows="1" :height="78" />
+        <OutageNote
+          v-if="figures.answer.value && view !== 'mentions'"
+          :outages="figures.answer.value.outages"
+        />
         <PhraseMap
           v-if="view === 'said'"
           :answer="phrases.answer.value"

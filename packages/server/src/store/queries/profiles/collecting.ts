@@ -1,4 +1,5 @@
 import type { Database, Tx } from '../../database.ts'
+import { beginOutage } from './outages.ts'
 
 export const setCollectFailure = async (
   db: Database,
@@ -10,6 +11,7 @@ export const setCollectFailure = async (
      WHERE id = $1 AND status <> 'disconnected'`,
     [id, error, failing],
   )
+  await beginOutage(db, id)
 }
 
 export const setCollected = async (
