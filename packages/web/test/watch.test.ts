@@ -4,6 +4,7 @@ import { defineComponent, h, nextTick } from 'vue'
 import { afterEach, describe, expect, test, vi } from 'vitest'
 import type { TideAnswer } from '@murrabel/contract'
 import FiguresView from '../src/sections/watches/FiguresView.vue'
+import OutageNote from '../src/sections/watches/OutageNote.vue'
 import { placePhrases } from '../src/sections/watches/phraseLayout.ts'
 import { treeRows } from '../src/sections/watches/watchTree.ts'
 import { chance } from '../src/sections/watches/watchFigures.ts'
@@ -143,6 +144,46 @@ describe('the figures', () => {
       { aspect: { id: 1, sentiment: null } },
       { aspect: { id: 1, sentiment: 'negative' } },
     ])
+  })
+  test('what was not collected is hatched, told, and left out of a direction', async () => {
+    const outages = [
+      {
+        account: 'Orrin Gazette',
+        network: 'feed',
+        share: 0.4,
+        from: '2026-11-24T06:00:00Z',
+        to: '2026-11-24T18:00:00Z',
+      },
+      { account: 'Ferries', network: 'skimmer', share: 0.3, from: '2026-11-24T12:00:00Z', to: null },
+    ]
+    const { direction } = figuresOf()
+    const figures = figuresOf({ outages, direction: { ...direction, missed: [true, false] } })
+    const twoDays = {
+      ...tide,
+      buckets: [...tide.buckets, { ...tide.buckets[0]!, at: '2026-11-25T00:00:00Z' }],
+    }
+    const html = keep(mount(FiguresView, { ...(await mounting()), props: { figures, chart: twoDays } }))
+    await nextTick()
+    const bands = html.findAll('[data-test="outage-band"]').map((band) => ({
+      x: Number(band.attributes('x')),
+      width: Number(band.attributes('width')),
+      title: band.text(),
+    }))
+    const step = Number(html.findAll('.hand')[0]!.attributes('width'))
+    expect(step).toBeGreaterThan(0)
+    expect(bands.map(({ title }) => title)).toEqual([
+      'Orrin Gazette was not collected here',
+      'Ferries was not collected here',
+    ])
+    expect(bands[0]!.width).toBeCloseTo(step / 2)
+    expect(bands[1]!.x - bands[0]!.x).toBeCloseTo(step / 4)
+    expect(bands[1]!.width).toBeCloseTo(1.5 * step)
+    expect(html.text()).toContain('1 week left out, since it was not fully collected')
+    const note = keep(mount(OutageNote, { ...(await mounting()), props: { outages } }))
+    expect(note.text()).toContain('Orrin Gazette was not collected from')
+    expect(note.text()).toContain('usually brings 40%')
+    expect(note.text()).toContain('Ferries (Skimmer) has not been collected since')
+    expect(note.find('a').attributes('href')).toBe('/set-up/profiles')
   })
   test('every chart has its table', async () => {
     const html = await view()

@@ -33,8 +33,8 @@ export const watch = {
     notCollected: 'not fully collected, so not compared',
   },
   outage: {
-    was: '{account} ({network}) was not collected from {from} to {to}. It usually brings {share} of this.',
-    goesOn: '{account} ({network}) has not been collected since {from}. It usually brings {share} of this.',
+    was: '{who} was not collected from {from} to {to}. It usually brings {share} of this.',
+    goesOn: '{who} has not been collected since {from}. It usually brings {share} of this.',
     more: 'and {n} more',
     means: 'Counts in that time are too low. Spikes, usual ranges and trends leave it out.',
     look: 'See the account',

@@ -35,9 +35,8 @@ export const watch: typeof english = {
     notCollected: 'collecte incomplète, donc pas de comparaison',
   },
   outage: {
-    was: '{account} ({network}) n’a pas été collecté de {from} à {to}. Il apporte d’ordinaire {share} de ce qui est affiché.',
-    goesOn:
-      '{account} ({network}) n’est plus collecté depuis {from}. Il apporte d’ordinaire {share} de ce qui est affiché.',
+    was: '{who} n’a pas été collecté de {from} à {to}. Il apporte d’ordinaire {share} de ce qui est affiché.',
+    goesOn: '{who} n’est plus collecté depuis {from}. Il apporte d’ordinaire {share} de ce qui est affiché.',
     more: 'et {n} de plus',
     means:
       'Les nombres de ce temps sont trop bas. Les pics, les habitudes et les tendances le laissent de côté.',

@@ -11,11 +11,13 @@ const { t, format } = useTexts()
 const shown = 3
 const when = (at: string) =>
   format(at, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+/** A feed goes by its own name alone. */
+const whoOf = (account: string, network: string) =>
+  account === network ? account : `${account} (${network})`
 const lines = computed(() =>
   outages.slice(0, shown).map(({ account, network, share, from, to }) =>
     t(to === null ? 'watch.outage.goesOn' : 'watch.outage.was', {
-      account,
-      network: networkName({ network, profile: network }),
+      who: whoOf(account, networkName({ network, profile: account })),
       share: percent(share),
       from: when(from),
       to: to === null ? '' : when(to),
