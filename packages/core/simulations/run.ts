@@ -5,6 +5,7 @@ import { businessTimeFigures } from './businessTime.ts'
 import { clusterFigures } from './clusters.ts'
 import { countFigures, directionFigures, usualFigures } from './counts.ts'
 import type { SimulatedFigure } from './figure.ts'
+import { learningFigures } from './learning.ts'
 import { falseSpikeFigures, levelFigures, outageFigures, spikePowerFigures } from './spikes.ts'
 import { storyFigures } from './stories.ts'
 
@@ -18,6 +19,7 @@ const sections: [string, () => SimulatedFigure[]][] = [
   ['Net sentiment', () => [...netFigures(), ...clusterFigures()]],
   ['Ratings', () => ratingFigures()],
   ['Copies', () => storyFigures()],
+  ['Learning', () => learningFigures()],
   ['Business time', () => businessTimeFigures()],
 ]
 

@@ -220,6 +220,9 @@ describe('teaching', () => {
       used: false,
       n: 0,
       corrections: 3,
+      tested: 0,
+      confirmed: 0,
+      confirmedNeeded: 20,
       learnt: 0,
       base: 0,
       gained: 0,
@@ -237,8 +240,10 @@ describe('teaching', () => {
   const measured = {
     n: 24,
     corrections: 26,
-    learnt: 20,
-    base: 12,
+    tested: 140,
+    confirmed: 130,
+    learnt: 131,
+    base: 123,
     gained: 9,
     lost: 1,
     better: true,
@@ -286,9 +291,13 @@ describe('teaching', () => {
     expect(await learning({ corrections: 12, n: 4 })).toContain(
       '12 corrections so far; learning begins in a moment',
     ))
-  test('shows what was measured on corrections held back, and whether it is used', async () => {
+  test('says how many confirmed readings are missing', async () =>
+    expect(await learning({ ...measured, confirmed: 7 })).toContain(
+      '7 readings have been confirmed or left as they were; 20 are needed',
+    ))
+  test('shows what was measured on what came later, and whether it is used', async () => {
     expect(await learning(measured)).toContain(
-      '20 of 24 held-back corrections right, 12 without it: 9 fixed, 1 made worse',
+      '131 of 140 later readings right, 123 without it: 9 fixed, 1 that were left as they were read otherwise',
     )
     expect(await learning(measured)).toContain('it is in use')
     expect(await learning({ ...measured, used: false })).toContain('Better, but switched off.')

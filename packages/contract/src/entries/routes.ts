@@ -10,7 +10,7 @@ export const entriesRoutes = {
   tide: get<TideAnswer>('/api/tide', can('look', 'seen')),
   exportCsv: get<undefined>('/api/entries/export.csv', can('look', 'seen')),
   exportFeed: get<undefined>('/api/entries/export.json', can('look', 'seen')),
-  correct: put<{ sentiment: string | null; shown?: boolean }, { sentiment: string }>(
+  correct: put<{ sentiment: string | null; shown?: boolean; drawn?: boolean }, { sentiment: string }>(
     '/api/entries/:id/sentiment',
     can('answer', 'seen', 'small'),
   ),

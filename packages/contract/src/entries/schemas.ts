@@ -13,6 +13,8 @@ export const correctionSchema = object({
     .defined(),
   /** Somebody was shown it to judge, right or wrong. */
   shown: boolean(),
+  /** It was drawn by chance, and not for its doubt. */
+  drawn: boolean(),
 })
 
 export const correctManySchema = object({

@@ -25,6 +25,8 @@ export interface TeachingAnswer {
     /** Lessons that were learnt from, and entries corrected by now. */
     n: number
     corrections: number
+    /** Readings that came after what was learnt, and were put right, confirmed or left as they were; right of them. */
+    tested: number
     learnt: number
     base: number
     gained: number
@@ -32,6 +34,9 @@ export interface TeachingAnswer {
     better: boolean
     contradicting: number
     needed: number
+    /** Readings that were confirmed or left as they were, and how many of them are needed. */
+    confirmed: number
+    confirmedNeeded: number
     learntAt: string | null
     /** Words with the strongest pull. */
     strongest: { word: string; toward: 'positive' | 'neutral' | 'negative' }[]

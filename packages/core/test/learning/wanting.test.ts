@@ -8,6 +8,7 @@ import {
   type AnswerLesson,
 } from '@murrabel/core/learning'
 import { compileAspects } from '@murrabel/core/sentiment'
+import { worded } from '../../simulations/wording.ts'
 import { seeded } from '../support/random.ts'
 
 const things = [
@@ -30,10 +31,11 @@ const lesson = (text: string, answered: boolean, i: number, base = 0.5): AnswerL
 
 describe('what a team answers', () => {
   // It answers everything about dogs and finishes greetings from the fan club, whatever the trained reader says.
+  const draw = seeded(2)
   const taught = Array.from({ length: 120 }, (_, i) =>
     i % 2
-      ? lesson(`Dogs and ${things[i % 8]}, note ${i}`, true, i, 0.3)
-      : lesson(`Fan club greets ${things[i % 8]}, note ${i}`, false, i, 0.7),
+      ? lesson(worded(['dogs'], draw), true, i, 0.3)
+      : lesson(worded(['fan club greets'], draw), false, i, 0.7),
   )
   test('is learnt, and both ways of holding back agree', () => {
     const found = learnAnswers(taught)
@@ -133,14 +135,15 @@ describe('aspects without their terms', () => {
     { id: 1, terms: [{ text: 'punctual' }, { text: 'late' }] },
     { id: 2, terms: [{ text: 'soup' }] },
   ]
+  const draw = seeded(6)
   const texts = Array.from({ length: 160 }, (_, i) =>
     i % 4 === 0
-      ? `Forty minutes at the berth, late again on day ${i}.`
+      ? `${worded(['forty minutes', 'late'], draw, 5)}.`
       : i % 4 === 1
-        ? `The soup came cold with a spoon of salt, table ${i}.`
+        ? `${worded(['soup', 'cold', 'spoon', 'salt'], draw, 5)}.`
         : i % 4 === 2
-          ? `Nice view of the lighthouse from bench ${i}.`
-          : `We met Perrin and his dog number ${i}.`,
+          ? `${worded(['nice view'], draw, 5)}.`
+          : `${worded(['Perrin', 'his dog'], draw, 5)}.`,
   )
   test('are told by the words that stand beside the terms', () => {
     const learnt = learnAlikeAspects(texts, aspects)

@@ -7,6 +7,7 @@ import type { AnswersQuestion } from './textMessages.ts'
 
 interface Told {
   thread: number
+  author: number | null
   title: string | null
   text: string
   language: string | null
@@ -24,7 +25,7 @@ export async function learnFromAnswers(
   await loadLanguages()
   const rows = await read<Told>(threads)
   return learnAnswers(
-    rows.map(({ thread, title, text, language, kind, rating, at, answered }): AnswerLesson => {
+    rows.map(({ thread, author, title, text, language, kind, rating, at, answered }): AnswerLesson => {
       const whole = joinOwnTitle(title, text)
       const { wantsAnswer } = readMeaning(whole, {
         language: language ?? 'und',
@@ -32,7 +33,7 @@ export async function learnFromAnswers(
         stars: rating,
         kind: textKindOf(kind),
       })
-      return { text: whole, base: wantsAnswer, answered, thread, at: at.getTime() }
+      return { text: whole, base: wantsAnswer, answered, thread, author, at: at.getTime() }
     }),
   )
 }

@@ -71,8 +71,12 @@ export interface TunerFound {
 
 export interface LessonsQuestion {
   kind: 'lessons'
-  /** Rows of entryId, title, text, language and sentiment, the newest first. */
+  /** What was judged: text, language, kind, rating, author, sentiment, and how it came to be judged, the newest first. */
   corrections: AskedElsewhere
+  /** What a colleague answered or finished and left as it was read. */
+  left: AskedElsewhere
+  /** How sure readings are: drawn ones count by how many of all are as sure. */
+  confidences: AskedElsewhere
   ownWords: readonly { term: string; valence: number }[]
   /** Changes with the corrections: the same question is answered from memory. */
   stamp: number

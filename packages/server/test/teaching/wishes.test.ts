@@ -14,6 +14,7 @@ import { learnFromCorrections } from '../../src/services/teaching/index.ts'
 import { readAgain } from '../../src/services/analysis/index.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { until } from '../support/until.ts'
+import { things } from '../support/wording.ts'
 
 let world: TestWorld
 let textmast: Textmast
@@ -184,11 +185,11 @@ test('what the team answers and what it finishes is learnt from, and both figure
   const { db } = context
   const sender = (i: number) => `+4477009${String(10_000 + i)}`
   // This team answers what speaks of dogs, and finishes what the fan club sends.
-  const texts = Array.from({ length: 40 }, (_, i) =>
-    i % 2 ? `Dogs and boats, a note of day ${i}` : `Fan club says ahoy to the fleet on day ${i}`,
+  const texts = Array.from({ length: 60 }, (_, i) =>
+    i % 2 ? `Dogs and boats ${things(i, 8)}` : `Fan club says ahoy ${things(i, 8)}`,
   )
   texts.forEach((text, i) => textmast.text({ number: '+447700900100', from: sender(i), text }))
-  await until(async () => (await page('unit=entries')).length === 46)
+  await until(async () => (await page('unit=entries')).length === 66)
   const told = (await page('unit=entries')).filter(({ text }) => texts.includes(text))
   for (const row of told) {
     const { edition } = await thread(row.threadId)
@@ -207,13 +208,13 @@ test('what the team answers and what it finishes is learnt from, and both figure
   const { brand_id: brandId } = (await db.one<{ brand_id: number }>('SELECT brand_id FROM entries LIMIT 1'))!
   await learnFromCorrections(context, brandId, { anyway: true })
   const { answers } = (await call<TeachingAnswer>('GET', '/api/teaching')).body
-  expect(answers).toMatchObject({ n: 40, answered: 20, better: true, used: true })
+  expect(answers).toMatchObject({ n: 60, answered: 30, better: true, used: true })
   expect(answers.byThread.learnt).toBeGreaterThan(answers.byThread.base)
   expect(answers.byTime.learnt).toBeGreaterThan(answers.byTime.base)
   // What comes now is read with it.
   textmast.text({ number: '+447700900100', from: sender(90), text: 'Fan club says ahoy to the fleet again' })
   textmast.text({ number: '+447700900100', from: sender(91), text: 'Dogs and boats, a note again' })
-  await until(async () => (await page('unit=entries')).length === 48)
+  await until(async () => (await page('unit=entries')).length === 68)
   const wants = async (text: string): Promise<number> => {
     const of = () =>
       db.one<{ wants: number | null }>('SELECT wants_answer AS wants FROM entries WHERE text = $1', [text])

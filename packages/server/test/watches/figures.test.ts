@@ -24,6 +24,7 @@ import { figures } from '../../src/services/watches/figures.ts'
 import { knowTexts } from '../../src/services/watches/knowTexts.ts'
 import { tuneWatch } from '../../src/services/watches/tuner.ts'
 import { until } from '../support/until.ts'
+import { things } from '../support/wording.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 
 const hour = 3_600_000
@@ -63,8 +64,8 @@ function talk(): void {
     if (n % 48 === 0)
       posts.push({
         at: now - h * hour + 2000,
-        id: `r${n % 3}`,
-        text: `Took the Bluefathom boat number ${n}, fast and fine`,
+        id: `r${n}`,
+        text: `Took the Bluefathom boat ${things(n / 48)}, fast and fine`,
       })
     if (n % 96 === 0)
       posts.push({ at: now - h * hour + 3000, id: `s${n % 7}`, text: `On the Storm Petrel, day ${n}` })
@@ -594,10 +595,19 @@ describe('teaching', () => {
     // "fast and fine" is praise to the lists; here the team reads every word about the rival as of no mood.
     const rows = (await get<EntryPage>(`/api/entries?unit=entries&group=${rivalGroup.id}&limit=40&time=all`))
       .rows
-    const ids = rows.slice(0, 14).map((r) => r.id)
+    const ids = rows.slice(0, 22).map((r) => r.id)
     expect(rows[0]!.sentiment).toBe('positive')
+    // Corrections alone are no sample of anything: what is right is confirmed, too.
+    const lovely = (
+      await get<EntryPage>(
+        `/api/entries?unit=entries&watch=${skerrivane.id}&sentiment=positive&limit=60&time=all`,
+      )
+    ).rows
     await call('PUT', '/api/entries/sentiment', { ids, sentiment: 'neutral' })
-    await until(async () => (await teaching()).learning.n >= 14)
+    await until(async () => (await teaching()).learning.n >= 22)
+    expect((await teaching()).learning).toMatchObject({ used: false, tested: 0 })
+    await call('PUT', '/api/entries/sentiment', { ids: lovely.map(({ id }) => id), sentiment: 'positive' })
+    await until(async () => (await teaching()).learning.confirmed >= 20)
     const { learning } = await teaching()
     expect(learning).toMatchObject({ better: true, used: true })
     expect(learning.learnt).toBeGreaterThan(learning.base)

@@ -4,7 +4,7 @@ import { compileWatches } from '../../watches/index.ts'
 import { clausesOf } from '../clauses.ts'
 import type { Aspect } from '../types.ts'
 import { caseScale, fitLogistic, keptWeights, round4, type Case } from './logistic.ts'
-import { foldOf } from './validate.ts'
+import { groupsOf } from './groups.ts'
 
 /** Which words tell an aspect where none of its terms stands. */
 export interface AlikeAspect {
@@ -48,8 +48,10 @@ interface Clause {
 /** Clauses of texts with the aspects that are named in them, and the words beside their names. */
 function readClauses(texts: readonly string[], aspects: readonly Aspect[]): Clause[] {
   const watches = compileWatches(aspects.map(({ id, terms }) => ({ id, anyOf: terms })))
-  return texts.flatMap((text) => {
-    const fold = foldOf(text)
+  const groups = groupsOf(texts.map((text) => ({ text })))
+  return texts.flatMap((text, i) => {
+    // Copies with changes lie in one fold: what one of them shows, the other would only repeat.
+    const fold = groups[i]! % folds
     return clausesOf(text).map(({ start, end }): Clause => {
       const clause = text.slice(start, end)
       const hits = watches.match({ text: clause })

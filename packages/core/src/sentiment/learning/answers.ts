@@ -1,6 +1,7 @@
 import { featuresOf } from './features.ts'
 import { caseScale, fitLogistic, keptWeights, round4, shareOf } from './logistic.ts'
-import { foldOf, signTest } from './validate.ts'
+import { groupsOf } from './groups.ts'
+import { enoughEvidence, testInTime } from './testInTime.ts'
 
 /** What became of something that was said to us: it was answered, or finished without a word. */
 export interface AnswerLesson {
@@ -9,6 +10,8 @@ export interface AnswerLesson {
   base: number
   answered: boolean
   thread: number
+  /** Who wrote it, where that is known. */
+  author?: number | null
   /** Epoch milliseconds. */
   at: number
 }
@@ -29,9 +32,9 @@ export interface AnswersLearning {
   answered: number
   /** Held-back lessons by thread: how many what was learnt has right, and the trained reader alone. */
   byThread: { n: number; learnt: number; base: number }
-  /** The latest fifth, by what the earlier ones taught. */
+  /** The latest fifth, each by what those before it taught. */
   byTime: { n: number; learnt: number; base: number }
-  /** More right both ways, and by thread not by chance alone. */
+  /** More right both ways, and enough evidence in time (`testInTime`). */
   better: boolean
 }
 
@@ -39,9 +42,8 @@ export interface AnswersLearning {
 export const answerLessonsNeeded = 15
 const leastLessons = 2
 const folds = 5
-const latest = 0.2
-/** One-sided: chance that as many or more were gained if neither were better. */
-const chance = 0.1
+/** Lessons that are learnt from before the next are judged. */
+const firstLessons = 20
 /** Base readings are never believed further than this. */
 const mostLogit = 4
 
@@ -80,38 +82,38 @@ export function applyAnswers(text: string, base: number, { bias, trust, weights 
 const isRight = (share: number, { answered }: AnswerLesson) => share >= 0.5 === answered
 
 /**
- * Learns which things a team answers and which it finishes without a word, and measures it two ways: five folds, all of a
- * thread and all copies of a text in one; and the latest fifth by what the earlier ones taught. What was learnt counts as
- * better when it has more right both ways and, by thread, a sign test on the differences (McNemar 1947, exact) agrees.
+ * Learns which things a team answers and which it finishes without a word, and measures it two ways: five folds, all that says
+ * the same and all that one person wrote in one; and in time, each by what those before it taught. What was learnt counts as better
+ * when it has more right both ways and the evidence in time is enough, however often one looks.
  */
 export function learnAnswers(lessons: readonly AnswerLesson[]): AnswersLearning {
   const ordered = [...lessons].sort((a, b) => a.at - b.at || a.thread - b.thread)
   const byThread = { n: 0, learnt: 0, base: 0 }
-  const byTime = { n: 0, learnt: 0, base: 0 }
-  let gained = 0
-  let lost = 0
+  let byTime = { n: 0, learnt: 0, base: 0 }
+  let evidence = 1
   const answered = ordered.filter((each) => each.answered).length
   if (Math.min(answered, ordered.length - answered) >= answerLessonsNeeded) {
+    const groups = groupsOf(ordered)
+    const isHeld = (i: number, fold: number) => groups[i]! % folds === fold
     for (let fold = 0; fold < folds; fold++) {
-      const model = train(ordered.filter(({ text }) => foldOf(text) !== fold))
-      for (const lesson of ordered.filter(({ text }) => foldOf(text) === fold)) {
-        const now = isRight(applyAnswers(lesson.text, lesson.base, model), lesson)
-        const before = isRight(lesson.base, lesson)
+      const model = train(ordered.filter((_, i) => !isHeld(i, fold)))
+      for (const lesson of ordered.filter((_, i) => isHeld(i, fold))) {
         byThread.n++
-        byThread.learnt += Number(now)
-        byThread.base += Number(before)
-        gained += Number(now && !before)
-        lost += Number(before && !now)
+        byThread.learnt += Number(isRight(applyAnswers(lesson.text, lesson.base, model), lesson))
+        byThread.base += Number(isRight(lesson.base, lesson))
       }
     }
-    const from = Math.floor(ordered.length * (1 - latest))
-    const known = new Set(ordered.slice(0, from).map(({ text }) => text.trim()))
-    const model = train(ordered.slice(0, from))
-    for (const lesson of ordered.slice(from).filter(({ text }) => !known.has(text.trim()))) {
-      byTime.n++
-      byTime.learnt += Number(isRight(applyAnswers(lesson.text, lesson.base, model), lesson))
-      byTime.base += Number(isRight(lesson.base, lesson))
-    }
+    const { lately, ...found } = testInTime(ordered, {
+      least: firstLessons,
+      train,
+      compare: (lesson, model) => ({
+        learnt: isRight(applyAnswers(lesson.text, lesson.base, model), lesson),
+        base: isRight(lesson.base, lesson),
+        weight: 1,
+      }),
+    })
+    byTime = lately
+    evidence = found.evidence
   }
   return {
     model: train(ordered),
@@ -119,6 +121,6 @@ export function learnAnswers(lessons: readonly AnswerLesson[]): AnswersLearning 
     answered,
     byThread,
     byTime,
-    better: byThread.learnt > byThread.base && byTime.learnt > byTime.base && signTest(gained, lost) < chance,
+    better: byThread.learnt > byThread.base && byTime.learnt > byTime.base && evidence >= enoughEvidence,
   }
 }

@@ -1,6 +1,8 @@
 export { applyModel } from './apply.ts'
 export { taughtSentiments, type Lesson, type Model, type TaughtSentiment } from './train.ts'
-export { learn, lessonsNeeded, settle, type Learning } from './validate.ts'
+export { confirmedNeeded, learn, lessonsNeeded, settle, type Learning } from './validate.ts'
+export { groupsOf, type Grouped } from './groups.ts'
+export { enoughEvidence, testInTime, type TimeTest } from './testInTime.ts'
 export {
   answerLessonsNeeded,
   applyAnswers,
@@ -10,7 +12,7 @@ export {
   type AnswersModel,
 } from './answers.ts'
 export { choosingDoubts, type Doubt } from './doubts.ts'
-export { reliabilityOf, type Judged, type ReliabilityBin } from './reliability.ts'
+export { confidenceBin, reliabilityOf, type Judged, type ReliabilityBin } from './reliability.ts'
 export {
   aspectClausesNeeded,
   learnAlikeAspects,

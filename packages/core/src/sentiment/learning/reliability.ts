@@ -20,6 +20,18 @@ export interface ReliabilityBin {
 }
 
 const edges = [0.3, 0.5, 0.6, 0.7, 0.8, 0.9, 1]
+
+/**
+ * Which stretch of confidence a reading lies in, from 0.
+ *
+ * @example confidenceBin(0.55) // 1
+ */
+export const confidenceBin = (confidence: number): number =>
+  Math.max(
+    0,
+    edges.slice(0, -1).findLastIndex((from) => confidence >= from),
+  )
+
 /** Of readings by confidence: how many were right. Bins without a reading are left out. */
 export function reliabilityOf(judged: readonly Judged[]): { bins: ReliabilityBin[]; error: number | null } {
   const bins = edges.slice(0, -1).flatMap((from, i): ReliabilityBin[] => {

@@ -8,8 +8,19 @@ export interface Lesson {
   text: string
   /** What the base reading says. */
   base: Pick<SentimentReading, 'shares' | 'sentiment'>
-  /** What the person said. */
+  /** What the person said; of what was left as it was, the base reading. */
   sentiment: TaughtSentiment
+  /**
+   * How it came to be judged: put right where somebody met it; drawn by chance and shown to be judged right or wrong; chosen for
+   * its doubt and shown; or left as it was by whoever answered or finished it. Default: put right.
+   */
+  how?: 'putRight' | 'drawn' | 'doubted' | 'left'
+  /** Who wrote the text, where that is known. */
+  author?: number | null
+  /** When it was judged, epoch milliseconds. Default: in the order given. */
+  at?: number
+  /** How much it counts when what was learnt is judged, 0 to 1. Default 1. */
+  weight?: number
 }
 
 export interface Model {
@@ -23,6 +34,12 @@ const rounds = 60
 const rate = 0.5
 /** A feature seen in fewer lessons is chance. */
 const leastLessons = 2
+/** So far from what the base reading has it lies what a word tells: chance alone leads there once in some hundred words. */
+const leastZ = 3
+/** What nobody put right is mostly right. */
+const leftShare = 0.7
+/** No more of it is looked at than this many times what was judged; each stands for as many as there are. */
+const leftTimes = 3
 /** A base reading is never believed more than this far, so that corrections can move it. */
 const leastShare = 0.03
 
@@ -46,14 +63,10 @@ export function softmax(logits: readonly [number, number, number]): [number, num
  * penalty. Gradient descent with AdaGrad steps (Duchi, Hazan and Singer 2011) over all lessons at once: no randomness, so
  * that the same lessons in any order give the same model.
  */
-export function train(lessons: readonly Lesson[]): Model {
-  const seen = new Map<string, number>()
+export function train(given: readonly Lesson[]): Model {
+  const { lessons, leftWeight } = learntFrom(given)
   const each = lessons.map(({ text }) => featuresOf(text).map(({ name }) => name))
-  for (const names of each) for (const name of names) seen.set(name, (seen.get(name) ?? 0) + 1)
-  const kept = [...seen]
-    .filter(([, n]) => n >= leastLessons)
-    .map(([name]) => name)
-    .sort()
+  const kept = tellingFeatures(lessons, each, leftWeight)
   const number = new Map(kept.map((name, i) => [name, i]))
   const rows = each
     .map((names, i) => ({
@@ -79,8 +92,9 @@ export function train(lessons: readonly Lesson[]): Model {
       const logits = baseLogits(lesson.base)
       for (const f of features) for (let k = 0; k < 3; k++) logits[k]! += weights[f * 3 + k]!
       const shares = softmax(logits)
+      const counts = lesson.how === 'left' ? leftWeight : 1
       for (let k = 0; k < 3; k++) {
-        const miss = shares[k]! - (taughtSentiments[k] === lesson.sentiment ? 1 : 0)
+        const miss = counts * (shares[k]! - (taughtSentiments[k] === lesson.sentiment ? 1 : 0))
         for (const f of features) gradient[f * 3 + k]! += miss / Math.sqrt(features.length)
       }
     }
@@ -97,4 +111,50 @@ export function train(lessons: readonly Lesson[]): Model {
     if (three.some((w) => Math.abs(w) > 0.02)) model.weights[name] = three
   })
   return model
+}
+
+/**
+ * Features that say more than the base reading: in what was judged and left, one of the moods comes so much oftener with them, or
+ * so much more rarely, than the base reading's shares have it, that chance hardly explains it (z of the sum of residuals).
+ */
+function tellingFeatures(
+  lessons: readonly Lesson[],
+  each: readonly string[][],
+  leftWeight: number,
+): string[] {
+  const sums = new Map<
+    string,
+    { judged: number; residual: [number, number, number]; variance: [number, number, number] }
+  >()
+  lessons.forEach((lesson, i) => {
+    const shares = softmax(baseLogits(lesson.base))
+    const isLeft = lesson.how === 'left'
+    const weight = isLeft ? leftWeight : 1
+    for (const name of each[i]!) {
+      let sum = sums.get(name)
+      if (!sum) sums.set(name, (sum = { judged: 0, residual: [0, 0, 0], variance: [0, 0, 0] }))
+      if (!isLeft) sum.judged++
+      taughtSentiments.forEach((mood, k) => {
+        sum.residual[k]! += weight * (Number(lesson.sentiment === mood) - shares[k]!)
+        sum.variance[k]! += weight ** 2 * shares[k]! * (1 - shares[k]!)
+      })
+    }
+  })
+  return [...sums]
+    .filter(
+      ([, { judged, residual, variance }]) =>
+        judged >= leastLessons &&
+        residual.some((sum, k) => Math.abs(sum) >= leastZ * Math.sqrt(variance[k]!)),
+    )
+    .map(([name]) => name)
+    .sort()
+}
+
+/** What was judged, and some of what was left, spread evenly over all of it, with the weight of all: what is put right is the exception. */
+function learntFrom(given: readonly Lesson[]): { lessons: readonly Lesson[]; leftWeight: number } {
+  const left = given.filter(({ how }) => how === 'left').sort((a, b) => (a.text < b.text ? -1 : 1))
+  const judged = given.filter(({ how }) => how !== 'left')
+  const most = Math.min(left.length, leftTimes * judged.length)
+  const some = Array.from({ length: most }, (_, i) => left[Math.floor((i * left.length) / most)]!)
+  return { lessons: [...judged, ...some], leftWeight: most ? (leftShare * left.length) / most : 0 }
 }

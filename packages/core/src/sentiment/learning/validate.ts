@@ -1,72 +1,69 @@
 import { sentimentBy } from './apply.ts'
+import { enoughEvidence, testInTime } from './testInTime.ts'
 import { train, type Lesson, type Model } from './train.ts'
 
 export interface Learning {
   model: Model
-  /** Lessons it rests on. */
+  /** Lessons that somebody judged. */
   n: number
-  /** Right on lessons that were held back, by what was learnt and by the base reading. */
+  /** Readings that came after what was learnt and were put right, confirmed or left as they were. */
+  tested: number
+  /** Right of them, by what was learnt and by the base reading; what was left as it was counts as right. */
   learnt: number
   base: number
-  /** Lessons that only one of the two had right: learnt alone, base alone. */
+  /** Right by one of the two alone. */
   gained: number
   lost: number
-  /** The learnt reading is better: more right, and not by chance alone. */
+  /** Readings that were confirmed, or left as they were by whoever answered or finished them. */
+  confirmed: number
+  /** Times likelier that what was learnt is better than that it is not (`testInTime`). */
+  evidence: number
+  /** What was learnt is used: enough evidence, and it breaks next to nothing that was confirmed. */
   better: boolean
 }
 
 export const lessonsNeeded = 10
-const folds = 5
-/** One-sided: chance that as many or more lessons were gained if neither reading were better. */
-const chance = 0.1
+/** Without so many readings that somebody found right nobody can say what learning breaks. */
+export const confirmedNeeded = 20
+/** Lessons that are learnt from before the next are judged. */
+const firstLessons = 8
+/** What nobody put right is right in eight of ten cases: of a change there so much is loss, less what it may have put right. */
+const leftRight = 0.8
+const leftWeight = leftRight - (1 - leftRight) / 2
+/** At most this part of what was confirmed may be read otherwise. */
+const mostBroken = 0.1
 
 /**
- * Learns from corrections and measures it by five-fold cross-validation. Folds are dealt by a hash of the text, so that
- * copies of one text lie in one fold and the same lessons give the same figures. What was learnt counts as better when
- * it has more of the held-back lessons right and a sign test on the differences (McNemar 1947, exact) agrees.
+ * Learns from what people put right, and judges it on an honest sample: what was put right, what was shown to be judged, and what
+ * the team answered or finished and left as it was, each by what those before it taught. Corrections alone would be no sample:
+ * there the base reading is wrong by construction.
  */
 export function learn(lessons: readonly Lesson[]): Learning {
-  const model = train(lessons)
-  let learnt = 0
-  let base = 0
-  let gained = 0
-  let lost = 0
-  if (lessons.length >= lessonsNeeded)
-    for (let fold = 0; fold < folds; fold++) {
-      const held = lessons.filter(({ text }) => foldOf(text) === fold)
-      if (!held.length) continue
-      const part = train(lessons.filter(({ text }) => foldOf(text) !== fold))
-      for (const lesson of held) {
-        const now = sentimentBy(lesson, part) === lesson.sentiment
-        const before = lesson.base.sentiment === lesson.sentiment
-        if (now) learnt++
-        if (before) base++
-        if (now && !before) gained++
-        if (before && !now) lost++
-      }
-    }
-  const better = learnt > base && signTest(gained, lost) < chance
-  return { model, n: lessons.length, learnt, base, gained, lost, better }
-}
-
-/** One of five folds, by a hash of the text: copies of one text lie in one fold. */
-export function foldOf(text: string): number {
-  let h = 0x811c9dc5
-  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193)
-  h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d)
-  return ((h ^ (h >>> 12)) >>> 0) % folds
-}
-
-/** P(at least `wins` of wins + losses) at even odds. */
-export function signTest(wins: number, losses: number): number {
-  const n = wins + losses
-  let term = 0.5 ** n
-  let sum = 0
-  for (let k = 0; k <= n; k++) {
-    if (k >= wins) sum += term
-    term = (term * (n - k)) / (k + 1)
-  }
-  return Math.min(1, sum)
+  const judged = lessons.filter(({ how }) => how !== 'left')
+  const confirmed = lessons.filter(({ base, sentiment }) => base.sentiment === sentiment).length
+  const none = { tested: 0, learnt: 0, base: 0, gained: 0, lost: 0, evidence: 1, better: false }
+  const known = { model: train(lessons), n: judged.length, confirmed }
+  if (judged.length < lessonsNeeded || confirmed < confirmedNeeded) return { ...known, ...none }
+  const { n, lately, ...found } = testInTime(
+    lessons.map((lesson, i) => ({ ...lesson, at: lesson.at ?? i })),
+    {
+      least: firstLessons,
+      train,
+      compare: (lesson, model) => ({
+        learnt: sentimentBy(lesson, model) === lesson.sentiment,
+        base: lesson.base.sentiment === lesson.sentiment,
+        weight: lesson.how === 'left' ? leftWeight : (lesson.weight ?? 1),
+        isDrawn: lesson.how === 'drawn',
+      }),
+    },
+  )
+  const better =
+    found.evidence >= enoughEvidence &&
+    found.learnt > found.base &&
+    // What was so once and is no longer.
+    lately.learnt >= lately.base &&
+    found.lost <= mostBroken * found.base
+  return { ...known, ...found, tested: n, better }
 }
 
 /** Corrections of one text that disagree: the sentiment most people gave; none on a tie. */

@@ -13,18 +13,25 @@ import { recordAll } from '../log/index.ts'
 import { askToLearn, learnAfterMs } from '../teaching/index.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
+interface HowJudged {
+  judged: Judgement | null
+  shown?: boolean
+  drawn?: boolean
+}
+
 /**
  * Puts a person's judgement over the machine's; null gives the entry back to the machine.
  *
- * @param shown somebody was shown the entry to judge, right or wrong: it tells how reliable readings are
+ * @param how whether somebody was shown the entry to judge, right or wrong, which tells how reliable readings are; and whether it was
+ *   drawn by chance
  */
 export async function correctSentiment(
   context: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   entryId: number,
-  { judged, shown = false }: { judged: Judgement | null; shown?: boolean },
+  { judged, ...how }: HowJudged,
 ): Promise<{ sentiment: string }> {
-  const [changed] = await correctMany(context, reader, [entryId], { judged, shown })
+  const [changed] = await correctMany(context, reader, [entryId], { judged, ...how })
   if (!changed) throw new Refusal('notFound')
   return { sentiment: judged ?? changed.before }
 }
@@ -34,7 +41,7 @@ export async function correctMany(
   { db, live, now, due }: Pick<Context, 'db' | 'live' | 'now' | 'due'>,
   reader: Reader,
   ids: readonly number[],
-  { judged, shown = false }: { judged: Judgement | null; shown?: boolean },
+  { judged, shown = false, drawn = false }: HowJudged,
 ): Promise<{ id: number; before: string }[]> {
   return db.inTransaction(async (tx) => {
     // Before any row: who writes mentions holds it and waits for rows.
@@ -42,7 +49,7 @@ export async function correctMany(
     const entries = await lockEntries(db, reader, ids, tx)
     if (!entries.length) throw new Refusal('notFound')
     const found = entries.map((e) => e.id)
-    const judgement = { ids: found, judged, colleagueId: reader.colleagueId, shown }
+    const judgement = { ids: found, judged, colleagueId: reader.colleagueId, shown, drawn: shown && drawn }
     await keepCorrections(db, judgement, tx)
     await setJudgement(db, judgement, tx)
     const threads = [...new Set(entries.map((e) => e.threadId))]

@@ -7,7 +7,9 @@ import {
   brandsThatTeach,
   keepAnswersLearning,
   stampOfAnswers,
+  latestConfidences,
   latestCorrections,
+  leftAsRead,
   latestSaid,
   learningState,
   keepLearning,
@@ -18,6 +20,8 @@ import { loadTeaching, newTeachingVersion } from '../analysis/index.ts'
 
 /** Corrections looked at: the newest; older ones have had their say. */
 const lessonLimit = 5000
+/** Of what was left as it was read. */
+const leftLimit = 3000
 
 /**
  * Learns from the corrections of a brand and from what it answers when there is something new, and measures what was learnt on
@@ -50,6 +54,8 @@ export async function learnFromCorrections(
   const { model, contradicting, ...figures } = await textWorker.ask({
     kind: 'lessons',
     corrections: latestCorrections(brandId, lessonLimit),
+    left: leftAsRead(brandId, leftLimit),
+    confidences: latestConfidences(brandId, leftLimit),
     ownWords: teaching.ownWords,
     stamp: seen,
   })

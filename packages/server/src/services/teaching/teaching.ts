@@ -1,5 +1,6 @@
 import {
   answerLessonsNeeded,
+  confirmedNeeded,
   lessonsNeeded,
   type AlikeAspectLearning,
   type Model,
@@ -91,16 +92,31 @@ function answersOf(row: TeachingRow | undefined): TeachingAnswer['answers'] {
   }
 }
 
-const nothingLearnt = { n: 0, learnt: 0, base: 0, gained: 0, lost: 0, better: false, contradicting: 0 }
+const nothingLearnt = {
+  n: 0,
+  tested: 0,
+  confirmed: 0,
+  learnt: 0,
+  base: 0,
+  gained: 0,
+  lost: 0,
+  better: false,
+  contradicting: 0,
+}
 
 function learningOf(row: TeachingRow | undefined, corrections: number): TeachingAnswer['learning'] {
   const wanted = row?.wanted ?? true
-  const { n, learnt, base, gained, lost, better, contradicting } = row?.figures ?? nothingLearnt
+  // What was measured in another way before says nothing of this one.
+  const known = row?.figures && 'tested' in row.figures ? row.figures : nothingLearnt
+  const { n, tested, confirmed, learnt, base, gained, lost, better, contradicting } = known
   return {
     wanted,
     used: better && wanted,
     n,
     corrections,
+    tested,
+    confirmed,
+    confirmedNeeded,
     learnt,
     base,
     gained,

@@ -456,9 +456,11 @@ export const watch = {
     removeWord: 'Remove {name}',
     learning: 'Learning from corrections',
     learningIntro:
-      'Each correction teaches Murrabel what your customers mean. What it learns is tested on corrections held back, and used only where it is better.',
-    right: '{learnt} of {n} held-back corrections right, {base} without it',
-    gained: '{gained} fixed, {lost} made worse',
+      'Each correction teaches Murrabel what your customers mean. What it learns is tested on what came later: corrections, readings you judged from a sample, and what the team answered and left as it was. It is used only where it is better.',
+    right: '{learnt} of {n} later readings right, {base} without it',
+    confirmFew:
+      '{n} readings have been confirmed or left as they were; {needed} are needed to see what learning would break. Judge a sample of all below.',
+    gained: '{gained} fixed, {lost} that were left as they were read otherwise',
     better: 'Better, and not just by chance: it is in use.',
     betterOff: 'Better, but switched off.',
     notBetter: 'Not clearly better, so it is not used.',

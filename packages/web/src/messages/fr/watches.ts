@@ -456,9 +456,11 @@ export const watch: typeof english = {
     removeWord: 'Retirer {name}',
     learning: 'Apprendre des corrections',
     learningIntro:
-      "Chaque correction enseigne ce que vos clients veulent dire. Ce qui est appris est mesuré sur des corrections mises à part, et ne sert que là où c'est mieux.",
-    right: '{learnt} sur {n} corrections mises à part sont justes, {base} sans cela',
-    gained: '{gained} redressées, {lost} gâtées',
+      "Chaque correction enseigne ce que vos clients veulent dire. Ce qui est appris est mesuré sur ce qui est venu après : corrections, lectures jugées dans un échantillon, et ce que l’équipe a traité sans y toucher. Cela ne sert que là où c'est mieux.",
+    right: '{learnt} sur {n} lectures venues après sont justes, {base} sans cela',
+    gained: '{gained} redressées, {lost} laissées telles quelles et lues autrement',
+    confirmFew:
+      '{n} lectures ont été confirmées ou laissées telles quelles ; il en faut {needed} pour voir ce que l’apprentissage gâterait. Jugez un échantillon plus bas.',
     better: "Mieux, et pas seulement par hasard : c'est utilisé.",
     betterOff: 'Mieux, mais éteint.',
     notBetter: 'Pas sûrement mieux, donc pas utilisé.',

@@ -33,7 +33,10 @@ onMounted(() => load())
 
 async function judge(row: DoubtRow, sentiment: Judgement | null): Promise<void> {
   const done = await run(() =>
-    call(routes.correct, { params: { id: row.id }, body: { sentiment, shown: true } }),
+    call(routes.correct, {
+      params: { id: row.id },
+      body: { sentiment, shown: true, drawn: of.value === 'sample' },
+    }),
   )
   if (!done) return
   if (sentiment === null) judged.value.delete(row.id)

@@ -27,9 +27,23 @@ const told = ({ n, learnt, base }: Told) => ({ n: number(n), learnt: number(lear
           : t('watch.teach.alike', { n: learning.corrections, needed: learning.needed })
       }}
     </p>
+    <p v-else-if="learning.confirmed < learning.confirmedNeeded" data-test="learning">
+      {{
+        t('watch.teach.confirmFew', {
+          n: number(learning.confirmed),
+          needed: number(learning.confirmedNeeded),
+        })
+      }}
+    </p>
     <div v-else data-test="learning">
       <p>
-        <b>{{ t('watch.teach.right', { learnt: learning.learnt, n: learning.n, base: learning.base }) }}</b>:
+        <b>{{
+          t('watch.teach.right', {
+            learnt: number(learning.learnt),
+            n: number(learning.tested),
+            base: number(learning.base),
+          })
+        }}</b>:
         {{ t('watch.teach.gained', { gained: learning.gained, lost: learning.lost }) }}
       </p>
       <p>

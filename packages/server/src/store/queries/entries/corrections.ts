@@ -59,7 +59,14 @@ export async function keepCorrections(
     judged,
     colleagueId,
     shown,
-  }: { ids: readonly number[]; judged: Judgement | null; colleagueId: number; shown: boolean },
+    drawn,
+  }: {
+    ids: readonly number[]
+    judged: Judgement | null
+    colleagueId: number
+    shown: boolean
+    drawn: boolean
+  },
   tx: Tx,
 ): Promise<void> {
   if (judged === null)
@@ -70,13 +77,13 @@ export async function keepCorrections(
     )
   else
     await db.rows(
-      `INSERT INTO corrections (entry_id, colleague_id, sentiment, shown, read_as, read_confidence)
-       SELECT e.id, $2::int, $3, $4,
+      `INSERT INTO corrections (entry_id, colleague_id, sentiment, shown, drawn, read_as, read_confidence)
+       SELECT e.id, $2::int, $3, $4, $5,
          CASE WHEN e.corrected_by IS NULL THEN e.sentiment END, CASE WHEN e.corrected_by IS NULL THEN e.confidence END
        FROM entries e
        WHERE e.id = ANY($1::bigint[])
        ON CONFLICT (entry_id, colleague_id) DO UPDATE SET sentiment = excluded.sentiment, at = now()`,
-      [ids, colleagueId, judged, shown],
+      [ids, colleagueId, judged, shown, drawn],
       tx,
     )
 }

@@ -70,7 +70,8 @@ export const correctionAges = (
 
 /** What people put right, newest first: for the worker that learns from it. */
 export const latestCorrections = (brandId: number, limit: number): AskedElsewhere => ({
-  sql: `SELECT e.title, e.text, e.language, c.sentiment
+  sql: `SELECT e.title, e.text, e.language, e.kind, e.rating, e.account_id AS author, c.sentiment, c.at,
+      CASE WHEN c.drawn THEN 'drawn' WHEN c.shown THEN 'doubted' ELSE 'putRight' END AS how, c.read_confidence AS confidence
     FROM corrections c
     JOIN entries e ON e.id = c.entry_id
     WHERE e.brand_id = $1
@@ -80,11 +81,56 @@ export const latestCorrections = (brandId: number, limit: number): AskedElsewher
 })
 
 /**
+ * Readings that a colleague saw and left as they were, the newest first: what threads began with that we answered or finished,
+ * where nobody judged it.
+ */
+export const leftAsRead = (brandId: number, limit: number): AskedElsewhere => ({
+  sql: `SELECT e.title, e.text, e.language, e.kind, e.rating, e.account_id AS author, coalesce(o.at, f.at) AS at
+    FROM threads t
+    JOIN LATERAL (
+      SELECT *
+      FROM entries e
+      WHERE e.thread_id = t.id AND e.direction = 'in' AND e.origin <> 'heard' AND e.analysed_at IS NOT NULL AND e.deleted_at IS NULL
+      ORDER BY e.at, e.id
+      LIMIT 1
+    ) e ON true
+    LEFT JOIN LATERAL (
+      SELECT x.at
+      FROM entries x
+      WHERE x.thread_id = t.id AND x.direction = 'out' AND NOT x.withdrawn AND x.at > e.at
+      ORDER BY x.at
+      LIMIT 1
+    ) o ON true
+    LEFT JOIN LATERAL (
+      SELECT v.at
+      FROM events v
+      WHERE v.thread_id = t.id AND v.kind = 'finish' AND v.colleague_id IS NOT NULL AND v.undone_at IS NULL
+      ORDER BY v.at
+      LIMIT 1
+    ) f ON true
+    WHERE t.brand_id = $1 AND coalesce(o.at, f.at) IS NOT NULL AND e.sentiment <> 'unread'
+      AND NOT EXISTS (SELECT FROM corrections c WHERE c.entry_id = e.id)
+    ORDER BY t.id DESC
+    LIMIT ${limit}`,
+  values: [brandId],
+})
+
+/** How sure the latest readings are. */
+export const latestConfidences = (brandId: number, limit: number): AskedElsewhere => ({
+  sql: `SELECT e.confidence
+    FROM entries e
+    WHERE e.brand_id = $1 AND e.direction = 'in' AND e.sentiment <> 'unread' AND e.analysed_at IS NOT NULL
+    ORDER BY e.at DESC, e.id DESC
+    LIMIT ${limit}`,
+  values: [brandId],
+})
+
+/**
  * What became of what was said to us, the newest first: threads that have an answer of ours after it, and threads that a
  * colleague finished without one. Of each thread what it began with.
  */
 export const answeredOrNot = (brandId: number, limit: number): AskedElsewhere => ({
-  sql: `SELECT t.id AS thread, e.title, e.text, e.language, e.kind, e.rating, e.at, o.id IS NOT NULL AS answered
+  sql: `SELECT t.id AS thread, e.account_id AS author, e.title, e.text, e.language, e.kind, e.rating, e.at, o.id IS NOT NULL AS answered
     FROM threads t
     JOIN LATERAL (
       SELECT *
