@@ -48,8 +48,8 @@ export function handled(
 }
 
 /** How often learning is used that should not be, looked at again and again; and what it does to texts nobody judged. */
-export function learningFigures(runs = 60): SimulatedFigure[] {
-  return [randomLabels(runs), misreadAlone(runs), somethingToLearn(runs), changedCopies(runs)]
+export function learningFigures(runs = 30): SimulatedFigure[] {
+  return [randomLabels(2 * runs), misreadAlone(runs), somethingToLearn(runs), changedCopies(runs)]
 }
 
 /** Whether learning is ever used when it is looked at after each few lessons. */

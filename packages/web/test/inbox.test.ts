@@ -124,6 +124,17 @@ describe('the judgement', () => {
     for (const button of html.findAll('button')) await button.trigger('click')
     expect(html.emitted('judge')).toEqual([['negative'], ['neutral'], ['positive']])
   })
+  test('of a few, drawn by chance, it is asked whether the reading is right', async () => {
+    expect((await judge({ id: 45 })).find('[data-test="asked"]').exists()).toBe(false)
+    const html = await judge({ id: 44 })
+    const asked = html.find('[data-test="asked"]')
+    expect(asked.text()).toContain('Or is it right?')
+    await asked.find('button').trigger('click')
+    expect(html.emitted('judge')).toEqual([['negative']])
+    for (const more of [{ correctedBy: 'Ivo Oduya' }, { sentiment: 'unread' as const }])
+      expect((await judge({ id: 44, ...more })).find('[data-test="asked"]').exists()).toBe(false)
+    expect((await judge({ id: 44 }, false)).find('[data-test="asked"]').exists()).toBe(false)
+  })
   test('stars that tell against the words are pointed at', async () => {
     expect((await judge({ contradicts: true })).text()).toContain('Stars and words differ.')
     expect((await judge({})).text()).not.toContain('differ')

@@ -419,7 +419,7 @@ describe('teaching', () => {
     await row().findAll('.judge button')[2]!.trigger('click')
     await flushPromises()
     const told = () => sent('PUT', '/api/entries/8').map(({ body }) => body)
-    expect(told()).toEqual([{ sentiment: 'positive', shown: true }])
+    expect(told()).toEqual([{ sentiment: 'positive', shown: true, drawn: false }])
     expect(row().text()).toContain('Judged positive')
     expect(row().find('.ring').exists()).toBe(false)
     await useUndo().undo()

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import {
   applyModel,
   groupsOf,
+  isDrawn,
   learn,
   settle,
   testInTime,
@@ -132,6 +133,39 @@ describe('learning', () => {
     expect(tested).toBeGreaterThan(25)
     expect(learnt / tested).toBeLessThan(0.55)
     expect(better).toBe(false)
+  })
+  test('whoever was asked and said nothing speaks, too', () => {
+    const asked = left.map((each, i) => (i % 3 ? each : { ...each, asked: true }))
+    const drawn = taught.map((each, i): Lesson => (i % 3 ? each : { ...each, how: 'drawn' }))
+    // What was drawn and misread is evidence of its own; what was drawn and left speaks against changing it.
+    expect(learn([...drawn, ...left]).evidence).toBeGreaterThan(learn([...taught, ...left]).evidence)
+    expect(learn([...drawn, ...asked]).evidence).toBe(learn([...drawn, ...left]).evidence)
+    const wrong = asked.map((each, i) => (i % 2 ? each : { ...each, text: worded(['cork'], random) }))
+    const told = (lessons: readonly Lesson[]) => learn([...drawn, ...lessons]).evidence
+    expect(told(wrong)).toBeLessThan(told(wrong.map((each) => ({ ...each, asked: false }))))
+  })
+  test('label and score never disagree in sign', () => {
+    const draw = seeded(12)
+    for (let i = 0; i < 300; i++) {
+      const text = worded([], draw, 4)
+      const weight = () => 6 * (draw() - 0.5)
+      const weights = Object.fromEntries(
+        text
+          .split(' ')
+          .map((word): [string, [number, number, number]] => [word, [weight(), weight(), weight()]]),
+      )
+      const base = { ...saying(moods[i % 3]!), score: 0, confidence: 0.6, spans: [] }
+      const { sentiment, score } = applyModel(text, base, { weights })
+      if (sentiment === 'positive') expect(score).toBeGreaterThan(0)
+      if (sentiment === 'negative') expect(score).toBeLessThan(0)
+    }
+  })
+  test('one of twenty-five is asked about, whatever it says', () => {
+    const asked = Array.from({ length: 50_000 }, (_, i) => i + 1).filter(isDrawn)
+    expect(asked.length / 50_000).toBeGreaterThan(0.037)
+    expect(asked.length / 50_000).toBeLessThan(0.043)
+    // Neither one after the other nor at even distance.
+    expect(new Set(asked.slice(1).map((id, i) => id - asked[i]!)).size).toBeGreaterThan(60)
   })
   test('when it is used, it reads texts that nobody judged better', () => {
     const draw = seeded(21)

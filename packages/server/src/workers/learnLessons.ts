@@ -1,4 +1,4 @@
-import { confidenceBin, learn, settle, type Lesson } from '@murrabel/core/learning'
+import { confidenceBin, isDrawn, learn, settle, type Lesson } from '@murrabel/core/learning'
 import type { EntryKind } from '@murrabel/core/lens'
 import { textKindOf } from '@murrabel/core/meaning'
 import { readSentiment } from '@murrabel/core/sentiment'
@@ -26,7 +26,7 @@ export async function learnLessons(read: Read, question: LessonsQuestion): Promi
   await loadLanguages()
   const { ownWords } = question
   const judged = await read<Judged>(question.corrections)
-  const left = await read<Said>(question.left)
+  const left = await read<Said & { id: number }>(question.left)
   const confidences = await read<{ confidence: number }>(question.confidences)
   // As it is read where it stands: with its stars and its kind.
   const readOf = ({ title, text, language, kind, rating, author, at }: Said) => {
@@ -52,7 +52,7 @@ export async function learnLessons(read: Read, question: LessonsQuestion): Promi
   const kept = left.flatMap((row): Lesson[] => {
     const { base, ...rest } = readOf(row)
     if (base.sentiment === 'unread' || known.has(rest.text.trim())) return []
-    return [{ ...rest, base, sentiment: base.sentiment, how: 'left' }]
+    return [{ ...rest, base, sentiment: base.sentiment, how: 'left', asked: isDrawn(row.id) }]
   })
   return { ...learn([...lessons, ...kept]), contradicting }
 }

@@ -1,6 +1,7 @@
 export { applyModel } from './apply.ts'
 export { taughtSentiments, type Lesson, type Model, type TaughtSentiment } from './train.ts'
 export { confirmedNeeded, learn, lessonsNeeded, settle, type Learning } from './validate.ts'
+export { isDrawn } from './drawn.ts'
 export { groupsOf, type Grouped } from './groups.ts'
 export { enoughEvidence, testInTime, type TimeTest } from './testInTime.ts'
 export {

@@ -19,6 +19,8 @@ export interface Lesson {
   author?: number | null
   /** When it was judged, epoch milliseconds. Default: in the order given. */
   at?: number
+  /** Of what was left as it was: it had been drawn to be asked about. */
+  asked?: boolean
   /** How much it counts when what was learnt is judged, 0 to 1. Default 1. */
   weight?: number
 }

@@ -53,7 +53,8 @@ export function learn(lessons: readonly Lesson[]): Learning {
         learnt: sentimentBy(lesson, model) === lesson.sentiment,
         base: lesson.base.sentiment === lesson.sentiment,
         weight: lesson.how === 'left' ? leftWeight : (lesson.weight ?? 1),
-        isDrawn: lesson.how === 'drawn',
+        // Whoever was asked and said nothing found nothing wrong: without them only what is misread would speak.
+        isDrawn: lesson.how === 'drawn' || lesson.asked === true,
       }),
     },
   )

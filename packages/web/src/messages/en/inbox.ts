@@ -66,6 +66,8 @@ export const inbox = {
   answerWanted: 'An answer is wanted: {sure}',
   readByStars: 'Read as {label} by its stars. Wrong?',
   readNothing: 'No sentiment found. Correct it:',
+  askedRight: 'Or is it right? (Asked of a few, by chance.)',
+  yesRight: 'Right',
   correctedBy: '{name} set this to {label}.',
   giveBack: 'Use the automatic reading',
   starsDiffer: 'Stars and words differ.',

@@ -67,6 +67,8 @@ export const inbox: typeof english = {
   answerWanted: 'Une réponse est attendue : {sure}',
   readByStars: 'Lu comme {label} par sa note. Faux ?',
   readNothing: 'Aucun sentiment trouvé. Corriger :',
+  askedRight: 'Ou juste ? (Demandé pour quelques-unes, au hasard.)',
+  yesRight: 'Juste',
   correctedBy: "{name} l'a corrigé en {label}.",
   giveBack: 'Utiliser la lecture automatique',
   starsDiffer: 'La note et les mots se contredisent.',

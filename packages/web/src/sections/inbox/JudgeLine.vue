@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ThreadEntry } from '@murrabel/contract'
+import { isDrawn } from '@murrabel/core/learning'
 import { useTexts } from '../../composables/useTexts.ts'
 import JudgeButtons from '../../parts/JudgeButtons.vue'
 import SentimentMark from '../../parts/SentimentMark.vue'
@@ -19,6 +20,11 @@ const text = computed(() => {
     ? t('inbox.readNothing')
     : t('inbox.readAs', { label, n: words, sure: percent(entry.confidence) }, words)
 })
+/** Now and then it is asked whether a reading is right, so that those that are judged stand for all. */
+const asks = computed(() => !entry.correctedBy && entry.sentiment !== 'unread' && isDrawn(entry.id))
+const confirm = () => {
+  if (entry.sentiment !== 'unread') emit('judge', entry.sentiment)
+}
 /** The words a wish rests on most, as they stand in the text. */
 const wishWords = computed(() => {
   const whole = [entry.title, entry.text].filter(Boolean).join('. ')
@@ -48,6 +54,10 @@ const wish = computed(() => {
     <span data-test="reading">{{ text }}</span>
     <span v-if="entry.contradicts" class="differ">{{ t('inbox.starsDiffer') }}</span>
     <template v-if="may">
+      <span v-if="asks" data-test="asked">
+        {{ t('inbox.askedRight') }}
+        <button type="button" class="button small" @click="confirm">{{ t('inbox.yesRight') }}</button>
+      </span>
       <JudgeButtons :chosen="entry.sentiment" @judge="emit('judge', $event)" />
       <button v-if="entry.correctedBy" type="button" class="plain" @click="emit('judge', null)">
         {{ t('inbox.giveBack') }}
@@ -71,6 +81,11 @@ const wish = computed(() => {
 }
 .differ {
   color: var(--flare-text);
+}
+.small {
+  padding: 0 8px;
+  font-size: 13px;
+  line-height: 22px;
 }
 .wish {
   flex-basis: 100%;

@@ -1,3 +1,4 @@
+import { isDrawn } from '@murrabel/core/learning'
 import { routes, type ThreadEntry } from '@murrabel/contract'
 import { call } from '../../api/call.ts'
 import { useAttempt } from '../../composables/useAttempt.ts'
@@ -19,7 +20,12 @@ export function useThreadJudging({ entries, loadThread, loadTide }: ThreadDesk) 
     attempt(async () => {
       if (!brand.may('answer')) return
       const before = entry.correctedBy ? (entry.sentiment as Judgement) : null
-      await call(routes.correct, { params: { id: entry.id }, body: { sentiment } })
+      // Of those that are asked about, right ones are judged as well as wrong ones.
+      const drawn = sentiment !== null && !entry.correctedBy && isDrawn(entry.id)
+      await call(routes.correct, {
+        params: { id: entry.id },
+        body: { sentiment, ...(drawn && { shown: true, drawn: true }) },
+      })
       if (sentiment) {
         entries.change(entry.id, { sentiment })
         undo.tell({

@@ -85,7 +85,7 @@ export const latestCorrections = (brandId: number, limit: number): AskedElsewher
  * where nobody judged it.
  */
 export const leftAsRead = (brandId: number, limit: number): AskedElsewhere => ({
-  sql: `SELECT e.title, e.text, e.language, e.kind, e.rating, e.account_id AS author, coalesce(o.at, f.at) AS at
+  sql: `SELECT e.id, e.title, e.text, e.language, e.kind, e.rating, e.account_id AS author, coalesce(o.at, f.at) AS at
     FROM threads t
     JOIN LATERAL (
       SELECT *
