@@ -6,6 +6,7 @@ import { clusterFigures } from './clusters.ts'
 import { countFigures, directionFigures, usualFigures } from './counts.ts'
 import type { SimulatedFigure } from './figure.ts'
 import { learningFigures } from './learning.ts'
+import { phraseFigures } from './phrases.ts'
 import { falseSpikeFigures, levelFigures, outageFigures, spikePowerFigures } from './spikes.ts'
 import { storyFigures } from './stories.ts'
 
@@ -19,6 +20,7 @@ const sections: [string, () => SimulatedFigure[]][] = [
   ['Net sentiment', () => [...netFigures(), ...clusterFigures()]],
   ['Ratings', () => ratingFigures()],
   ['Copies', () => storyFigures()],
+  ['Phrases', () => phraseFigures()],
   ['Learning', () => learningFigures()],
   ['Business time', () => businessTimeFigures()],
 ]
