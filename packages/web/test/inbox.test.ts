@@ -128,7 +128,7 @@ describe('the judgement', () => {
     expect((await judge({ id: 45 })).find('[data-test="asked"]').exists()).toBe(false)
     const html = await judge({ id: 44 })
     const asked = html.find('[data-test="asked"]')
-    expect(asked.text()).toContain('Or is it right?')
+    expect(asked.text()).toContain('asked by chance')
     await asked.find('button').trigger('click')
     expect(html.emitted('judge')).toEqual([['negative']])
     for (const more of [{ correctedBy: 'Ivo Oduya' }, { sentiment: 'unread' as const }])

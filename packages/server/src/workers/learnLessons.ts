@@ -18,6 +18,7 @@ interface Said {
 interface Judged extends Said {
   sentiment: Lesson['sentiment']
   how: 'putRight' | 'drawn' | 'doubted'
+  shown: boolean
   confidence: number | null
 }
 
@@ -58,17 +59,17 @@ export async function learnLessons(read: Read, question: LessonsQuestion): Promi
 }
 
 /**
- * Of what was shown to be judged, unsure readings are drawn more often than they come: each counts by how many of all readings are as
+ * Of what was shown to be judged on the page Teach, unsure readings are drawn more often than they come: each counts by how many of all readings are as
  * sure, and none more than one.
  */
 function weightsOf(judged: readonly Judged[], confidences: readonly { confidence: number }[]) {
-  const shown = judged.filter(({ how }) => how !== 'putRight')
+  const those = judged.filter(({ shown }) => shown)
   const shareIn = (all: readonly { confidence: number | null }[], bin: number) =>
     all.filter(({ confidence }) => confidence !== null && confidenceBin(confidence) === bin).length /
     Math.max(1, all.length)
-  return ({ how, confidence }: Judged): number => {
-    if (how === 'putRight' || confidence === null || !confidences.length) return 1
+  return ({ shown, confidence }: Judged): number => {
+    if (!shown || confidence === null || !confidences.length) return 1
     const bin = confidenceBin(confidence)
-    return Math.min(1, shareIn(confidences, bin) / Math.max(1e-9, shareIn(shown, bin)))
+    return Math.min(1, shareIn(confidences, bin) / Math.max(1e-9, shareIn(those, bin)))
   }
 }

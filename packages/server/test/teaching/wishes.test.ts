@@ -151,11 +151,23 @@ describe('doubts', () => {
     const other = first.sentiment === 'positive' ? 'negative' : 'positive'
     await judge(first.id, other, true)
     await judge(second.id, second.sentiment, true)
-    await judge(third.id, 'neutral')
+    // Asked in the inbox, where whoever finds it right may say nothing: no picture of reliability.
+    await call('PUT', `/api/entries/${third.id}/sentiment`, { sentiment: 'neutral', drawn: true })
     const { reliability, rows: left } = await doubts('sample')
     expect(reliability).toMatchObject({ n: 2, elsewhere: 1 })
     expect(reliability.bins.reduce((sum, { right }) => sum + right, 0)).toBe(1)
     expect(left.map(({ id }) => id)).not.toContain(first.id)
+    const { db } = world.server.context
+    expect(
+      await db.rows(
+        'SELECT entry_id::int AS id, shown, drawn FROM corrections WHERE entry_id = ANY($1::bigint[]) ORDER BY array_position($1::bigint[], entry_id)',
+        [[first.id, second.id, third.id]],
+      ),
+    ).toEqual([
+      { id: first.id, shown: true, drawn: false },
+      { id: second.id, shown: true, drawn: false },
+      { id: third.id, shown: false, drawn: true },
+    ])
     for (const { id } of [first, second, third]) await judge(id, null)
     expect((await doubts('sample')).reliability).toMatchObject({ n: 0, elsewhere: 0 })
     await settled(world)

@@ -49,7 +49,7 @@ export async function correctMany(
     const entries = await lockEntries(db, reader, ids, tx)
     if (!entries.length) throw new Refusal('notFound')
     const found = entries.map((e) => e.id)
-    const judgement = { ids: found, judged, colleagueId: reader.colleagueId, shown, drawn: shown && drawn }
+    const judgement = { ids: found, judged, colleagueId: reader.colleagueId, shown, drawn }
     await keepCorrections(db, judgement, tx)
     await setJudgement(db, judgement, tx)
     const threads = [...new Set(entries.map((e) => e.threadId))]

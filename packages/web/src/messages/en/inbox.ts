@@ -66,7 +66,9 @@ export const inbox = {
   answerWanted: 'An answer is wanted: {sure}',
   readByStars: 'Read as {label} by its stars. Wrong?',
   readNothing: 'No sentiment found. Correct it:',
-  askedRight: 'Or is it right? (Asked of a few, by chance.)',
+  askedRight: 'Or, asked by chance:',
+  askedWhy:
+    'One reading in 25 is asked about, drawn by chance: right ones are counted as well as wrong ones, so that it shows how good readings are.',
   yesRight: 'Right',
   correctedBy: '{name} set this to {label}.',
   giveBack: 'Use the automatic reading',

@@ -67,7 +67,9 @@ export const inbox: typeof english = {
   answerWanted: 'Une réponse est attendue : {sure}',
   readByStars: 'Lu comme {label} par sa note. Faux ?',
   readNothing: 'Aucun sentiment trouvé. Corriger :',
-  askedRight: 'Ou juste ? (Demandé pour quelques-unes, au hasard.)',
+  askedRight: 'Ou, demandé au hasard :',
+  askedWhy:
+    'Une lecture sur 25 est demandée, tirée au hasard : les justes comptent comme les fausses, pour voir ce que valent les lectures.',
   yesRight: 'Juste',
   correctedBy: "{name} l'a corrigé en {label}.",
   giveBack: 'Utiliser la lecture automatique',

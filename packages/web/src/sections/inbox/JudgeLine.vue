@@ -54,7 +54,7 @@ const wish = computed(() => {
     <span data-test="reading">{{ text }}</span>
     <span v-if="entry.contradicts" class="differ">{{ t('inbox.starsDiffer') }}</span>
     <template v-if="may">
-      <span v-if="asks" data-test="asked">
+      <span v-if="asks" data-test="asked" :title="t('inbox.askedWhy')">
         {{ t('inbox.askedRight') }}
         <button type="button" class="button small" @click="confirm">{{ t('inbox.yesRight') }}</button>
       </span>

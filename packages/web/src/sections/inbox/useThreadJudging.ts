@@ -24,7 +24,7 @@ export function useThreadJudging({ entries, loadThread, loadTide }: ThreadDesk) 
       const drawn = sentiment !== null && !entry.correctedBy && isDrawn(entry.id)
       await call(routes.correct, {
         params: { id: entry.id },
-        body: { sentiment, ...(drawn && { shown: true, drawn: true }) },
+        body: { sentiment, ...(drawn && { drawn }) },
       })
       if (sentiment) {
         entries.change(entry.id, { sentiment })

@@ -71,7 +71,7 @@ export const correctionAges = (
 /** What people put right, newest first: for the worker that learns from it. */
 export const latestCorrections = (brandId: number, limit: number): AskedElsewhere => ({
   sql: `SELECT e.title, e.text, e.language, e.kind, e.rating, e.account_id AS author, c.sentiment, c.at,
-      CASE WHEN c.drawn THEN 'drawn' WHEN c.shown THEN 'doubted' ELSE 'putRight' END AS how, c.read_confidence AS confidence
+      CASE WHEN c.drawn THEN 'drawn' WHEN c.shown THEN 'doubted' ELSE 'putRight' END AS how, c.shown, c.read_confidence AS confidence
     FROM corrections c
     JOIN entries e ON e.id = c.entry_id
     WHERE e.brand_id = $1
