@@ -58,8 +58,8 @@ export function entryRoutes(app: Express, context: Context): void {
     schema: correctionSchema,
     async act({ reader, id, body }) {
       const sentiment = body.sentiment as 'positive' | 'neutral' | 'negative' | null
-      const answer = await correctSentiment(context, reader, id(), { judged: sentiment, shown: body.shown })
-      return answer
+      const { shown, drawn } = body
+      return correctSentiment(context, reader, id(), { judged: sentiment, shown, drawn })
     },
   })
 }

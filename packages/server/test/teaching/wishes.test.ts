@@ -218,6 +218,15 @@ test('what the team answers and what it finishes is learnt from, and both figure
     expect(done.status).toBe(200)
   }
   const { brand_id: brandId } = (await db.one<{ brand_id: number }>('SELECT brand_id FROM entries LIMIT 1'))!
+  // What was asked for by the tests before has been learnt: it must not end after this.
+  await until(
+    async () =>
+      (
+        await db.one<{ n: number }>(
+          `SELECT count(*) AS n FROM due_work WHERE kind = 'learn' AND state = 'due'`,
+        )
+      )?.n === 0,
+  )
   await learnFromCorrections(context, brandId, { anyway: true })
   const { answers } = (await call<TeachingAnswer>('GET', '/api/teaching')).body
   expect(answers).toMatchObject({ n: 60, answered: 30, better: true, used: true })

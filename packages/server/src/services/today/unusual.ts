@@ -1,12 +1,5 @@
-import { blankLens, weekHoursOf, type Lens, type LensContext } from '@murrabel/core/lens'
-import {
-  direction,
-  findSpikes,
-  joinSpikes,
-  netMinimum,
-  netSentiment,
-  type Spike,
-} from '@murrabel/core/measures'
+import { blankLens, type Lens, type LensContext } from '@murrabel/core/lens'
+import { direction, netMinimum, netSentiment, type Spike } from '@murrabel/core/measures'
 import { surenessOf } from '@murrabel/core/today'
 import type { Unusual } from '@murrabel/contract'
 import type { Reader } from '../../access/reader.ts'
