@@ -80,6 +80,15 @@ export const latestCorrections = (brandId: number, limit: number): AskedElsewher
   values: [brandId],
 })
 
+/** What a thread t began with, as e. */
+const beginning = `JOIN LATERAL (
+      SELECT *
+      FROM entries e
+      WHERE e.thread_id = t.id AND e.direction = 'in' AND e.origin <> 'heard' AND e.analysed_at IS NOT NULL AND e.deleted_at IS NULL
+      ORDER BY e.at, e.id
+      LIMIT 1
+    ) e ON true`
+
 /**
  * Readings that a colleague saw and left as they were, the newest first: what threads began with that we answered or finished,
  * where nobody judged it.
@@ -87,13 +96,7 @@ export const latestCorrections = (brandId: number, limit: number): AskedElsewher
 export const leftAsRead = (brandId: number, limit: number): AskedElsewhere => ({
   sql: `SELECT e.id, e.title, e.text, e.language, e.kind, e.rating, e.account_id AS author, coalesce(o.at, f.at) AS at
     FROM threads t
-    JOIN LATERAL (
-      SELECT *
-      FROM entries e
-      WHERE e.thread_id = t.id AND e.direction = 'in' AND e.origin <> 'heard' AND e.analysed_at IS NOT NULL AND e.deleted_at IS NULL
-      ORDER BY e.at, e.id
-      LIMIT 1
-    ) e ON true
+    ${beginning}
     LEFT JOIN LATERAL (
       SELECT x.at
       FROM entries x
@@ -132,13 +135,7 @@ export const latestConfidences = (brandId: number, limit: number): AskedElsewher
 export const answeredOrNot = (brandId: number, limit: number): AskedElsewhere => ({
   sql: `SELECT t.id AS thread, e.account_id AS author, e.title, e.text, e.language, e.kind, e.rating, e.at, o.id IS NOT NULL AS answered
     FROM threads t
-    JOIN LATERAL (
-      SELECT *
-      FROM entries e
-      WHERE e.thread_id = t.id AND e.direction = 'in' AND e.origin <> 'heard' AND e.analysed_at IS NOT NULL AND e.deleted_at IS NULL
-      ORDER BY e.at, e.id
-      LIMIT 1
-    ) e ON true
+    ${beginning}
     LEFT JOIN LATERAL (
       SELECT x.id
       FROM entries x
