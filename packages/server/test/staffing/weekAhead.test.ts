@@ -142,3 +142,18 @@ test('whoever is away answers nothing meanwhile, and a flood is left out', async
   expect(flooded.leftOut.length).toBeGreaterThan(0)
   expect(flooded.inputs.arrivals.reduce((a, b) => a + b, 0)).toBeLessThan(46)
 })
+
+test('weeks in which nothing was collected are no quiet weeks', async () => {
+  const { db } = world.server.context
+  const arrivals = async () => (await weekAhead()).inputs.arrivals.reduce((sum, n) => sum + n, 0)
+  const before = await arrivals()
+  await db.rows(
+    `UPDATE entries SET at = at - interval '400 days' WHERE at BETWEEN now() - interval '22 days' AND now() - interval '1 day'`,
+  )
+  expect(await arrivals()).toBeLessThan(0.75 * before)
+  await db.rows(
+    `INSERT INTO outages (profile_id, from_at, to_at)
+     SELECT id, now() - interval '22 days', now() - interval '1 day' FROM profiles WHERE outside_id = 'x'`,
+  )
+  expect(await arrivals()).toBeGreaterThan(0.85 * before)
+})

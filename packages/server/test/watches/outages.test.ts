@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { FiguresAnswer, ProfileAnswer, SummariesAnswer } from '@murrabel/contract'
+import type { FiguresAnswer, ProfileAnswer, SummariesAnswer, TideAnswer } from '@murrabel/contract'
 import { readerOfMember } from '../../src/access/sessions.ts'
 import { outagesBetween } from '../../src/store/queries/profiles/outages.ts'
 import { hourSeries } from '../../src/services/alerts/alertSeries.ts'
@@ -152,6 +152,15 @@ describe('what was not collected is told', () => {
     expect(elsewhere).toEqual([])
     // Outside of the time shown nothing is said of it.
     expect((await figures(owner, 'last-5')).outages).toEqual([])
+  })
+
+  test('bars that were missed do not say what a bar usually is', async () => {
+    const usual = async () =>
+      (await owner<TideAnswer>('GET', '/api/tide?unit=entries&channel=maps&time=last-7')).body.usual
+    await db().rows('DELETE FROM outages')
+    const before = await usual()
+    await outage(88 * day, 8 * day)
+    expect((await usual())?.periods ?? 0).toBeLessThan(before!.periods)
   })
 
   test('a period that was missed says nothing, in the figures and the list', async () => {

@@ -15,6 +15,7 @@ import { foldedThreads, foldPage } from '../../store/queries/entries/foldPage.ts
 import { tide } from '../../store/queries/entries/tide.ts'
 import { countLens, lensContext, lensOf, fillBuckets, questionKey } from '../lens/index.ts'
 import { idsPart, wholePart, wrongPart } from '../lens/index.ts'
+import { isMissed, missedOf } from '../watches/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now'>
 
@@ -85,9 +86,22 @@ async function answerTide(
   const context = await lensContext(parts, reader)
   const window = tideWindow(lens, context, rangeOnly)
   const starts = bucketStarts({ ...window, zone: context.zone })
-  const rows = await tide(parts.db, { lens, context, reader, starts, to: window.to })
+  const [rows, missed] = await Promise.all([
+    tide(parts.db, { lens, context, reader, starts, to: window.to }),
+    // Only entries come by an account; threads are told by theirs.
+    lens.unit === 'entries' || lens.unit === 'threads'
+      ? missedOf(parts.db, { lens, context, reader }, window, context.now)
+      : [],
+  ])
   const buckets = fillBuckets(starts, rows)
-  return { unit: window.unit, buckets, usual: usualBars(buckets, lens, context) }
+  const range = instantsOf(lens.range, context)
+  const isBefore = (i: number) => (range ? starts[i]! < range.from : i < buckets.length - 1)
+  const isKnown = (i: number) => !isMissed(missed, { from: starts[i]!, to: starts[i + 1] ?? window.to })
+  return {
+    unit: window.unit,
+    buckets,
+    usual: usualBars(buckets.filter((_, i) => isBefore(i) && isKnown(i))),
+  }
 }
 
 function tideWindow(
@@ -120,10 +134,8 @@ function tideWindow(
 
 const sumOf = ({ positive, neutral, negative, unread }: TideBucket) => positive + neutral + negative + unread
 
-/** What a bar usually is: from the bars before the lens's range, the last fortnight of them at most. */
-function usualBars(buckets: readonly TideBucket[], lens: Lens, context: LensContext): TideAnswer['usual'] {
-  const range = instantsOf(lens.range, context)
-  const before = range ? buckets.filter((b) => Date.parse(b.at) < range.from) : buckets.slice(0, -1)
+/** What a bar usually is: from the bars before the lens's range, the last four weeks of them at most. */
+function usualBars(before: readonly TideBucket[]): TideAnswer['usual'] {
   const usual = usualOf(before.map(sumOf), 28)
   return usual && { ...usual.range(usualChance), periods: usual.periods }
 }

@@ -1,5 +1,5 @@
 import { dueAt, wantedOf } from '@murrabel/core/inbox'
-import { weekHourOf, weekHoursOf } from '@murrabel/core/lens'
+import { blankLens, weekHourOf, weekHoursOf } from '@murrabel/core/lens'
 import { findSpikes, median, share } from '@murrabel/core/measures'
 import { businessMinutesBetween, type BusinessHours } from '@murrabel/core/places'
 import { presenceOf, usualShare, weekRates } from '@murrabel/core/staffing'
@@ -11,6 +11,8 @@ import { teamsOf } from '../../store/queries/absences/teams.ts'
 import * as stored from '../../store/queries/staffing/turns.ts'
 import type { Turn } from '../../store/queries/staffing/turns.ts'
 import { businessHoursOf } from '../inbox/index.ts'
+import { lensContext } from '../lens/index.ts'
+import { missedHours, missedOf } from '../watches/index.ts'
 
 const hour = 3_600_000
 const day = 24 * hour
@@ -47,7 +49,11 @@ export async function weekAhead(
     const due = dueOf(turn, turn.at.getTime(), hours)
     return due === null ? [] : [{ ...turn, due }]
   })
-  const { arrivals, leftOut } = arrivalsOf(turns, { start, since, zone: hours.zone })
+  const lens = { ...blankLens, unit: 'threads' as const }
+  const context = await lensContext({ db, now }, reader)
+  const missed = await missedOf(db, { lens, context, reader }, { from: since, to: at }, at)
+  const unknown = missedHours(missed, since, weeks * weekHours)
+  const { arrivals, leftOut } = arrivalsOf(turns, { start, since, zone: hours.zone, unknown })
   const { people, ...answers } = peopleOf(turns, { start, since, zone: hours.zone, answering })
   const lastWeek = turns.filter((turn) => turn.answeredAt && turn.answeredAt.getTime() > at - week)
   return {
@@ -107,23 +113,24 @@ function dueOf(turn: Turn, at: number, hours: Hours): number | null {
   )
 }
 
-/** What is expected in each of the coming hours; days on which far more came in than usual are left out. */
+/** What is expected in each of the coming hours; days on which far more came in than usual are left out, and what was not collected. */
 function arrivalsOf(
   turns: readonly DueTurn[],
-  { start, since, zone }: { start: number; since: number; zone: string },
+  { start, since, zone, unknown }: { start: number; since: number; zone: string; unknown?: boolean[] },
 ): { arrivals: number[]; leftOut: string[] } {
   const series = Array.from({ length: weeks * weekHours }, () => 0)
   for (const turn of turns) series[Math.floor((turn.at.getTime() - since) / hour)]! += 1
   const days = new Intl.DateTimeFormat('en-CA', { timeZone: zone })
   const dayOf = (at: number) => days.format(at)
   const out = new Set<string>()
-  for (const spike of findSpikes(series, { weekHours: weekHoursOf(since, series.length, zone) }))
+  const weekHoursOfSeries = weekHoursOf(since, series.length, zone)
+  for (const spike of findSpikes(series, { weekHours: weekHoursOfSeries, unknown }))
     for (let at = spike.first; at < spike.end; at++) out.add(dayOf(since + at * hour))
   const counts = Array.from({ length: weekHours }, () => 0)
   const seen = Array.from({ length: weekHours }, () => 0)
   series.forEach((n, i) => {
     const at = since + i * hour
-    if (out.has(dayOf(at))) return
+    if (unknown?.[i] || out.has(dayOf(at))) return
     const weekHour = weekHourOf(at, zone)
     counts[weekHour]! += n
     seen[weekHour]! += 1

@@ -6,7 +6,16 @@ import type { Reader } from '../../access/reader.ts'
 import type { Context } from '../../context.ts'
 import { placeWeeks, type PlaceWeek } from '../../store/queries/today/today.ts'
 import { lensContext } from '../lens/index.ts'
-import { explainSpike, hourlySeries, listWatches, phrasesOfLens, spikesOf } from '../watches/index.ts'
+import {
+  explainSpike,
+  hourlySeries,
+  isMissed,
+  listWatches,
+  missedOf,
+  phrasesOfLens,
+  spikesOf,
+  type Missed,
+} from '../watches/index.ts'
 
 type Parts = Pick<Context, 'db' | 'now' | 'textWorker'>
 
@@ -34,7 +43,7 @@ export async function unusual(parts: Parts, reader: Reader): Promise<Unusual[]> 
   const context = await lensContext(parts, reader)
   const [spikes, places, phrases] = await Promise.all([
     spikesNow(parts, reader, context),
-    placeWeeks(parts.db, reader, { now: new Date(context.now), weeks }).then(placesMoving),
+    collectedWeeks(parts.db, reader, context).then(placesMoving),
     newPhrases(parts, reader, context),
   ])
   return [...spikes, ...places, ...phrases].sort(
@@ -76,6 +85,22 @@ async function spikesNow(parts: Parts, reader: Reader, context: LensContext): Pr
       }
     }),
   )
+}
+
+/** Weeks of places, without those in which much of what they usually hear was not collected. */
+async function collectedWeeks(db: Parts['db'], reader: Reader, context: LensContext): Promise<PlaceWeek[]> {
+  const { now } = context
+  const rows = await placeWeeks(db, reader, { now: new Date(now), weeks })
+  const from = now - weeks * 7 * day
+  const missed = new Map<number, Missed[]>()
+  for (const placeId of new Set(rows.map((row) => row.placeId))) {
+    const lens: Lens = { ...blankLens, unit: 'entries', places: [placeId] }
+    missed.set(placeId, await missedOf(db, { lens, context, reader }, { from, to: now }, now))
+  }
+  return rows.filter(({ placeId, ago }) => {
+    const to = now - ago * 7 * day
+    return !isMissed(missed.get(placeId) ?? [], { from: to - 7 * day, to })
+  })
 }
 
 /** Places whose net sentiment has gone one way over the last weeks. */
