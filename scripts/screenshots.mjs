@@ -40,7 +40,7 @@ async function openWatch(name, view = 'said') {
 const shots = {
   async today() {
     await page.goto(`${world.address}/today`)
-    await page.getByTestId('unusual').getByText(/usual/).last().waitFor()
+    await page.locator('[data-test="unusual"][aria-busy="false"]').waitFor()
   },
   async inbox() {
     await page.goto(`${world.address}/inbox`)
