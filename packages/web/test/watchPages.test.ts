@@ -424,7 +424,7 @@ describe('teaching', () => {
     expect(row().find('.ring').exists()).toBe(false)
     await useUndo().undo()
     await flushPromises()
-    expect(told().at(-1)).toEqual({ sentiment: null, shown: true })
+    expect(told().at(-1)).toEqual({ sentiment: null, shown: true, drawn: false })
     expect(row().text()).toContain('negative, 52% sure')
   })
   test('how reliable readings are: told in words until there is enough for a picture', async () => {
