@@ -11,6 +11,8 @@ test('the day begins: what is due is done from here and taken back, a line is no
     })
   await signIn(page, 'tamsin')
   await page.goto(`${address}/today`)
+  // The strip is there also for whoever looked within the day.
+  await expect(page.getByTestId('bar').first()).toBeVisible()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/, since /)
   await expect(page.getByTestId('unusual')).toHaveAttribute('aria-busy', 'false')
   await accessible(page)

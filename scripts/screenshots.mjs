@@ -48,7 +48,7 @@ const shots = {
   },
   async 'week-ahead'() {
     await page.goto(`${world.address}/inbox/week-ahead`)
-    await page.getByTestId('heat').waitFor()
+    await page.locator('[data-test="heat"]').waitFor()
     await page.getByRole('button', { name: 'One more person' }).click()
     await page.getByText('At these hours').waitFor()
   },

@@ -45,12 +45,14 @@ const fetch = async () => {
 const load = () => run(fetch)
 onMounted(async () => {
   await load()
+  // The lens is another one only when one was away for more than a day.
+  void tide.load()
   // Told once it stands there.
   if (answer.value) void call(routes.seeToday).catch(() => {})
 })
 watch([since, place], load)
 /** What is heard of brings no note of trouble: the page stays as it was. */
-const refresh = gathered(() => fetch().catch(() => {}), 1500)
+const refresh = gathered(() => Promise.all([fetch().catch(() => {}), tide.load()]), 1500)
 useLive(({ kind }) => {
   if (['entries', 'thread', 'profiles', 'followUps', 'notices', 'brand', 'patterns', 'afresh'].includes(kind))
     refresh()
