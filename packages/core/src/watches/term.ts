@@ -54,8 +54,8 @@ export function signsAt(text: string, start: number, end: number): { before: str
 
 /** Reads a term; null when it holds nothing that could be found (no letter, digit, emoji or emoticon). */
 export function parseTerm(term: Term | string): ParsedTerm | null {
-  const { text, ...options } = typeof term === 'string' ? { text: term } : term
-  const { exactCase = false, prefix = false, slack = false } = options as Partial<Term>
+  const given: Term = typeof term === 'string' ? { text: term } : term
+  const { text, exactCase = false, prefix = false, slack = false } = given
   const trimmed = text.trim()
   const starred = trimmed.endsWith('*')
   const body = starred ? trimmed.slice(0, -1) : trimmed

@@ -126,17 +126,23 @@ function judgedRow(
   return {
     usual: usualOf(volumes, known),
     changes: [
-      changeOfNet(
-        netOf(last, independentEntries(last, clusters[1])),
-        netOf(current, partOf(independentEntries(whole, clusters[0]), whole, current)),
+      knownChange(
+        changeOfNet(
+          netOf(last, independentEntries(last, clusters[1])),
+          netOf(current, partOf(independentEntries(whole, clusters[0]), whole, current)),
+        ),
+        known,
       ),
-      changeOfCount(
-        per(countOfAll(last)),
-        per(countOfAll(current)),
-        bunchingOf(volumes.slice(0, -1).filter((_, i) => known[i])),
+      knownChange(
+        changeOfCount(
+          per(countOfAll(last)),
+          per(countOfAll(current)),
+          bunchingOf(volumes.slice(0, -1).filter((_, i) => known[i])),
+        ),
+        known,
       ),
-      changeOfCount(per(voicesBefore), per(voices.voices)),
-    ].map((change) => knownChange(change, known)) as [Change | null, RateChange, RateChange],
+      knownChange(changeOfCount(per(voicesBefore), per(voices.voices)), known),
+    ],
   }
 }
 

@@ -25,9 +25,11 @@ export const endOutage = async (
 ): Promise<void> => {
   await db.rows(
     `WITH over AS (
-       DELETE FROM outages WHERE profile_id = $1 AND to_at IS NULL AND ($2 OR from_at > now() - interval '1 hour')
+       SELECT id, $2::boolean OR from_at > now() - interval '1 hour' AS leaves_nothing FROM outages WHERE profile_id = $1 AND to_at IS NULL
+     ), gone AS (
+       DELETE FROM outages WHERE id IN (SELECT id FROM over WHERE leaves_nothing)
      )
-     UPDATE outages SET to_at = now() WHERE profile_id = $1 AND to_at IS NULL AND NOT ($2 OR from_at > now() - interval '1 hour')`,
+     UPDATE outages SET to_at = now() WHERE id IN (SELECT id FROM over WHERE NOT leaves_nothing)`,
     [profileId, complete],
     tx,
   )
