@@ -205,6 +205,16 @@ describe('an answer for later', () => {
     expect(Date.parse(entry.at)).toBeGreaterThanOrEqual(Date.parse(sendAt!))
   })
 
+  test('was said then, too, where the network shows it before it says that it took it', async () => {
+    const asked = await message('Corin Hale', 'When does the ramp close?')
+    world.lanternpage.board.faults.lostAnswers = 2
+    await reply(asked, { text: 'At ten, Corin.', sendAt: soon() })
+    const { sendAt } = (await inState(asked.id, 'sent'))!
+    const entry = (await thread(asked.id)).entries.find(({ action }) => action)!
+    expect(Date.parse(entry.at)).toBeGreaterThanOrEqual(Date.parse(sendAt!))
+    world.lanternpage.board.faults.lostAnswers = 0
+  })
+
   test('is held when they write again, until somebody decides', async () => {
     const asked = await message('Anselm Rook', 'Is the 8:20 sailing?')
     await reply(asked, { text: 'It is, Anselm.', sendAt: inAnHour() })

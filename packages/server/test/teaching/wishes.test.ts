@@ -116,7 +116,13 @@ describe('what is wanted', () => {
     ))!
     const piece = { id: brandId, subject: `${brandId}/sentiment`, progress: null } as never
     await readAgain(world.server.context, piece)
-    await until(async () => JSON.stringify(await read()) === JSON.stringify(before))
+    await until(async () => JSON.stringify(await read()) === JSON.stringify(before), {
+      instead: async () => ({
+        work: await db.rows(`SELECT kind, subject, attempts, error, next_at, lease FROM due_work WHERE kind IN ('reread', 'learn', 'analyse')`),
+        now: await read(),
+        before,
+      }),
+    })
     expect(await db.rows('SELECT id, due_at, pressing_at FROM threads ORDER BY id')).toEqual(dueBefore)
   })
 })

@@ -2,13 +2,15 @@ import type { Context } from '../../context.ts'
 import type { Tx } from '../../store/database.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { moveAction } from './moveAction.ts'
-import { lockAction, actionsByKey } from '../../store/queries/actions/actions.ts'
+import { lockAction, actionsByKey, saidWhenSent } from '../../store/queries/actions/actions.ts'
 import { removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
 /** What came in from a network that may be an answer of ours. */
 export interface ComingBack {
   outsideId: string
+  /** When it was said, in ms. */
+  at: number
   direction: 'in' | 'out'
   replyKey?: string
   /** Of a mail nobody knows by its direction whose it is: by its key. */
@@ -50,7 +52,8 @@ export async function confirmOwn(
       own.add(item.outsideId)
       continue
     }
-    await moveAction(db, action, { kind: 'confirm' }, { outsideId: item.outsideId }, tx)
+    const moved = await moveAction(db, action, { kind: 'confirm' }, { outsideId: item.outsideId }, tx)
+    if (moved.changed) await saidWhenSent(db, id, new Date(Math.min(item.at, now())), tx)
     if ((action.state === 'failed' || action.state === 'cancelled') && action.threadId !== null)
       back.push(action.threadId)
     await removeTwin(db, { profileId: profile.id, outsideId: item.outsideId, entryId: action.entryId }, tx)
