@@ -22,6 +22,11 @@ let call: Caller
 
 const page = async (query: string): Promise<EntryRow[]> =>
   (await call<EntryPage>('GET', `/api/entries?channel=texts&limit=200&${query}`)).body.rows
+/** That many have come in, and all of them have been read. */
+async function read(count: number): Promise<void> {
+  await until(async () => (await page('unit=entries')).length === count)
+  await settled(world)
+}
 const rowOf = async (text: string): Promise<EntryRow> =>
   (await page('unit=entries')).find((row) => row.text === text)!
 const thread = async (id: number) => (await call<ThreadAnswer>('GET', `/api/threads/${id}`)).body
@@ -49,8 +54,7 @@ beforeAll(async () => {
     textmast.text({ number: '+447700900100', from: `+44770090000${i}`, text })
   call = await world.signIn('wynn')
   await world.connect(call, 'textmast')
-  await settled(world)
-  await until(async () => (await page('unit=entries')).length === 5)
+  await read(5)
 }, 60_000)
 afterAll(async () => {
   await world.stop()
@@ -94,7 +98,7 @@ describe('what is wanted', () => {
       from: '+447700900001',
       text: 'Thank you so much, you are lovely!',
     })
-    await until(async () => (await page('unit=entries')).length === 6)
+    await read(6)
     const { threadId } = await rowOf(question)
     const { urgency } = await thread(threadId)
     expect(urgency!.parts.map(({ name }) => name)).toContain('asked')
@@ -105,8 +109,8 @@ describe('what is wanted', () => {
   test('a history that was read before is read again, and equals what is read at once', async () => {
     const { db } = world.server.context
     const columns = 'id, sentiment, confidence, wish, wish_confidence, wants_answer, stars_differ, spans'
-    const read = () => db.rows(`SELECT ${columns} FROM entries WHERE direction = 'in' ORDER BY id`)
-    const before = await read()
+    const readings = () => db.rows(`SELECT ${columns} FROM entries WHERE direction = 'in' ORDER BY id`)
+    const before = await readings()
     const dueBefore = await db.rows('SELECT id, due_at, pressing_at FROM threads ORDER BY id')
     await db.rows(
       `UPDATE entries SET wish = NULL, wish_confidence = NULL, wants_answer = NULL, sentiment = 'neutral', confidence = 0, spans = '[]'`,
@@ -116,10 +120,12 @@ describe('what is wanted', () => {
     ))!
     const piece = { id: brandId, subject: `${brandId}/sentiment`, progress: null } as never
     await readAgain(world.server.context, piece)
-    await until(async () => JSON.stringify(await read()) === JSON.stringify(before), {
+    await until(async () => JSON.stringify(await readings()) === JSON.stringify(before), {
       instead: async () => ({
-        work: await db.rows(`SELECT kind, subject, attempts, error, next_at, lease FROM due_work WHERE kind IN ('reread', 'learn', 'analyse')`),
-        now: await read(),
+        work: await db.rows(
+          `SELECT kind, subject, attempts, error, next_at, lease FROM due_work WHERE kind IN ('reread', 'learn', 'analyse')`,
+        ),
+        now: await readings(),
         before,
       }),
     })
@@ -207,7 +213,7 @@ test('what the team answers and what it finishes is learnt from, and both figure
     i % 2 ? `Dogs and boats ${things(i, 8)}` : `Fan club says ahoy ${things(i, 8)}`,
   )
   texts.forEach((text, i) => textmast.text({ number: '+447700900100', from: sender(i), text }))
-  await until(async () => (await page('unit=entries')).length === 66)
+  await read(66)
   const told = (await page('unit=entries')).filter(({ text }) => texts.includes(text))
   for (const row of told) {
     const { edition } = await thread(row.threadId)
@@ -243,7 +249,7 @@ test('what the team answers and what it finishes is learnt from, and both figure
   // What comes now is read with it.
   textmast.text({ number: '+447700900100', from: sender(90), text: 'Fan club says ahoy to the fleet again' })
   textmast.text({ number: '+447700900100', from: sender(91), text: 'Dogs and boats, a note again' })
-  await until(async () => (await page('unit=entries')).length === 68)
+  await read(68)
   const wants = async (text: string): Promise<number> => {
     const of = () =>
       db.one<{ wants: number | null }>('SELECT wants_answer AS wants FROM entries WHERE text = $1', [text])
