@@ -10,6 +10,7 @@ import { peopleFigures } from './people.ts'
 import { rereadingFigures } from './rereading.ts'
 import { screenFigures } from './screen.ts'
 import { sentimentFigures } from './sentiment.ts'
+import { storiesFigures } from './stories.ts'
 import { togetherFigures } from './together.ts'
 import { watchingFigures } from './watching.ts'
 
@@ -21,6 +22,7 @@ type Measured = Figure[] | { figures: Figure[]; plans: string }
 const sections: [string, () => Measured | Promise<Measured>][] = [
   ['Matching', matcherFigures],
   ['Sentiment', sentimentFigures],
+  ['Stories', storiesFigures],
   ['Collecting', () => collectingFigures(given('COLLECTING'), given('COLLECTING_TWO'))],
   ['Rereading', () => rereadingFigures(given('REREADING'))],
   ['Screen', () => screenFigures(given('ADDRESS'))],

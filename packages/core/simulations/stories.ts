@@ -31,7 +31,7 @@ type Draw = () => number
 const pick = <T>(list: readonly T[], draw: Draw): T => list[Math.floor(draw() * list.length)]!
 
 /** Something said of a crossing, of two to six sentences. */
-function said(draw: Draw): string {
+export function said(draw: Draw): string {
   const sentence = () =>
     [
       () =>
