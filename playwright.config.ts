@@ -3,6 +3,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.e2e.ts',
+  // Beside what the other tests tell of themselves.
+  outputDir: 'test-results/browser',
   globalSetup: './e2e/support/globalSetup.mjs',
   // One world, whose story the tests tell one after the other.
   workers: 1,
