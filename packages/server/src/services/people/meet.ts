@@ -33,7 +33,7 @@ import { join } from './joins.ts'
 
 const peopleAtOnce = 500
 /** A key that more people share tells nobody from anybody. */
-const mostUnderKey = 40
+const mostUnderKey = 20
 /** Of what somebody said, so many of the latest entries are compared. */
 const entriesCompared = 12
 /** Shorter words tell no occasion. */

@@ -141,7 +141,6 @@ export const inbox = {
   },
   of: '{n} of {max}',
   tooLong: '{n} character too many | {n} characters too many',
-  changed: 'This thread changed while you wrote: look at it, then send again.',
   sendAnyway: 'Send anyway',
   mail: {
     from: 'from',
@@ -246,7 +245,6 @@ export const inbox = {
   watches: 'Found by',
   events: 'History',
   us: 'us',
-  asideUntil: 'set aside until {t}',
   until: {
     hours: 'For 3 hours',
     tomorrow: 'Until tomorrow, 9:00',

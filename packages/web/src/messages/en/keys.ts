@@ -58,7 +58,6 @@ export const keysAndHooks = {
   failedCount: '{n} given up',
   useHook: 'Whoever receives a message checks it with this secret. What comes twice has the same webhook-id.',
   saveHook: 'Save',
-  cancelHook: 'Cancel',
   tryHook: 'Send a test',
   deliveries: 'Messages',
   noDeliveries: 'No message yet. What happens from now on shows here.',

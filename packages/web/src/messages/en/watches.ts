@@ -12,7 +12,6 @@ export const watch = {
   leavesOut: 'excludes {n}',
   reading: 'searching past entries: {done} of {total}',
   mentions: 'Mentions',
-  inRange: 'in the time shown',
   net: 'Net sentiment',
   netNone: 'no sentiment found',
   netFew: 'too few to say ({n})',
@@ -57,7 +56,6 @@ export const watch = {
   shareOfVoice: 'Share of voice',
   shareAmong: 'of {n} watches: {names}',
   shareNone: 'No other watch in its group to share with.',
-  shareMake: 'Make one',
   onTopic: 'On topic',
   onTopicFrom: 'based on {n} mark | based on {n} marks',
   onTopicFew: '{n} of {needed} marks needed',
@@ -135,7 +133,6 @@ export const watch = {
     copies: 'and {n} copy | and {n} copies',
     reach_: 'reach {n}',
     chosen: '{n} selected',
-    judgeAs: 'Set sentiment',
     choose: 'Select this mention',
     clear: 'Clear',
     judged: '{n} set to {label}',
@@ -168,9 +165,6 @@ export const watch = {
   },
   figures: {
     volume: 'Volume against the usual',
-    volumeNote:
-      'Each bar covers the length of time shown; the band is the usual range, based on the {n} bars before.',
-    netByWeek: 'Net sentiment by week',
     direction: {
       rising: 'rising, {n} a week',
       falling: 'falling, {n} a week',
@@ -410,7 +404,6 @@ export const watch = {
     exclusions: 'Excluding these would help',
     additions: 'Often said along with it, not yet included',
     effect: 'removes {removed} of {hits} hits: {off} marked not on topic, {lost} marked on topic',
-    effectLost: 'and loses {n} marked on topic',
     adds: 'appears in {with} hits; would add {fresh} more',
     apply: 'Exclude',
     applyAdd: 'Include',
@@ -423,8 +416,6 @@ export const watch = {
     overlap: 'Also found by',
     noOverlap: 'No other watch finds these.',
     cut: 'Based on the newest {n} entries.',
-    noneToMark: 'Nothing to mark.',
-    allMarked: 'All of the sample is marked.',
   },
   start: {
     title: 'Suggested watches',
@@ -506,7 +497,6 @@ export const watch = {
     elsewhere:
       '{n} correction made in the inbox is not counted: people correct what is wrong. | {n} corrections made in the inbox are not counted: people correct what is wrong.',
     said: 'how sure',
-    wasRight: 'right',
     bin: '{from} to {to} sure: {right} of {n} right, between {low} and {high}',
     answers: 'Which things are answered',
     answersIntro:

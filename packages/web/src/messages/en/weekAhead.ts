@@ -36,7 +36,6 @@ export const weekAhead = {
   oneMore: 'One more person',
   oneLess: 'One less person',
   twice: 'Twice the arrivals',
-  asPlanned: 'As planned',
   hours: 'At these hours',
   wrong: 'Where it goes wrong',
   wrongHours: 'Most would be late on {t}.',

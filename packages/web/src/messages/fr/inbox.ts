@@ -142,7 +142,6 @@ export const inbox: typeof english = {
   },
   of: '{n} sur {max}',
   tooLong: '{n} signe de trop | {n} signes de trop',
-  changed: 'Ce fil a changé pendant que vous écriviez : regardez-le, puis envoyez de nouveau.',
   sendAnyway: 'Envoyer quand même',
   mail: {
     from: 'de',
@@ -243,7 +242,6 @@ export const inbox: typeof english = {
   },
   saidTimes: 'a écrit une fois | a écrit {n} fois, la première le {date}',
   us: 'nous',
-  asideUntil: "mis de côté jusqu'à {t}",
   until: {
     hours: 'Pendant 3 heures',
     tomorrow: 'Jusqu’à demain, 9 h',

@@ -62,7 +62,6 @@ export const keysAndHooks: typeof english = {
   useHook:
     'Qui reçoit un message le vérifie avec ce secret. Ce qui vient deux fois porte le même webhook-id.',
   saveHook: 'Enregistrer',
-  cancelHook: 'Annuler',
   tryHook: 'Envoyer un essai',
   deliveries: 'Les envois',
   noDeliveries: 'Aucun message encore. Ce qui se passe désormais s’affiche ici.',

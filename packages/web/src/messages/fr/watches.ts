@@ -14,7 +14,6 @@ export const watch: typeof english = {
   leavesOut: 'en écarte {n}',
   reading: 'recherche dans les anciennes entrées : {done} sur {total}',
   mentions: 'Mentions',
-  inRange: 'dans le temps affiché',
   net: 'Sentiment net',
   netNone: 'aucun sentiment trouvé',
   netFew: 'trop peu pour conclure ({n})',
@@ -60,7 +59,6 @@ export const watch: typeof english = {
   shareOfVoice: 'Part de voix',
   shareAmong: 'parmi {n} veilles : {names}',
   shareNone: 'Aucune autre veille dans son groupe.',
-  shareMake: 'En créer une',
   onTopic: 'Dans le sujet',
   onTopicFrom: "d'après {n} marque | d'après {n} marques",
   onTopicFew: '{n} marques sur {needed} nécessaires',
@@ -138,7 +136,6 @@ export const watch: typeof english = {
     copies: 'et {n} copie | et {n} copies',
     reach_: 'portée {n}',
     chosen: '{n} choisies',
-    judgeAs: 'Les juger',
     choose: 'Choisir cette mention',
     clear: 'Aucune',
     judged: '{n} jugées {label}',
@@ -171,9 +168,6 @@ export const watch: typeof english = {
   },
   figures: {
     volume: "Volume face à l'habitude",
-    volumeNote:
-      "Chaque barre couvre autant de temps qu'affiché ; la bande est ce que les {n} d'avant laissent attendre.",
-    netByWeek: 'Sentiment net par semaine',
     direction: {
       rising: 'monte, {n} par semaine',
       falling: 'descend, {n} par semaine',
@@ -409,7 +403,6 @@ export const watch: typeof english = {
     exclusions: 'Écarter ceci aiderait',
     additions: 'Souvent dit avec, et pas demandé',
     effect: 'retire {removed} des {hits} prises : {off} marquées hors sujet, {lost} marquées dans le sujet',
-    effectLost: 'et en perd {n} marquées dans le sujet',
     adds: 'figure dans {with} prises ; en apporterait {fresh} de plus',
     apply: 'Écarter',
     applyAdd: 'Demander',
@@ -422,8 +415,6 @@ export const watch: typeof english = {
     overlap: 'Aussi sur',
     noOverlap: 'Aucune autre veille ne les prend.',
     cut: 'Les {n} entrées les plus récentes ont été regardées.',
-    noneToMark: 'Rien à marquer.',
-    allMarked: "Tout l'échantillon est marqué.",
   },
   start: {
     title: 'Veilles pour commencer',
@@ -507,7 +498,6 @@ export const watch: typeof english = {
     elsewhere:
       '{n} correction faite dans la boîte ne compte pas : on corrige ce qui est faux. | {n} corrections faites dans la boîte ne comptent pas : on corrige ce qui est faux.',
     said: 'certitude',
-    wasRight: 'justes',
     bin: 'sûr de {from} à {to} : {right} sur {n} justes, entre {low} et {high}',
     answers: 'Ce qui reçoit une réponse',
     answersIntro:

@@ -38,7 +38,6 @@ export const weekAhead: typeof english = {
   oneMore: 'Une personne de plus',
   oneLess: 'Une personne de moins',
   twice: 'Deux fois plus d’arrivées',
-  asPlanned: 'Comme prévu',
   hours: 'À ces heures',
   wrong: 'Où cela coince',
   wrongHours: 'Le plus de retards : {t}.',

@@ -30,7 +30,7 @@ const brand = useBrand()
 const undo = useUndo()
 const attempt = useAttempt()
 const { t, when, clock, span } = useTexts()
-const { titleOf, sumOf, placeOf } = useTodayTexts()
+const { titleOf, sumOf, paceOf, placeOf } = useTodayTexts()
 const { problem, run } = useBusy()
 const answer = shallowRef<TodayAnswer | null>(null)
 const since = computed<TodaySince>(() => todaySince.find((each) => each === route.query.since) ?? 'look')
@@ -160,7 +160,7 @@ const inboxOf = (query: Record<string, string>) => ({
       <ProblemNote v-if="problem" :problem="problem" @again="load" />
       <template v-if="answer">
         <h1 class="words">{{ titleOf(answer.since) }}</h1>
-        <p class="soft" data-test="sum">{{ sumOf(answer) }}</p>
+        <p class="soft" data-test="sum" :title="paceOf(answer)">{{ sumOf(answer) }}</p>
         <h4>{{ t('today.first') }}</h4>
         <ul class="lines">
           <li v-for="lost in answer.notSent" :key="`lost${lost.id}`">
@@ -169,7 +169,7 @@ const inboxOf = (query: Record<string, string>) => ({
             <RouterLink class="do" :to="thread(lost.threadId)">{{ t('today.look') }}</RouterLink>
           </li>
           <li v-for="key in answer.keys" :key="`key${key.profileId}`">
-            <span class="mark past">{{ t('today.failed') }}</span>
+            <span class="mark past">{{ t('today.cutOff') }}</span>
             <span class="said">{{ t('today.keyEnded', { profile: key.name }) }}</span>
             <RouterLink class="do" to="/set-up/profiles">{{ t('today.renew') }}</RouterLink>
           </li>

@@ -28,7 +28,7 @@ export function effortOf(ms: number): { unit: 'minutes' | 'hours'; n: number } {
 
 /** What the page says in words of its own. */
 export function useTodayTexts() {
-  const { t, number, format, clock, when } = useTexts()
+  const { t, number, format, clock, when, span } = useTexts()
   const brand = useBrand()
   const dayKey = (at: number | string) => format(at, { year: 'numeric', month: '2-digit', day: '2-digit' })
 
@@ -54,10 +54,13 @@ export function useTodayTexts() {
     const { unit, n } = effortOf(open.count * pace.eachMs)
     return `${parts.join(', ')}. ${t(`today.${unit}`, { n: number(n) }, n)}`
   }
+  /** What the time rests on. */
+  const paceOf = ({ pace }: TodayAnswer): string | undefined =>
+    pace ? t('today.paceOf', { n: number(pace.answers), t: span(pace.eachMs / 60_000) }) : undefined
   /** Where it was said, and the place that it is about. */
   function placeOf(row: EntryRow): string {
     const place = brand.places.find(({ id }) => id === row.placeId)?.name
     return [networkName(row, t('profiles.email.channel')), place].filter(Boolean).join(' · ')
   }
-  return { titleOf, sumOf, placeOf }
+  return { titleOf, sumOf, paceOf, placeOf }
 }
