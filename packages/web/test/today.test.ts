@@ -169,7 +169,7 @@ describe('what is told first', () => {
   test('when it cannot be had, the page says so, and is asked again', async () => {
     let broken = true
     const { html, body } = await page(() =>
-      broken ? { status: 500, body: problemOf('failed') } : { body: today() },
+      broken ? { status: 500, body: problemOf('broken') } : { body: today() },
     )
     expect(html.find('[data-test="sum"]').exists()).toBe(false)
     broken = false
@@ -312,7 +312,7 @@ describe('what is not as usual', () => {
   })
   test('none, and not to be had, are told apart', async () => {
     expect((await told([])).body).toContain('Nothing is unusual.')
-    const failed = await told(() => ({ status: 500, body: problemOf('failed') }))
+    const failed = await told(() => ({ status: 500, body: problemOf('broken') }))
     expect(failed.body).toContain('What is unusual could not be told just now.')
     expect(failed.body).not.toContain('Nothing is unusual.')
   })
