@@ -63,7 +63,9 @@ const atRest = () =>
 test('every kind of work ends as it should, whichever worker is killed, however late one starts, and while the database is away', async () => {
   // One of everything is under way before the first worker lives.
   await world.connect(owner, 'lanternpage')
-  await db().rows(`INSERT INTO outages (profile_id, from_at) SELECT id, now() - interval '2 days' FROM profiles`)
+  await db().rows(
+    `INSERT INTO outages (profile_id, from_at) SELECT id, now() - interval '2 days' FROM profiles`,
+  )
   const first = startWorker()
   await until(async () => (await count('entries WHERE analysed_at IS NOT NULL')) > 300, { seconds: 60 })
   const watches: WatchAnswer[] = []
