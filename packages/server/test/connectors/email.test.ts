@@ -43,6 +43,22 @@ describe('what is said in a mail is told from what it quotes', () => {
     ['> all of it\n> is quoted', '> all of it\n> is quoted', ''],
     ['', '', ''],
   ])('%j', (text, said, folded) => expect(foldMail(text)).toEqual({ said, folded }))
+  test('long lines are left as they are, quoted or not', () => {
+    const long = (word: string) => `${word} `.repeat(200).trim()
+    const mark = '\ue000'
+    for (const own of [
+      long('late'),
+      `${mark}0${mark} ${long('late')}`,
+      `> ${long('why')}\n${long('late')}`,
+    ]) {
+      const head = 'On Mon, 2 Mar 2026 at 10:11, Skerrivane <hello@skerrivane.example> wrote:'
+      const quote = `${head}\n> ${long('sorry')}\n> ${mark}0${mark}\n> ${long('bye')}`
+      expect(foldMail(`${own}\n\n${quote}`)).toEqual({ said: own, folded: quote })
+    }
+  })
+  test('blanks at the begin of a line of any length cost nothing', () => {
+    expect(foldMail(`${' '.repeat(1_000_000)}x`).said).toBe('x')
+  })
   test('answers between the lines of a quote stay with them', () => {
     const { said } = foldMail('See below.\n\n> Which day?\n\nTuesday.\n\n> What time?\n\nTen.')
     for (const words of ['See below.', '> Which day?', 'Tuesday.', 'Ten.']) expect(said).toContain(words)
@@ -53,6 +69,13 @@ describe('what is said in a mail is told from what it quotes', () => {
     ['heads of quotes', 'On a b '],
     ['broken heads', 'From: ['],
     ['words of another language', 'Op \n'],
+    ['heads without an end', ' on at'],
+    ['heads without an end, a line each', ' on at\n'],
+    ['years and senders', '2026 from <'],
+    ['heads of another language in one line', 'Am a um schrieb '],
+    ['heads with an end that is none', 'abc. a\nb skrev c\n'],
+    ['senders', 'De: <'],
+    ['blanks of another kind', '\u00a0\n'],
   ])('twice as many %s take at most some six times as long', async (_, piece) => {
     const timed = (size: number) => shortest(() => foldMail(`x${piece.repeat(size / piece.length)}`))
     await timed(2000)
