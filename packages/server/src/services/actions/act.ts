@@ -9,12 +9,7 @@ import { confirmChange } from './changeReply.ts'
 import { settleReports } from './delivered.ts'
 import { moveAction } from './moveAction.ts'
 import { owedAgain } from './owedAgain.ts'
-import {
-  lockAction,
-  profileOfAction,
-  saidWhenSent,
-  sendingLater,
-} from '../../store/queries/actions/actions.ts'
+import { lockAction, profileOfAction, sendingLater } from '../../store/queries/actions/actions.ts'
 import { holdProfileEntries, removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import type { OutsideAction } from '../../store/queries/actions/actions.ts'
 import { filesOfEntry } from '../../store/queries/attachments/attachments.ts'
@@ -179,11 +174,11 @@ async function confirm({ db, live, now, due }: Context, { id }: OutsideAction, s
     const action = await lockAction(db, id, tx)
     if (!action) return
     const before = action.state
-    const moved = await moveAction(db, action, { kind: 'confirm' }, { outsideId: sent.outsideId }, tx)
+    const at = new Date(now())
+    const moved = await moveAction(db, action, { kind: 'confirm' }, { outsideId: sent.outsideId, at }, tx)
     if (action.kind !== 'reply') {
       if (moved.changed) await confirmChange({ db, live, now, due }, action, tx)
     } else if (action.entryId !== null) {
-      if (moved.changed) await saidWhenSent(db, id, new Date(now()), tx)
       await removeTwin(db, { profileId, outsideId: sent.outsideId, entryId: action.entryId }, tx)
       await setOutsideId(
         db,

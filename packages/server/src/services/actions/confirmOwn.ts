@@ -2,7 +2,7 @@ import type { Context } from '../../context.ts'
 import type { Tx } from '../../store/database.ts'
 import type { IngestProfile } from '../../store/queries/intake/ingest.ts'
 import { moveAction } from './moveAction.ts'
-import { lockAction, actionsByKey, saidWhenSent } from '../../store/queries/actions/actions.ts'
+import { lockAction, actionsByKey } from '../../store/queries/actions/actions.ts'
 import { removeTwin, setOutsideId } from '../../store/queries/actions/ownEntries.ts'
 import { businessHoursOf, refreshThreads } from '../inbox/index.ts'
 
@@ -52,8 +52,8 @@ export async function confirmOwn(
       own.add(item.outsideId)
       continue
     }
-    const moved = await moveAction(db, action, { kind: 'confirm' }, { outsideId: item.outsideId }, tx)
-    if (moved.changed) await saidWhenSent(db, id, new Date(Math.min(item.at, now())), tx)
+    const at = new Date(Math.min(item.at, now()))
+    await moveAction(db, action, { kind: 'confirm' }, { outsideId: item.outsideId, at }, tx)
     if ((action.state === 'failed' || action.state === 'cancelled') && action.threadId !== null)
       back.push(action.threadId)
     await removeTwin(db, { profileId: profile.id, outsideId: item.outsideId, entryId: action.entryId }, tx)

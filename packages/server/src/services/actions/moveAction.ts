@@ -1,19 +1,30 @@
 import { actionTransition, stands, type ActionEvent, type ActionTransition } from '@murrabel/core/actions'
 import type { HookEvent } from '@murrabel/contract'
 import type { Database, Tx } from '../../store/database.ts'
-import { type OutsideAction, setActionState, isAnswerOwed } from '../../store/queries/actions/actions.ts'
+import {
+  type OutsideAction,
+  isAnswerOwed,
+  saidWhenSent,
+  setActionState,
+} from '../../store/queries/actions/actions.ts'
 import { tellHooks } from '../../store/queries/hooks/deliveries.ts'
 import { setWithdrawn } from '../../store/queries/actions/ownEntries.ts'
 
 /**
  * Moves a locked action as the core's state machine says, and marks its entry where that no longer answers anybody. There
  * is no other way in which an action changes its state.
+ *
+ * @param options.at when it was said, where it is sent now
  */
 export async function moveAction(
   db: Database,
   action: OutsideAction,
   event: ActionEvent,
-  { error = null, outsideId = null }: { error?: string | null; outsideId?: string | null },
+  {
+    error = null,
+    outsideId = null,
+    at = new Date(),
+  }: { error?: string | null; outsideId?: string | null; at?: Date },
   tx: Tx,
 ): Promise<ActionTransition> {
   const moved = actionTransition(action, event)
@@ -27,7 +38,10 @@ export async function moveAction(
   // A change that failed leaves the answer as it is.
   if (action.kind === 'reply' && action.entryId !== null && stands(state) !== stands(action.state))
     await setWithdrawn(db, { entryId: action.entryId, withdrawn: !stands(state) }, tx)
-  if (action.kind === 'reply' && state === 'sent') await tellHooks(db, action.brandId, [arrived(action)], tx)
+  if (action.kind === 'reply' && state === 'sent') {
+    await saidWhenSent(db, action.id, at, tx)
+    await tellHooks(db, action.brandId, [arrived(action)], tx)
+  }
   return moved
 }
 
