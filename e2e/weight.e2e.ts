@@ -5,7 +5,7 @@ import { address, signIn } from './support/world.ts'
 const most = 350
 
 for (const [section, path, shown] of [
-  ['the inbox', '/inbox', '.reading-column'],
+  ['the inbox', '/inbox', '.reading-column .scroll'],
   ['people', '/inbox/people', 'main'],
   ['follow-ups', '/inbox/follow-ups', 'main'],
   ['a watch', '/watch', '[data-test="mention"], main'],
@@ -36,3 +36,73 @@ for (const [section, path, shown] of [
     expect(scripts.size).toBeGreaterThan(3)
     expect(bytes / 1000).toBeLessThan(most)
   })
+
+/** With every frame: how many rows stand there, and whether the application is there yet. */
+const watchFrames = () => {
+  const frames: { rows: number; drawn: boolean }[] = []
+  Object.assign(window, { frames })
+  const look = () => {
+    const app = document.getElementById('app')
+    frames.push({
+      rows: document.querySelectorAll('[data-thread]').length,
+      drawn: app !== null && !('__vue_app__' in app),
+    })
+    requestAnimationFrame(look)
+  }
+  look()
+}
+
+test('a slow machine shows the list at once, and never without rows again; what is clicked and pressed meanwhile is done', async ({
+  page,
+  context,
+}) => {
+  await signIn(page, 'tamsin')
+  await page.addInitScript(watchFrames)
+  const session = await context.newCDPSession(page)
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 6 })
+  await page.goto(`${address}/inbox?state=any&given=anybody&time=all&order=newest`, { waitUntil: 'commit' })
+  const third = await page.waitForFunction(() => {
+    const app = document.getElementById('app')!
+    const row = document.querySelectorAll<HTMLElement>('[data-thread]')[2]
+    if (!row || !('early' in window)) return null
+    const before = !('__vue_app__' in app)
+    row.click()
+    return { thread: row.dataset.thread, before }
+  })
+  const { thread, before } = (await third.jsonValue())!
+  expect(before).toBe(true)
+  await expect(page).toHaveURL(new RegExp(`/inbox/${thread}\\b`))
+  await expect(page.locator(`[data-thread="${thread}"][aria-current="true"]`)).toBeVisible()
+  const frames = await page.evaluate(
+    () => (window as unknown as { frames: { rows: number; drawn: boolean }[] }).frames,
+  )
+  const first = frames.findIndex(({ rows }) => rows > 0)
+  expect(frames[first]!.drawn).toBe(true)
+  expect(frames.at(-1)!.drawn).toBe(false)
+  expect(frames.slice(first).filter(({ rows }) => !rows)).toEqual([])
+})
+
+test('without any script the first screen says the same as with it', async ({ page, browser }) => {
+  await signIn(page, 'tamsin')
+  const bare = await browser.newContext({
+    javaScriptEnabled: false,
+    locale: 'en-GB',
+    viewport: { width: 1280, height: 800 },
+    storageState: await page.context().storageState(),
+  })
+  const other = await bare.newPage()
+  // A look back that nothing new falls into.
+  const path = `${address}/inbox?state=any&given=anybody&order=newest&kind=review`
+  await page.goto(path)
+  await expect(page.locator('.reading-column .scroll')).toBeVisible()
+  await other.goto(path)
+  const seen = 6
+  const rowsOf = async (of: typeof page) => (await of.locator('[data-thread]').allInnerTexts()).slice(0, seen)
+  expect(await rowsOf(other)).toEqual(await rowsOf(page))
+  expect(await rowsOf(other)).toHaveLength(seen)
+  for (const part of ['.lens', '[data-test="tide"], .tide .strip'])
+    expect(await other.locator(part).first().boundingBox(), part).toEqual(
+      await page.locator(part).first().boundingBox(),
+    )
+  await bare.close()
+})

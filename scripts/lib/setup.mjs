@@ -96,7 +96,8 @@ export function ensureWeb() {
   const sources = ['web', 'core', 'contract', 'chatbox']
     .map((name) => String(newest(join(root, 'packages', name))))
     .join(' ')
-  if (!existsSync(join(webFolder, 'index.html'))) rmSync(join(stamps, 'web'), { force: true })
+  const made = ['index.html', '../drawn/dist/draw.js']
+  if (!made.every((file) => existsSync(join(webFolder, file)))) rmSync(join(stamps, 'web'), { force: true })
   stamped('web', sources, () => {
     console.log('Building the web application ...')
     // The chat box lies beside the application, and so comes after it.

@@ -35,6 +35,7 @@ export {
   type Scope,
 } from './shared/access.ts'
 export { boundProblems, knownPart } from './shared/bounds.ts'
+export { knownElement, type AskedPage, type FirstScreen, type PageDrawer } from './shared/pageDrawer.ts'
 export { draftProblems, fieldProblemsOf } from './shared/draftProblems.ts'
 export {
   fieldProblem,

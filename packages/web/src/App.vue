@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { ref, useTemplateRef } from 'vue'
+import { onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { whenSignedOut } from './api/call.ts'
 import { useShortcuts } from './composables/useShortcuts.ts'
+import { keepShown } from './firstScreen/shown.ts'
 import FaultNote from './parts/FaultNote.vue'
 import { elementTexts } from './messages/elementTexts.ts'
+import { languageOf } from './messages/language.ts'
 import LiveUpdates from './parts/LiveUpdates.vue'
 import NewVersion from './parts/NewVersion.vue'
 import { onDemand } from './parts/onDemand.ts'
@@ -12,6 +15,7 @@ import PageGuard from './parts/PageGuard.vue'
 import TopBand from './parts/TopBand.vue'
 import UndoStrip from './parts/UndoStrip.vue'
 import { useBrand } from './stores/brand.ts'
+import { useDensity } from './stores/density.ts'
 import { useUndo } from './stores/undo.ts'
 
 const ShortcutList = onDemand(() => import('./parts/ShortcutList.vue'))
@@ -20,6 +24,8 @@ const route = useRoute()
 const router = useRouter()
 const brand = useBrand()
 const undo = useUndo()
+const density = useDensity()
+const { locale } = useI18n()
 const shortcutList = ref(false)
 const band = useTemplateRef<InstanceType<typeof TopBand>>('band')
 
@@ -28,6 +34,14 @@ whenSignedOut(() => {
   brand.answer = null
   void router.push({ path: '/sign-in', query: { to: route.fullPath } })
 })
+// The server draws the first screen as this browser shows it.
+onMounted(() =>
+  watch(
+    [locale, () => density.rows],
+    ([language, rows]) => keepShown({ language: languageOf(language, []), density: rows }),
+    { immediate: true },
+  ),
+)
 useShortcuts({
   list: () => (shortcutList.value = true),
   find: () => band.value?.focusFind(),

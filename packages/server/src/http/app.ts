@@ -24,6 +24,7 @@ import { logoRoutes, lookRoutes } from './look.ts'
 import { liveRoutes } from './live.ts'
 import { faultRoutes } from './faults.ts'
 import { colleagueRoutes } from './colleagues.ts'
+import { firstScreens } from './firstScreens.ts'
 import { healthRoutes } from './health.ts'
 import { problemHandler, sendProblem } from './problems.ts'
 import { hookRoutes, profileRoutes } from './profiles.ts'
@@ -62,7 +63,7 @@ export function createApp(context: Context): Express {
   app.use(readSession(context))
   for (const routes of sections) routes(app, context)
   app.use('/api', (_req, res) => sendProblem(res, problemOf('notFound')))
-  if (webFolder) webPages(app, webFolder)
+  if (webFolder) webPages(app, webFolder, firstScreens(context, webFolder))
   app.use(problemHandler(context.log))
   return app
 }

@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { type Express, type Response } from 'express'
+import { type Express, type RequestHandler, type Response } from 'express'
 import staticGzip from 'express-static-gzip'
 import { routes, versionHeader } from '@murrabel/contract'
 import { tokenOf } from './brand.ts'
@@ -28,8 +28,16 @@ export function tellVersion(app: Express, folder: string): void {
   })
 }
 
-/** The built application: files under names with a hash for ever, its page fresh each time. */
-export function webPages(app: Express, folder: string): void {
+/**
+ * The built application: files under names with a hash for ever, its page fresh each time.
+ *
+ * @param drawn answers with a page that comes with its first screen drawn, where it can
+ */
+export function webPages(
+  app: Express,
+  folder: string,
+  drawn: (links: string[]) => RequestHandler = () => (_req, _res, next) => next(),
+): void {
   // Compressed by the build, at a level that would take too long while somebody waits.
   const compressed = { enableBrotli: true, orderPreference: ['br', 'gzip'], index: false }
   app.use(
@@ -54,7 +62,7 @@ export function webPages(app: Express, folder: string): void {
       ...fontLinks,
     ]
     const brand = `<${routes.brand.path}>; rel=preload; as=fetch; crossorigin`
-    app.get(path, (req, res) => sendPage(res, tokenOf(req) ? [brand, ...links] : links))
+    app.get(path, drawn(links), (req, res) => sendPage(res, tokenOf(req) ? [brand, ...links] : links))
   }
   app.get('/{*path}', (_req, res) => sendPage(res, fontLinks))
 }

@@ -1,4 +1,5 @@
 import { pathOf, versionHeader, type Problem, type Route } from '@murrabel/contract'
+import { knownAnswer } from '../firstScreen/known.ts'
 import { holdAhead, takeAhead } from './ahead.ts'
 
 /** A refusal of the server, or a server that cannot be reached (code "offline"). */
@@ -43,7 +44,8 @@ export function askAhead<Answer>(
   route: Route<undefined, Answer>,
   options: CallOptions<undefined> = {},
 ): void {
-  holdAhead(addressOf(route, options), send(route, { ...options, quiet: true }))
+  const address = addressOf(route, options)
+  if (knownAnswer(address) === undefined) holdAhead(address, send(route, { ...options, quiet: true }))
 }
 
 /** Calls a route of the contract. @throws CallProblem */
@@ -51,7 +53,11 @@ export async function call<Body, Answer>(
   route: Route<Body, Answer>,
   options: CallOptions<Body> = {},
 ): Promise<Answer> {
-  const ahead = route.method === 'GET' ? takeAhead(addressOf(route, options)) : undefined
+  if (route.method !== 'GET') return send(route, options)
+  const address = addressOf(route, options)
+  const known = knownAnswer(address)
+  if (known !== undefined) return known as Answer
+  const ahead = takeAhead(address)
   return ahead ? (ahead as Promise<Answer>) : send(route, options)
 }
 

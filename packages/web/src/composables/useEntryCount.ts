@@ -1,13 +1,15 @@
 import { ref, type Ref } from 'vue'
 import { useTimeoutFn } from '@vueuse/core'
 import { routes, type CountAnswer } from '@murrabel/contract'
-import { call } from '../api/call.ts'
+import { addressOf, call } from '../api/call.ts'
+import { useKnown } from '../firstScreen/known.ts'
 
 const againMs = 5_000
 
 /** How many a lens has; a late answer never overwrites a newer one. */
 export function useEntryCount(query: Ref<[string, string][]>) {
-  const count = ref<CountAnswer | null>(null)
+  const known = useKnown<CountAnswer>()(addressOf(routes.entryCount, { query: query.value }))
+  const count = ref<CountAnswer | null>(known ?? null)
   let run = 0
   async function fetchCount(): Promise<void> {
     const mine = ++run

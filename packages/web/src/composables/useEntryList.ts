@@ -1,13 +1,18 @@
 import { ref, watch, type Ref } from 'vue'
-import type { EntryPage, EntryRow } from '@murrabel/contract'
-import { askRows, askShown, pageSize, type Pairs } from './askRows.ts'
+import { routes, type EntryPage, type EntryRow } from '@murrabel/contract'
+import { addressOf } from '../api/call.ts'
+import { useKnown } from '../firstScreen/known.ts'
+import { askRows, askShown, firstRows, pageSize, type Pairs } from './askRows.ts'
 import { useEntryCount } from './useEntryCount.ts'
 import { useRowPages } from './useRowPages.ts'
 import { useRowTouch } from './useRowTouch.ts'
 
 /** The rows of a lens, fetched page by page as they are scrolled to. A late answer never overwrites a newer one. */
 export function useEntryList(query: Ref<Pairs>, { fold = ref(false) }: { fold?: Ref<boolean> } = {}) {
-  const pages = useRowPages()
+  const known = useKnown<EntryPage>()
+  const pages = useRowPages(
+    known(addressOf(routes.entries, { query: firstRows(query.value, { fold: fold.value }) })),
+  )
   const { rows, loading, problem, take } = pages
   const { count, fetchCount } = useEntryCount(query)
   let abort = new AbortController()

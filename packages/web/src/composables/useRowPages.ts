@@ -2,12 +2,16 @@ import { ref, shallowRef } from 'vue'
 import type { EntryPage, EntryRow } from '@murrabel/contract'
 import { CallProblem } from '../api/call.ts'
 
-/** Rows on the screen, and where the next page begins. A late answer never overwrites a newer one. */
-export function useRowPages() {
-  const rows = shallowRef<EntryRow[]>([])
-  const loading = ref(true)
+/**
+ * Rows on the screen, and where the next page begins. A late answer never overwrites a newer one.
+ *
+ * @param first the first page, where the application came with it
+ */
+export function useRowPages(first?: EntryPage) {
+  const rows = shallowRef<EntryRow[]>(first?.rows ?? [])
+  const loading = ref(!first)
   const problem = ref<CallProblem | null>(null)
-  let next: string | null = null
+  let next: string | null = first?.next ?? null
   let run = 0
   let taking = Promise.resolve()
 

@@ -1,4 +1,4 @@
-import { useEventListener } from '@vueuse/core'
+import { defaultWindow, useEventListener } from '@vueuse/core'
 import type { Shortcut } from '../shortcuts.ts'
 import { useShortcutKeys } from '../stores/shortcuts.ts'
 
@@ -18,7 +18,7 @@ const sheetIsOpen = () => document.querySelector('.el-overlay:not([style*="displ
 /** What is done by one key, while nothing is typed and no sheet or menu is open. */
 export function useShortcuts(acts: Partial<Record<Shortcut, (event: KeyboardEvent) => void>>): void {
   const shortcuts = useShortcutKeys()
-  useEventListener(window, 'keydown', (event) => {
+  useEventListener(defaultWindow, 'keydown', (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
     // Within an element of its own kind, the field that is typed into is deeper than the target.
     if (typing(event.composedPath()[0] ?? event.target) || sheetIsOpen()) return

@@ -1,7 +1,8 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
 import { routes, type TideAnswer } from '@murrabel/contract'
 import type { Lens } from '@murrabel/core/lens'
-import { call } from '../api/call.ts'
+import { addressOf, call } from '../api/call.ts'
+import { useKnown } from '../firstScreen/known.ts'
 import { lensQuery } from './useLens.ts'
 
 /** What stands behind the strip: the lens without state and without who it is given to; null when it is the same. */
@@ -10,9 +11,11 @@ export const lensBehind = (lens: Lens): Lens | null =>
 
 /** The strip of time of a lens, and behind it the same without state and without who it is given to. */
 export function useTide(lens: Ref<Lens>) {
-  const tide = shallowRef<TideAnswer | null>(null)
-  const behind = shallowRef<TideAnswer | null>(null)
-  const loading = ref(true)
+  const known = useKnown<TideAnswer>()
+  const knownOf = (of: Lens | null) => (of && known(addressOf(routes.tide, { query: lensQuery(of) }))) ?? null
+  const tide = shallowRef(knownOf(lens.value))
+  const behind = shallowRef(knownOf(lensBehind(lens.value)))
+  const loading = ref(tide.value === null)
   let run = 0
 
   async function load(): Promise<void> {

@@ -60,7 +60,14 @@ function label(bucket: TideBucket, all: TideBucket | undefined): string {
 </script>
 
 <template>
-  <svg :width="width" :height="height" class="by-sentiment" aria-hidden="true">
+  <svg
+    :viewBox="`0 0 ${width} ${height}`"
+    width="100%"
+    :height="height"
+    preserveAspectRatio="none"
+    class="by-sentiment"
+    aria-hidden="true"
+  >
     <rect
       v-if="usual"
       x="0"

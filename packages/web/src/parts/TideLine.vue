@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
-import { useElementSize } from '@vueuse/core'
+import { defaultWindow, useElementSize } from '@vueuse/core'
 import type { Lens, LensRange } from '@murrabel/core/lens'
 import type { TideAnswer } from '@murrabel/contract'
 import { useTexts } from '../composables/useTexts.ts'
@@ -19,7 +19,9 @@ const emit = defineEmits<{ range: [range: LensRange | null] }>()
 const { t, format, number } = useTexts()
 const brand = useBrand()
 const box = useTemplateRef<HTMLElement>('box')
-const { width } = useElementSize(box)
+/** Pixels of a usual window, where nothing can be measured. */
+const usualWidth = 1240
+const { width } = useElementSize(box, { width: defaultWindow ? 0 : usualWidth, height: 0 })
 const height = 58
 
 const buckets = computed(() => tide?.buckets ?? [])

@@ -90,7 +90,10 @@ defineExpose({ focusFind: () => focus.go(find.value) })
     </el-dropdown>
     <nav>
       <RouterLink class="section" to="/today">{{ t('sections.today') }}</RouterLink>
-      <RouterLink class="section" to="/inbox"
+      <RouterLink
+        class="section"
+        :class="{ 'router-link-active': route.path.startsWith('/inbox') }"
+        to="/inbox"
         >{{ t('sections.inbox')
         }}<sup v-if="counts.pastDue" :title="t('band.pastDue', { n: counts.pastDue })">{{
           counts.pastDue

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends { id: number }">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
+import { defaultWindow } from '@vueuse/core'
 
 const {
   rows,
@@ -29,6 +30,8 @@ const virtualizer = useVirtualizer(
     estimateSize: () => estimate,
     getItemKey: (index: number) => rows[index]?.id ?? index,
     overscan: overscan.value,
+    // Where nothing can be measured, as many are drawn as a high window shows.
+    initialRect: { width: 0, height: defaultWindow ? 0 : 1100 },
   })),
 )
 const items = computed(() => virtualizer.value.getVirtualItems())

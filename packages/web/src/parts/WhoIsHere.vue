@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
+import { defaultDocument, defaultWindow, useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
 import { useLive } from '../composables/useLive.ts'
 import { useT } from '../composables/useT.ts'
 import { useBrand } from '../stores/brand.ts'
@@ -29,8 +29,8 @@ onMounted(() => {
   void presence.say()
   void presence.load().catch(() => {})
 })
-useEventListener(window, 'pagehide', presence.leave)
-useEventListener(document, 'visibilitychange', () => {
+useEventListener(defaultWindow, 'pagehide', presence.leave)
+useEventListener(defaultDocument, 'visibilitychange', () => {
   if (document.visibilityState === 'visible') {
     void presence.say()
     resume()

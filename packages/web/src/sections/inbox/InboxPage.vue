@@ -164,9 +164,15 @@ const selectedRow = computed(() => rows.value[index.value]?.id ?? null)
 const lead = computed(() => thread.value?.entries.findLast((e) => e.direction === 'in') ?? null)
 const emptyText = computed(() => (lens.value.state === 'open' ? t('inbox.emptyOpen') : t('inbox.emptyOther')))
 
+/** Somebody chose a thread: none is opened by itself. */
+let chosenOne = false
+function choose(row: EntryRow, replace = false): void {
+  chosenOne = true
+  void open(row, replace)
+}
 function step(way: 1 | -1): void {
   const next = rows.value[index.value < 0 ? 0 : index.value + way]
-  if (next) void open(next, true)
+  if (next) choose(next, true)
 }
 
 /** The thread that nobody chose. */
@@ -219,10 +225,13 @@ async function openFirst(): Promise<void> {
   openedByItself = first.threadId
   await open(first, true)
 }
+/** Whether the first thread has been looked for. */
+const begun = ref(false)
 onMounted(async () => {
   void tide.load()
   await entries.load()
-  if (threadId.value === null) await openFirst()
+  if (threadId.value === null && !chosenOne) await openFirst()
+  begun.value = true
 })
 // Who comes to answer lands in the answer.
 watch(
@@ -301,7 +310,7 @@ watch(rows, () => {
               :row="row"
               :selected="row.threadId === threadId"
               :chosen="many.chosen.value.has(row.threadId)"
-              @open="open(row)"
+              @open="choose(row)"
             />
             <label v-if="mayAnswer" class="choose"
               ><input
@@ -403,7 +412,7 @@ watch(rows, () => {
     </template>
     <section v-else class="reading-column">
       <ProblemNote v-if="problem" :problem="problem" @again="loadThread" />
-      <RowShapes v-else-if="threadId !== null || entries.loading.value" :rows="2" :height="180" />
+      <RowShapes v-else-if="threadId !== null || entries.loading.value || !begun" :rows="2" :height="180" />
       <EmptyPlace v-else-if="rows.length" :text="t('inbox.choose')" />
     </section>
   </main>
