@@ -9,6 +9,7 @@ import {
   type TideAnswer,
 } from '@murrabel/contract'
 import LensLine from '../src/parts/LensLine.vue'
+import TideBars from '../src/parts/TideBars.vue'
 import TideLine from '../src/parts/TideLine.vue'
 import UndoStrip from '../src/parts/UndoStrip.vue'
 import VolumeChart from '../src/parts/VolumeChart.vue'
@@ -81,6 +82,24 @@ describe('the tide line', () => {
     ])
     expect(html.text()).toContain('usually 1–4 a day')
     expect(html.text()).toContain('24 Nov')
+  })
+  test('draws in full what is chosen, and pale what is not, as high as it counts', async () => {
+    const html = mount(TideBars, {
+      ...(await mounting()),
+      props: { tide, behind: null, usual: null, shown: [2, 2], width: 90, height: 58 },
+    })
+    await nextTick()
+    const heights = (name: string) => {
+      const path = html.find(`path.${name}`)
+      return path.exists()
+        ? [...path.attributes('d')!.matchAll(/v-([\d.]+)/g)].map(([, px]) => Number(px))
+        : []
+    }
+    // Four at most: 52 pixels. Of the first day two, of the chosen one three and one.
+    const [full, pale] = [':not(.pale)', '.pale'].map((kind) =>
+      ['positive', 'neutral', 'negative'].map((mood) => heights(mood + kind)),
+    )
+    expect([full!.flat().sort(), pale!.flat()]).toEqual([[13, 39], [26]])
   })
   const handles = async () => {
     const html = await strip()

@@ -29,23 +29,39 @@ const y = computed(() => {
     .domain([0, most])
     .range([0, height - 6])
 })
-function stack(bucket: TideBucket) {
-  let top = height - 2
-  return order.map((sentiment) => {
-    const size = y.value(bucket[sentiment])
-    top -= size
-    return { sentiment, y: top, height: size }
-  })
-}
 const isInside = (i: number) => shown !== null && i >= shown[0] && i <= shown[1]
-const bars = computed(() =>
-  buckets.value.map((bucket, i) => ({
-    x: i * step.value + gap / 2,
-    own: stack(bucket),
-    all: behind ? stack(whole.value[i] ?? bucket) : [],
-    label: label(bucket, whole.value[i]),
-  })),
+/** One outline for all parts of a kind: a strip of a hundred bars would be a thousand shapes. */
+function outline(of: readonly TideBucket[], sentiment: (typeof order)[number]): string {
+  const wide = round(Math.max(1, step.value - gap))
+  return of
+    .flatMap((bucket, i) => {
+      if (!bucket[sentiment]) return []
+      const under = order.slice(0, order.indexOf(sentiment)).reduce((sum, each) => sum + bucket[each], 0)
+      const high = round(y.value(bucket[sentiment]))
+      const foot = round(height - 2 - y.value(under))
+      return `M${round(i * step.value + gap / 2)} ${foot}v-${high}h${wide}v${high}z`
+    })
+    .join('')
+}
+/** A tenth of a pixel. */
+const round = (pixels: number) => Math.round(pixels * 10) / 10
+const none = { positive: 0, neutral: 0, negative: 0, unread: 0 }
+const only = (wanted: (i: number) => boolean) =>
+  buckets.value.map((bucket, i) => (wanted(i) ? bucket : { ...bucket, ...none }))
+/** What stands behind, what is in the lens, and of that what is chosen. */
+const outlines = computed(() =>
+  [
+    { of: behind ? buckets.value.map((bucket, i) => whole.value[i] ?? bucket) : [], pale: true },
+    { of: only((i) => !isInside(i)), pale: true },
+    { of: only(isInside), pale: false },
+  ].flatMap(({ of, pale }, layer) =>
+    order.flatMap((sentiment) => {
+      const path = outline(of, sentiment)
+      return path ? [{ key: `${layer}${sentiment}`, sentiment, pale, path }] : []
+    }),
+  ),
 )
+const labels = computed(() => buckets.value.map((bucket, i) => label(bucket, whole.value[i])))
 function label(bucket: TideBucket, all: TideBucket | undefined): string {
   const date = format(bucket.at, {
     weekday: 'short',
@@ -76,28 +92,24 @@ function label(bucket: TideBucket, all: TideBucket | undefined): string {
       :height="Math.max(1, y(usual.high) - y(usual.low))"
       class="usual"
     />
-    <g v-for="(bar, i) in bars" :key="i" :class="{ inside: isInside(i) }" data-test="bar">
-      <title>{{ bar.label }}</title>
-      <rect :x="bar.x - gap / 2" y="0" :width="step" :height="height" class="hand" />
-      <rect
-        v-for="part in bar.all"
-        :key="`a${part.sentiment}`"
-        :x="bar.x"
-        :y="part.y"
-        :width="Math.max(1, step - gap)"
-        :height="part.height"
-        :class="[part.sentiment, 'pale']"
-      />
-      <rect
-        v-for="part in bar.own"
-        :key="part.sentiment"
-        :x="bar.x"
-        :y="part.y"
-        :width="Math.max(1, step - gap)"
-        :height="part.height"
-        :class="[part.sentiment, { pale: !isInside(i) }]"
-      />
-    </g>
+    <path
+      v-for="{ key, sentiment, pale, path } in outlines"
+      :key="key"
+      :d="path"
+      :class="[sentiment, { pale }]"
+    />
+    <rect
+      v-for="(text, i) in labels"
+      :key="i"
+      :x="round(i * step)"
+      y="0"
+      :width="round(step)"
+      :height="height"
+      class="hand"
+      data-test="bar"
+    >
+      <title>{{ text }}</title>
+    </rect>
     <rect
       v-if="shown && step"
       :x="shown[0] * step"
