@@ -19,11 +19,22 @@ const until = (met, since) =>
     }
     look()
   })
-window.seen = (selector) =>
-  until(
-    () => document.querySelector(selector),
+/** When each of these was first there: looked for from the beginning, since a question from outside may wait for the page. */
+const firsts = {}
+const wanted = ['[data-thread]', '[data-test="mention"]']
+const lookForFirsts = () => {
+  for (const selector of wanted)
+    if (!(selector in firsts) && document.querySelector(selector)) firsts[selector] = performance.now()
+  if (Object.keys(firsts).length < wanted.length) requestAnimationFrame(lookForFirsts)
+}
+lookForFirsts()
+window.seen = async (selector) => {
+  const { longest } = await until(
+    () => firsts[selector],
     () => 0,
   )
+  return { ms: firsts[selector], longest }
+}
 window.seenAfterPress = (selector) =>
   until(
     () => document.querySelector(selector),
