@@ -1,5 +1,5 @@
 import type { ListReading } from '../sentiment/lists/readByLists.ts'
-import type { Tokens } from './tokens.ts'
+import type { Token, Tokens } from './tokens.ts'
 
 /** What a text may be; a model is told it where it is known. */
 export type TextKind = 'review' | 'comment' | 'message' | 'mention' | 'headline' | 'post'
@@ -23,85 +23,130 @@ const asking =
 /** Whether a word begins questions and requests. */
 export const isAskingWord = (key: string): boolean => asking.test(key)
 
+/** Stands before the first word of a sentence. */
+export const sentenceStart = '<s>'
+
+/** Takes the features of a text one by one; the same one may come again, and counts once. */
+export interface FeatureTaker {
+  /** @param at the token */
+  word(key: string, at: number): void
+  /** @param at the second token; the first is the one before, or `sentenceStart` */
+  pair(first: string, second: string, at: number): void
+  /** A property of the whole text. */
+  whole(name: string, value: number): void
+}
+
 /**
  * Words, pairs of neighbours, what the word lists say, and how the text is built. Values are about 1, so that all are
  * weighed alike.
- *
- * @param known names that are weighed; all are given if left out
  */
-export function featuresOf(
-  text: string,
-  { tokens, questions }: Tokens,
-  lists: ListReading,
-  kind: TextKind | undefined,
-  known?: ReadonlyMap<string, unknown>,
-): Feature[] {
-  const features: Feature[] = []
-  const seen = new Set<string>()
-  const put = (name: string, value: number, first?: number, last?: number) => {
-    // Most pairs of words are known to no model.
-    if ((known && !known.has(name)) || seen.has(name)) return
-    seen.add(name)
-    features.push({ name, value, first, last })
+export function eachFeature(
+  { text, read, lists, kind }: { text: string; read: Tokens; lists: ListReading; kind: TextKind | undefined },
+  taker: FeatureTaker,
+): void {
+  const { tokens, questions } = read
+  for (let i = 0; i < tokens.length; i++) {
+    const { key, sentence } = tokens[i]!
+    taker.word(key, i)
+    const before = i > 0 ? tokens[i - 1]! : null
+    taker.pair(before?.sentence === sentence ? before.key : sentenceStart, key, i)
   }
-  tokens.forEach(({ key, sentence }, i) => {
-    put(key, 1, i, i)
-    const before = tokens[i - 1]
-    if (before?.sentence === sentence) put(`${before.key} ${key}`, 1, i - 1, i)
-    else put(`<s> ${key}`, 1, i, i)
-  })
-  addLists(put, lists, { tokens, questions })
-  addBuild(put, text, questions, tokens)
-  if (kind) put(`kind=${kind}`, 1)
-  return features
+  addLists(taker, lists, read)
+  addBuild(taker, text, questions, tokens)
+  if (kind) taker.whole(`kind=${kind}`, 1)
 }
 
-type Put = (name: string, value: number) => void
+/** The features by name, each once. */
+export function featuresOf(
+  text: string,
+  read: Tokens,
+  lists: ListReading,
+  kind: TextKind | undefined,
+): Feature[] {
+  const found = new Map<string, Feature>()
+  const put = (feature: Feature) => void (found.has(feature.name) || found.set(feature.name, feature))
+  eachFeature(
+    { text, read, lists, kind },
+    {
+      word: (key, at) => put({ name: key, value: 1, first: at, last: at }),
+      pair: (first, second, at) =>
+        put({
+          name: `${first} ${second}`,
+          value: 1,
+          first: first === sentenceStart ? at : at - 1,
+          last: at,
+        }),
+      whole: (name, value) => put({ name, value }),
+    },
+  )
+  return [...found.values()]
+}
 
 /** What the lists say is trusted more the further it goes, and where all of it pulls one way. */
-function addLists(put: Put, { raw, sentiment, spans }: ListReading, { tokens }: Tokens): void {
-  put('lists=raw', 3 * Math.tanh(raw / 3))
-  put(`lists=about ${Math.round(Math.max(-6, Math.min(6, raw)) / 1.5)}`, 1)
-  const glad = spans.filter(({ contribution }) => contribution > 0).length
-  const unhappy = spans.filter(({ contribution }) => contribution < 0).length
-  put('lists=glad', Math.min(8, glad))
-  put('lists=unhappy', Math.min(8, unhappy))
-  put(`lists=${sentiment}`, 2)
-  if (glad && unhappy) put('lists=both ways', 1)
-  else if (glad) put('lists=all glad', 1)
-  else if (unhappy) put('lists=all unhappy', 1)
-  else put('lists=silent', 1)
+function addLists(taker: FeatureTaker, { raw, sentiment, spans }: ListReading, { tokens }: Tokens): void {
+  taker.whole('lists=raw', 3 * Math.tanh(raw / 3))
+  taker.whole(`lists=about ${Math.round(Math.max(-6, Math.min(6, raw)) / 1.5)}`, 1)
+  let glad = 0
+  let unhappy = 0
+  for (const { contribution } of spans) {
+    if (contribution > 0) glad++
+    if (contribution < 0) unhappy++
+  }
+  taker.whole('lists=glad', Math.min(8, glad))
+  taker.whole('lists=unhappy', Math.min(8, unhappy))
+  taker.whole(`lists=${sentiment}`, 2)
+  if (glad && unhappy) taker.whole('lists=both ways', 1)
+  else if (glad) taker.whole('lists=all glad', 1)
+  else if (unhappy) taker.whole('lists=all unhappy', 1)
+  else taker.whole('lists=silent', 1)
   const last = tokens.at(-1)
   if (!last || last.sentence === 0) return
   const from = tokens.find(({ sentence }) => sentence === last.sentence)!.start
   const atEnd = spans
     .filter(({ start }) => start >= from)
     .reduce((sum, { contribution }) => sum + contribution, 0)
-  if (atEnd) put('lists=at the end', 2 * Math.tanh(atEnd / 2))
+  if (atEnd) taker.whole('lists=at the end', 2 * Math.tanh(atEnd / 2))
 }
 
-function addBuild(put: Put, text: string, questions: readonly boolean[], tokens: Tokens['tokens']): void {
-  put('bias', 1)
+function addBuild(
+  taker: FeatureTaker,
+  text: string,
+  questions: readonly boolean[],
+  tokens: Tokens['tokens'],
+): void {
+  taker.whole('bias', 1)
   const shown = text.trimEnd()
-  if (shown.endsWith('?')) put('build=ends asking', 2)
-  if (questions.some(Boolean)) put('build=asks', 1)
-  if (tokens.some(({ key }) => key === '!')) put('build=calls', 1)
-  if (!/[.!?…]$/.test(shown)) put('build=open end', 1)
-  if (asking.test(text.trimStart().replace(/^¿/, ''))) put('build=begins asking', 2)
-  if (tokens.some(({ key }) => key === '<n>')) put('build=number', 1)
-  put('build=length', Math.log(Math.max(8, Math.min(2000, text.length)) / 60))
+  if (shown.endsWith('?')) taker.whole('build=ends asking', 2)
+  if (questions.some(Boolean)) taker.whole('build=asks', 1)
+  if (tokens.some(({ key }) => key === '!')) taker.whole('build=calls', 1)
+  if (!/[.!?…]$/.test(shown)) taker.whole('build=open end', 1)
+  if (asking.test(text.trimStart().replace(/^¿/, ''))) taker.whole('build=begins asking', 2)
+  if (tokens.some(({ key }) => key === '<n>')) taker.whole('build=number', 1)
+  taker.whole('build=length', Math.log(Math.max(8, Math.min(2000, text.length)) / 60))
 }
+
+/** Whether a token is a word that means something by itself. */
+export const isMeant = (key: string): boolean => key.length > 1 && key !== '<n>'
+
+/** @param last the last sentence of the text */
+export const standsIn = (
+  context: WordContext,
+  { denied, sentence }: Token,
+  questions: readonly boolean[],
+  last: number,
+): boolean =>
+  context === 'any' ||
+  (context === 'denied' && denied) ||
+  (context === 'asked' && questions[sentence]!) ||
+  (context === 'last' && last > 0 && sentence === last)
 
 /** For each word: where it is weighed, and by how much. */
 export function wordPlaces({ tokens, questions }: Tokens): { context: WordContext; indices: number[] }[] {
   const last = tokens.at(-1)?.sentence ?? 0
-  const all = tokens.map((_, i) => i).filter((i) => tokens[i]!.key.length > 1 && tokens[i]!.key !== '<n>')
-  const places = [
-    { context: 'any' as const, indices: all },
-    { context: 'denied' as const, indices: all.filter((i) => tokens[i]!.denied) },
-    { context: 'asked' as const, indices: all.filter((i) => questions[tokens[i]!.sentence]) },
-  ]
-  return last > 0
-    ? [...places, { context: 'last' as const, indices: all.filter((i) => tokens[i]!.sentence === last) }]
-    : places
+  return wordContexts.map((context) => ({
+    context,
+    indices: tokens.flatMap((token, i) =>
+      isMeant(token.key) && standsIn(context, token, questions, last) ? [i] : [],
+    ),
+  }))
 }

@@ -4,7 +4,7 @@ import { isStopWord } from '../phrases/stopWords.ts'
 import { foldAccents } from '../text/index.ts'
 import { starsContradict } from '../sentiment/stars.ts'
 import type { Sentiment, SentimentSpan } from '../sentiment/types.ts'
-import { featuresOf, isAskingWord, wordPlaces, type TextKind } from './features.ts'
+import { isAskingWord, type TextKind } from './features.ts'
 import {
   heads,
   openModel,
@@ -96,16 +96,11 @@ export function readMeaning(
   if (!found || lists.sentiment === 'unread') return withoutModel(lists, stars)
   const { code, model } = found
   const read = tokensOf(text, code)
-  const { totals, byToken } = weigh(
-    model,
-    read,
-    featuresOf(text, read, lists, kind, model.features),
-    wordPlaces(read),
-  )
+  const { totals, byToken } = weigh(model, { text, read, lists, kind })
   spreadLists(model, lists, read.tokens, byToken)
   const { temperatures } = model
   const ownSpans = putOwnWords(lists.own, read.tokens, { totals, byToken })
-  const words = shares(totals, 'sentiment', temperatures.sentiment)
+  const words = stars === null ? null : shares(totals, 'sentiment', temperatures.sentiment)
   if (stars !== null)
     byStars[clampStars(stars) - 1]!.forEach((x, k) => (totals[k]! += x * temperatures.sentiment))
   const sentiment = sentimentIn(totals, byToken, read.tokens, temperatures.sentiment, ownSpans)
@@ -116,7 +111,7 @@ export function readMeaning(
       sentiment: sentiment.label,
     }),
     wantsAnswer: 1 / (1 + Math.exp(-totals[outputs - 1]! / temperatures.answer)),
-    starsDiffer: stars !== null && starsContradict(clampStars(stars), labelled(words)),
+    starsDiffer: words !== null && starsContradict(clampStars(stars!), labelled(words)),
   }
 }
 
@@ -204,13 +199,14 @@ function spreadLists(
   if (at === undefined || raw === 0) return
   const whole = 3 * Math.tanh(raw / 3)
   for (const { start, end, contribution } of spans) {
-    const inside = tokens.flatMap((token, i) => (token.start < end && token.end > start ? [i] : []))
-    for (const i of inside)
+    let from = 0
+    while (from < tokens.length && tokens[from]!.end <= start) from++
+    let to = from
+    while (to < tokens.length && tokens[to]!.start < end) to++
+    const each = (whole * contribution) / raw / (to - from)
+    for (let i = from; i < to; i++)
       for (let k = 0; k < outputs; k++)
-        byToken[i * outputs + k]! +=
-          ((whole * contribution) / raw / inside.length) *
-          model.weights[at * outputs + k]! *
-          model.weightScale
+        byToken[i * outputs + k]! += each * model.weights[at * outputs + k]! * model.weightScale
   }
 }
 
@@ -218,7 +214,17 @@ function spreadLists(
 const leastShown = 0.3
 
 /** A word that only holds sentences together says nothing to whoever looks; one that denies or asks does. */
-const holdsTogether = (key: string) => !isDenial(key) && !isAskingWord(key) && isStopWord(foldAccents(key))
+const holdsTogether = (key: string): boolean => {
+  const known = holding.get(key)
+  if (known !== undefined) return known
+  const holds = !isDenial(key) && !isAskingWord(key) && isStopWord(foldAccents(key))
+  if (holding.size >= mostRemembered) holding.clear()
+  holding.set(key, holds)
+  return holds
+}
+/** Few words make up most of what is written: so many are remembered at most. */
+const mostRemembered = 10_000
+const holding = new Map<string, boolean>()
 
 /** What each token adds to one output against another; neighbours that pull the same way are one span. */
 function spansOf(
@@ -228,10 +234,12 @@ function spansOf(
   temperature: number,
 ): SentimentSpan[] {
   const spans: SentimentSpan[] = []
-  tokens.forEach(({ key, start, end, sentence }, i) => {
+  let before: SentimentSpan | undefined
+  for (let i = 0; i < tokens.length; i++) {
     const contribution = (byToken[i * outputs + of]! - byToken[i * outputs + against]!) / temperature
-    if (Math.abs(contribution) < leastShown || holdsTogether(key)) return
-    const before = spans.at(-1)
+    if (Math.abs(contribution) < leastShown) continue
+    const { key, start, end, sentence } = tokens[i]!
+    if (holdsTogether(key)) continue
     const joins =
       before !== undefined &&
       i > 0 &&
@@ -239,10 +247,10 @@ function spansOf(
       tokens[i - 1]!.sentence === sentence &&
       before.contribution * contribution > 0
     if (joins) {
-      before.end = end
-      before.contribution += contribution
-    } else spans.push({ start, end, contribution })
-  })
+      before!.end = end
+      before!.contribution += contribution
+    } else spans.push((before = { start, end, contribution }))
+  }
   return spans
 }
 
@@ -280,8 +288,10 @@ function wishIn(
   { temperature, sentiment }: { temperature: number; sentiment: Sentiment },
 ): MeaningReading['wish'] {
   const parts = withoutContradiction(shares(totals, 'wish', temperature), sentiment)
-  const order = parts.map((_, i) => i).sort((a, b) => parts[b]! - parts[a]!)
-  const [first, second] = order as [number, number]
+  let first = 0
+  for (let i = 1; i < parts.length; i++) if (parts[i]! > parts[first]!) first = i
+  let second = first === 0 ? 1 : 0
+  for (let i = 0; i < parts.length; i++) if (i !== first && parts[i]! > parts[second]!) second = i
   const from = heads.wish[0]
   return {
     label: wishes[first]!,

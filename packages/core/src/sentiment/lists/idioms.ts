@@ -27,21 +27,28 @@ interface Found {
 
 /** The longest set phrase that starts at `i`. */
 function longest(items: readonly Item[], i: number, root: IdiomNode): Found | null {
-  let best: Found | null = null
-  const walk = (node: IdiomNode, at: number, skipped: number) => {
-    if (node.valence !== null && (!best || at - 1 > best.last)) best = { last: at - 1, valence: node.valence }
-    const item = items[at]
-    if (!item || item.kind !== 'word') return
-    const next = node.next.get(idiomKey(item.key))
-    if (next) walk(next, at + 1, 0)
-    const gap = skipped === 0 ? node.next.get('_') : undefined
-    if (gap) {
-      walk(gap, at + 1, 0)
-      if (items[at + 1]?.kind === 'word') walk(gap, at + 2, 1)
-    }
-  }
   const first = root.next.get(idiomKey(items[i]!.key))
-  if (first) walk(first, i + 1, 0)
+  return first ? longestFrom(items, first, { at: i + 1, skipped: 0 }, null) : null
+}
+
+/** The longest that goes on from a node, or the best so far. */
+function longestFrom(
+  items: readonly Item[],
+  node: IdiomNode,
+  { at, skipped }: { at: number; skipped: number },
+  so: Found | null,
+): Found | null {
+  let best = so
+  if (node.valence !== null && (!best || at - 1 > best.last)) best = { last: at - 1, valence: node.valence }
+  const item = items[at]
+  if (!item || item.kind !== 'word') return best
+  const next = node.next.get(idiomKey(item.key))
+  if (next) best = longestFrom(items, next, { at: at + 1, skipped: 0 }, best)
+  const gap = skipped === 0 ? node.next.get('_') : undefined
+  if (gap) {
+    best = longestFrom(items, gap, { at: at + 1, skipped: 0 }, best)
+    if (items[at + 1]?.kind === 'word') best = longestFrom(items, gap, { at: at + 2, skipped: 1 }, best)
+  }
   return best
 }
 
