@@ -22,6 +22,7 @@ export interface Desk {
   cookie: string
   get(path: string): Promise<unknown>
   post(path: string, body: unknown): Promise<unknown>
+  put(path: string, body: unknown): Promise<unknown>
   /** Times many calls and keeps the figure, held against an empty answer. */
   tell(name: string, aim: string, call: (i: number) => Promise<unknown>, times?: number): Promise<void>
   figures: Figure[]
@@ -99,6 +100,7 @@ export async function openDesk(
     cookie,
     get,
     post: async (path, body) => (await send('POST', path, body, cookie)).json() as Promise<unknown>,
+    put: async (path, body) => (await send('PUT', path, body, cookie)).json() as Promise<unknown>,
     async tell(name, aim, call, times = calls) {
       const { median, high } = await timed(call, times)
       figures.push({
