@@ -51,16 +51,24 @@ export async function peopleFigures(databaseUrl: string): Promise<Figure[]> {
   await tell('a card', '100 ms', (i) => get(`/api/people/${nameOf(i).id}`))
   await tell('pairs that may be the same', aim, () => get('/api/people/proposals'))
   const figures = [...desk.figures]
-  await db.rows('UPDATE people SET unmet = true')
-  const began = performance.now()
-  await meetPeople(server.context, loosePiece(1))
-  const seconds = (performance.now() - began) / 1000
+  const meetAll = async (): Promise<number> => {
+    const began = performance.now()
+    await meetPeople(server.context, loosePiece(1))
+    return (performance.now() - began) / 1000
+  }
+  await db.rows('INSERT INTO people_to_compare (brand_id, person_id) SELECT brand_id, id FROM people')
+  const compared = await meetAll()
   const found = await db.one<{ n: number }>('SELECT count(*)::int AS n FROM person_proposals')
-  figures.push({
-    name: `who may be the same, over ${all}`,
-    value: `${seconds.toFixed(0)} s, ${found!.n.toLocaleString('en')} pairs proposed`,
-    aim: 'under 60 s, in the background',
-  })
+  await db.rows('UPDATE people SET unmet = true')
+  const read = await meetAll()
+  figures.push(
+    {
+      name: `who may be the same, over ${all}`,
+      value: `${compared.toFixed(0)} s, ${found!.n.toLocaleString('en')} pairs proposed`,
+      aim: 'under 60 s, in the background',
+    },
+    { name: 'the same where everybody is read anew before', value: `${read.toFixed(0)} s` },
+  )
   const one: number[] = []
   for (let i = 0; i < 40; i++) {
     await db.rows('UPDATE people SET unmet = true WHERE id = $1', [nameOf(i).id])

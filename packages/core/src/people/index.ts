@@ -7,6 +7,7 @@ export {
   type Comparable,
   type Likeness,
   type LikenessReason,
+  type NamesReason,
 } from './likeness.ts'
 export { findingWords, phoneOf, readEmail, readPhone } from './ways.ts'
 export { joinsBetween, shownAs, type Join } from './groups.ts'

@@ -16,7 +16,7 @@ export type LikenessReason =
   /** Both spoke of these within days. */
   | { kind: 'topic'; words: string[]; at: number }
 
-type NamesReason = Extract<LikenessReason, { kind: 'names' }>
+export type NamesReason = Extract<LikenessReason, { kind: 'names' }>
 
 export interface Likeness {
   /** How alike the names are, 0 to 1. */

@@ -233,6 +233,7 @@ test('every kind of work ends as it should, whichever worker is killed, however 
   expect(await count('covers')).toBe(covered.length)
   // Everybody was looked at, and who shares nothing is with nobody.
   expect(await count('people WHERE unmet')).toBe(0)
+  expect(await count('people_to_compare')).toBe(0)
   expect(await count('person_joins')).toBe(0)
   expect(new Set(hooks).size).toBe(1)
   // Sums that are kept by the way agree with a full count.

@@ -7,6 +7,7 @@ import {
   readEmail,
   readPhone,
   type Likeness,
+  type NamesReason,
 } from '@murrabel/core/people'
 import { accountConnectorOf } from '../../connectors/index.ts'
 import type { Context } from '../../context.ts'
@@ -20,6 +21,7 @@ import {
   holdPeople,
   meetings,
   namesOf,
+  peopleToCompare,
   replaceProposals,
   sharedWays,
   speakers,
@@ -27,11 +29,17 @@ import {
   unmetPeople,
   type Meeting,
   type Met,
+  type NamedRow,
   type UnmetPerson,
 } from '../../store/queries/people/meeting.ts'
 import { join } from './joins.ts'
 
 const peopleAtOnce = 500
+const comparedAtOnce = 30_000
+/** Between them somebody may join or part people. */
+const storedAtOnce = 2000
+const namesAtOnce = 10_000
+const pairsAtOnce = 1000
 /** A key that more people share tells nobody from anybody. */
 const mostUnderKey = 20
 /** Of what somebody said, so many of the latest entries are compared. */
@@ -53,76 +61,144 @@ export async function askAllToMeet({ db, due }: Pick<Context, 'db' | 'due'>): Pr
 
 /**
  * Reads people who are new, or called or reached otherwise: the names, handles, addresses and numbers by which they are found;
- * joins those who share an address or number, which is certain; proposes those who are alike. A step a transaction.
+ * joins those who share an address or number, which is certain. Then compares them with the others, and proposes those who are
+ * alike. A step a transaction; what was read and not compared is compared by whoever takes the work up.
  */
 export async function meetPeople({ db, live }: Parts, { id: brandId, signal }: Piece): Promise<WorkOutcome> {
-  const tooCommon = await commonWords(db, { brandId, ...common })
-  for (;;) {
+  for (let met = peopleAtOnce; met === peopleAtOnce;) {
     signal.throwIfAborted()
-    const met = await db.inTransaction(async (tx) => {
+    met = await db.inTransaction(async (tx) => {
       await holdPeople(db, brandId, tx)
       const people = await unmetPeople(db, { brandId, limit: peopleAtOnce }, tx)
-      if (people.length) await meet({ db, brandId, tooCommon }, people, tx)
+      if (people.length) await meet({ db, brandId }, people, tx)
       return people.length
     })
     if (met) await live.tell(brandId, { kind: 'people' })
-    if (met < peopleAtOnce) return 'done'
   }
+  const tooCommon = await commonWords(db, { brandId, ...common })
+  let next = whoIsAlike(db, { brandId, after: 0 })
+  for (;;) {
+    signal.throwIfAborted()
+    const { people, alike } = await next
+    if (!people.length) break
+    // Names are compared while what others said is looked at.
+    next = whoIsAlike(db, { brandId, after: people.at(-1)! })
+    // Met where it is waited for, if it is.
+    next.catch(() => {})
+    await propose({ db, live, signal }, { brandId, people, alike, tooCommon })
+  }
+  return 'done'
 }
 
 async function meet(
-  { db, brandId, tooCommon }: Pick<Context, 'db'> & { brandId: number; tooCommon: ReadonlySet<string> },
+  { db, brandId }: Pick<Context, 'db'> & { brandId: number },
   unmet: readonly UnmetPerson[],
   tx: Tx,
 ): Promise<void> {
-  const people = unmet.map(({ id }) => id)
   await storeMet(db, { brandId, met: unmet.map(metOf) }, tx)
-  const same = await sharedWays(db, { brandId, people }, tx)
+  const same = await sharedWays(db, { brandId, people: unmet.map(({ id }) => id) }, tx)
   await join(
     db,
     { brandId, actor: 'system' },
     same.map(({ one, other, kind, value }) => ({ one, other, reasons: [{ kind, value }] })),
     tx,
   )
-  const proposals = await proposalsAmong(
-    { db, tooCommon },
-    await meetings(db, { brandId, people, most: mostUnderKey }, tx),
-    tx,
-  )
-  await replaceProposals(db, { brandId, people, proposals }, tx)
 }
 
-/** Of people who met, those who may be the same: their names are looked at first, what they said only where those are alike. */
+/** People who are compared together, and those whose names are like theirs. */
+interface Looked {
+  people: number[]
+  alike: Alike[]
+}
+
+/** The next who are to be compared; nothing is held meanwhile. */
+async function whoIsAlike(
+  db: Context['db'],
+  { brandId, after }: { brandId: number; after: number },
+): Promise<Looked> {
+  const people = await peopleToCompare(db, { brandId, after, limit: comparedAtOnce })
+  if (!people.length) return { people, alike: [] }
+  return { people, alike: await alikeAmong(db, await meetings(db, { brandId, people, most: mostUnderKey })) }
+}
+
+/** Of people whose names are alike, those who may be the same; stored by parts. */
+async function propose(
+  { db, live, signal }: Pick<Context, 'db' | 'live'> & Pick<Piece, 'signal'>,
+  { brandId, people, alike, tooCommon }: Looked & { brandId: number; tooCommon: ReadonlySet<string> },
+): Promise<void> {
+  const proposals: Proposed[] = []
+  for (const part of partsOf(alike, pairsAtOnce)) {
+    signal.throwIfAborted()
+    proposals.push(...(await proposalsAmong({ db, tooCommon }, part)))
+  }
+  for (const part of partsOf(people, storedAtOnce)) {
+    const own = new Set(part)
+    await db.inTransaction(async (tx) => {
+      await holdPeople(db, brandId, tx)
+      const theirs = proposals.filter(({ one, other }) => own.has(one) || own.has(other))
+      await replaceProposals(db, { brandId, people: part, proposals: theirs }, tx)
+    })
+    await live.tell(brandId, { kind: 'people' })
+  }
+}
+
+const partsOf = <T>(all: readonly T[], size: number): T[][] =>
+  Array.from({ length: Math.ceil(all.length / size) }, (_, i) => all.slice(i * size, (i + 1) * size))
+
+type Proposed = Likeness & { one: number; other: number }
+/** Two whose names are alike. */
+interface Alike {
+  one: NamedRow
+  other: NamedRow
+  names: NamesReason
+  bearers: number
+}
+
+/** Of people who met, those with names that are alike. */
+async function alikeAmong(db: Context['db'], met: readonly Meeting[]): Promise<Alike[]> {
+  const named = new Map<number, NamedRow>()
+  const ids = [...new Set(met.flatMap(({ one, other }) => [one, other]))]
+  for (const part of partsOf(ids, namesAtOnce))
+    for (const each of await namesOf(db, part)) named.set(each.id, each)
+  const alike: Alike[] = []
+  for (const part of partsOf(met, pairsAtOnce)) {
+    for (const { one: a, other: b, bearers } of part) {
+      const [one, other] = [named.get(a), named.get(b)]
+      // Who is one already is not proposed; who is to be read again will meet them then.
+      if (!one || !other || one.shownAs === other.shownAs || one.unmet || other.unmet) continue
+      const names = closestNames(one, other)
+      if (names.likeness >= likeNames) alike.push({ one, other, names, bearers })
+    }
+    // Whatever else this process does comes in between.
+    await new Promise((resolve) => setImmediate(resolve))
+  }
+  return alike
+}
+
+/** What they said is looked at only where names are alike. */
 async function proposalsAmong(
   { db, tooCommon }: Pick<Context, 'db'> & { tooCommon: ReadonlySet<string> },
-  met: readonly Meeting[],
-  tx: Tx,
-): Promise<(Likeness & { one: number; other: number })[]> {
-  const idsOf = (pairs: readonly { one: number; other: number }[]) => [
-    ...new Set(pairs.flatMap(({ one, other }) => [one, other])),
-  ]
-  const named = new Map((await namesOf(db, idsOf(met), tx)).map((each) => [each.id, each]))
-  const alike = met
-    .map((pair) => ({ ...pair, names: closestNames(named.get(pair.one)!, named.get(pair.other)!) }))
-    .filter(({ names }) => names.likeness >= likeNames)
-  const said = await speakers(
-    db,
-    { people: idsOf(alike), entries: entriesCompared, letters: lettersOfTopic, without: tooCommon },
-    tx,
-  )
-  const comparable = new Map(
+  alike: readonly Alike[],
+): Promise<Proposed[]> {
+  const said = await speakers(db, {
+    people: [...new Set(alike.flatMap(({ one, other }) => [one.id, other.id]))],
+    entries: entriesCompared,
+    letters: lettersOfTopic,
+    without: tooCommon,
+  })
+  const spoken = new Map(
     said.map(({ id, places, said: latest }) => [
       id,
-      {
-        ...named.get(id)!,
-        places,
-        topics: latest.flatMap(({ at, words }) => words.map((word) => ({ word, at }))),
-      },
+      { places, topics: latest.flatMap(({ at, words }) => words.map((word) => ({ word, at }))) },
     ]),
   )
   return alike.flatMap(({ one, other, names, bearers }) => {
-    const found = likenessOf(comparable.get(one)!, comparable.get(other)!, { names, bearers })
-    return found ? [{ one, other, ...found }] : []
+    const found = likenessOf(
+      { ...one, ...spoken.get(one.id)! },
+      { ...other, ...spoken.get(other.id)! },
+      { names, bearers },
+    )
+    return found ? [{ one: one.id, other: other.id, ...found }] : []
   })
 }
 

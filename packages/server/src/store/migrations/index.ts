@@ -62,6 +62,7 @@ import * as regroupedVisits from './0063-regrouped-visits.ts'
 import * as wordPrints from './0064-word-prints.ts'
 import * as outages from './0065-outages.ts'
 import * as drawn from './0066-drawn.ts'
+import * as peopleToCompare from './0067-people-to-compare.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -133,4 +134,5 @@ export const migrations = [
   { name: '0064-word-prints', ...wordPrints },
   { name: '0065-outages', ...outages },
   { name: '0066-drawn', ...drawn },
+  { name: '0067-people-to-compare', ...peopleToCompare },
 ]

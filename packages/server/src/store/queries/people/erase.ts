@@ -266,6 +266,7 @@ export async function erasePeople(
   await ofPeople('DELETE FROM person_tags WHERE person_id = ANY($1::bigint[])')
   await ofPeople('DELETE FROM person_keys WHERE person_id = ANY($1::bigint[])')
   await ofPeople('DELETE FROM person_proposals WHERE one = ANY($1::bigint[]) OR other = ANY($1::bigint[])')
+  await ofPeople('DELETE FROM people_to_compare WHERE person_id = ANY($1::bigint[])')
   await ofPeople('DELETE FROM person_apart WHERE one = ANY($1::bigint[]) OR other = ANY($1::bigint[])')
   await ofPeople(
     `UPDATE person_joins SET reasons = '[]' WHERE one = ANY($1::bigint[]) OR other = ANY($1::bigint[])`,

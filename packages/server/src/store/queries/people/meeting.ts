@@ -47,11 +47,13 @@ export const unmetPeople = (
     tx,
   )
 
-/** Brands with people who have not been read. */
+/** Brands with people who have not been read, or not compared. */
 export const brandsWithUnmet = async (db: Database): Promise<number[]> =>
-  (await db.rows<{ id: number }>('SELECT DISTINCT brand_id AS id FROM people WHERE unmet')).map(
-    ({ id }) => id,
-  )
+  (
+    await db.rows<{ id: number }>(
+      'SELECT brand_id AS id FROM people WHERE unmet UNION SELECT brand_id FROM people_to_compare',
+    )
+  ).map(({ id }) => id)
 
 export interface Met {
   personId: number
@@ -62,7 +64,7 @@ export interface Met {
   ways: readonly { kind: 'email' | 'phone'; value: string }[]
 }
 
-/** What was read of people: name (unless a colleague gave one), words, keys and ways. */
+/** What was read of people: name (unless a colleague gave one), words, keys and ways. They are to be compared then. */
 export async function storeMet(
   db: Database,
   { brandId, met }: { brandId: number; met: readonly Met[] },
@@ -75,6 +77,11 @@ export async function storeMet(
      FROM unnest($1::bigint[], $2::text[], $3::jsonb[]) AS n(id, name, words)
      WHERE p.id = n.id`,
     [met.map((m) => m.personId), met.map((m) => m.name), met.map((m) => JSON.stringify(m.words))],
+    tx,
+  )
+  await db.rows(
+    'INSERT INTO people_to_compare (brand_id, person_id) SELECT $1, unnest($2::bigint[]) ON CONFLICT DO NOTHING',
+    [brandId, met.map((m) => m.personId)],
     tx,
   )
   const keys = met.flatMap(({ personId, keys: own }) => own.map((key) => ({ key, personId })))
@@ -143,46 +150,77 @@ export interface Meeting {
   bearers: number
 }
 
-/** People who meet these under a key that few have; who is unread yet will meet them then. */
+/** People who were read and have not been compared, by number. */
+export const peopleToCompare = async (
+  db: Database,
+  { brandId, after = 0, limit }: { brandId: number; after?: number; limit: number },
+): Promise<number[]> =>
+  (
+    await db.rows<{ id: number }>(
+      'SELECT person_id AS id FROM people_to_compare WHERE brand_id = $1 AND person_id > $2 ORDER BY person_id LIMIT $3',
+      [brandId, after, limit],
+    )
+  ).map(({ id }) => id)
+
+/** So many people are looked up one by one; the keys of more are taken all at once. */
+export const fewPeople = 2000
+
+/** The people under each key of somebody: one index look-up a key. */
+const keysOneByOne = `JOIN LATERAL (
+       SELECT array_agg(m.person_id) AS ids
+       FROM (SELECT person_id FROM person_keys o WHERE o.brand_id = $1 AND o.key = k.key LIMIT $3 + 1) m
+     ) met ON cardinality(met.ids) <= $3`
+/** The same from all keys of the brand, put together once. */
+const keysAtOnce = `JOIN (
+       SELECT key, array_agg(person_id) AS ids FROM person_keys WHERE brand_id = $1
+       GROUP BY key HAVING count(*) BETWEEN 2 AND $3
+     ) met ON met.key = k.key`
+
+/**
+ * People who meet these under a key that few have. Who is compared after the last of these will meet them then.
+ *
+ * @param people in the order of their numbers
+ */
 export const meetings = (
   db: Database,
   { brandId, people, most }: { brandId: number; people: readonly number[]; most: number },
-  tx?: Tx,
 ): Promise<Meeting[]> =>
   db.rows<Meeting>(
     `SELECT least(k.person_id, o.person_id) AS one, greatest(k.person_id, o.person_id) AS other, min(cardinality(met.ids)) AS bearers
      FROM person_keys k
-     JOIN LATERAL (
-       SELECT array_agg(m.person_id) AS ids
-       FROM (SELECT person_id FROM person_keys o WHERE o.brand_id = $1 AND o.key = k.key LIMIT $3 + 1) m
-     ) met ON cardinality(met.ids) <= $3
+     ${people.length > fewPeople ? keysAtOnce : keysOneByOne}
      CROSS JOIN unnest(met.ids) AS o(person_id)
-     JOIN people a ON a.id = k.person_id
-     JOIN people b ON b.id = o.person_id AND b.shown_as <> a.shown_as AND NOT b.unmet
      WHERE k.brand_id = $1 AND k.person_id = ANY($2::bigint[]) AND o.person_id <> k.person_id
+       AND NOT EXISTS (
+         SELECT 1 FROM people_to_compare c
+         WHERE c.brand_id = $1 AND c.person_id = o.person_id AND c.person_id > $4
+       )
        AND NOT EXISTS (
          SELECT 1 FROM person_apart x
          WHERE x.one = least(k.person_id, o.person_id) AND x.other = greatest(k.person_id, o.person_id)
        )
      GROUP BY 1, 2`,
-    [brandId, people, most],
-    tx,
+    [brandId, people, most, people.at(-1) ?? 0],
   )
 
-/** What people are called and known by. */
-export const namesOf = (
-  db: Database,
-  people: readonly number[],
-  tx?: Tx,
-): Promise<{ id: number; name: string; handles: string[] }[]> =>
-  db.rows<{ id: number; name: string; handles: string[] }>(
-    `SELECT p.id, p.name,
+export interface NamedRow {
+  id: number
+  name: string
+  handles: string[]
+  shownAs: number
+  /** Not read yet as they are now. */
+  unmet: boolean
+}
+
+/** What people are called and known by, and as whom they are shown. */
+export const namesOf = (db: Database, people: readonly number[]): Promise<NamedRow[]> =>
+  db.rows<NamedRow>(
+    `SELECT p.id, p.name, p.shown_as AS "shownAs", p.unmet,
        ARRAY(SELECT handle FROM accounts a WHERE a.person_id = p.id AND handle IS NOT NULL)
          || ARRAY(SELECT value FROM person_ways w WHERE w.person_id = p.id AND w.kind = 'email') AS handles
      FROM people p
      WHERE p.id = ANY($1::bigint[])`,
     [people],
-    tx,
   )
 
 export interface Speaker {
@@ -205,7 +243,6 @@ export const speakers = (
     letters,
     without,
   }: { people: readonly number[]; entries: number; letters: number; without: ReadonlySet<string> },
-  tx?: Tx,
 ): Promise<Speaker[]> =>
   db.rows<Speaker>(
     `SELECT p.id, coalesce(said.places, '{}') AS places, coalesce(said.said, '[]') AS said
@@ -222,7 +259,6 @@ export const speakers = (
        ) e
      ) said ON true`,
     [people, entries, letters, [...without]],
-    tx,
   )
 
 /** Words that are too common to tell an occasion: those of more than a share of what was said last. */
@@ -241,7 +277,7 @@ export const commonWords = async (
   return new Set(rows.map(({ word }) => word))
 }
 
-/** Puts what is proposed of these people in the place of what was. */
+/** Puts what is proposed of these people in the place of what was: they have been compared. Who was erased meanwhile is not named. */
 export async function replaceProposals(
   db: Database,
   {
@@ -262,7 +298,9 @@ export async function replaceProposals(
   )
   await db.rows(
     `INSERT INTO person_proposals (brand_id, one, other, likeness, reasons)
-     SELECT $1, * FROM unnest($2::bigint[], $3::bigint[], $4::real[], $5::jsonb[])
+     SELECT $1, n.* FROM unnest($2::bigint[], $3::bigint[], $4::real[], $5::jsonb[]) AS n(one, other, likeness, reasons)
+     JOIN people a ON a.id = n.one AND a.erased_at IS NULL
+     JOIN people b ON b.id = n.other AND b.erased_at IS NULL
      ON CONFLICT (one, other) DO UPDATE SET likeness = excluded.likeness, reasons = excluded.reasons`,
     [
       brandId,
@@ -271,6 +309,11 @@ export async function replaceProposals(
       proposals.map((p) => p.likeness),
       proposals.map((p) => JSON.stringify(p.reasons)),
     ],
+    tx,
+  )
+  await db.rows(
+    'DELETE FROM people_to_compare WHERE brand_id = $1 AND person_id = ANY($2::bigint[])',
+    [brandId, people],
     tx,
   )
 }
