@@ -1,5 +1,6 @@
 import { expect, test, vi } from 'vitest'
 import { carriedOver } from '../src/firstScreen/carryOver.ts'
+import { knownOfPage } from '../src/firstScreen/knownOfPage.ts'
 
 const screen = (rows: readonly string[]) =>
   `<form><input type="search" value=""></form><div class="box">${rows
@@ -72,4 +73,11 @@ test('keys that were pressed are pressed then, in their order', () => {
   over(() => (window.early = { acted: null, keys: ['j', 'j', 'f'] }), ['one'])
   removeEventListener('keydown', listen)
   expect(heard).toEqual(['j', 'j', 'f'])
+})
+
+test('what a page came with is taken out of it', () => {
+  document.body.innerHTML = '<script id="known" type="application/json">{"/api/brand":{"id":1}}</script>'
+  expect(knownOfPage()).toEqual({ '/api/brand': { id: 1 } })
+  expect(document.body.innerHTML).toBe('')
+  expect(knownOfPage()).toBeNull()
 })

@@ -104,6 +104,35 @@ test('work that stops between reading and comparing is taken up where it was', a
   expect(await brandsWithUnmet(db)).toEqual([])
 })
 
+test('work that is stopped while the database goes away ends as stopped, and leaves no failure behind', async () => {
+  await addPeople(['Perrin Oakes', 'Perin Oakes'])
+  await meet()
+  await db.rows('INSERT INTO people_to_compare (brand_id, person_id) SELECT brand_id, id FROM people')
+  const unmet: unknown[] = []
+  const note = (error: unknown) => void unmet.push(error)
+  process.on('unhandledRejection', note)
+  // Nobody is unread, what comes next fails, and the work is told to stop.
+  const away = Object.assign(Object.create(db) as Database, {
+    rows: async (sql: string, ...rest: [unknown[]?]) => {
+      if (sql.includes('FROM people_to_compare')) throw new Error('away')
+      return db.rows(sql, ...rest)
+    },
+  })
+  const stopping = new AbortController()
+  stopping.signal.throwIfAborted = () => {
+    if (stopping.signal.aborted) throw new Error('stopped')
+    stopping.abort()
+  }
+  const work = meetPeople(
+    { db: away, live: { tell: async () => {} } } as never,
+    loosePiece(brandId, { signal: stopping.signal }),
+  )
+  await expect(work).rejects.toThrow('stopped')
+  await new Promise((resolve) => setImmediate(resolve))
+  process.off('unhandledRejection', note)
+  expect(unmet).toEqual([])
+})
+
 test('of somebody who was erased while they were compared nothing is stored', async () => {
   const [a, b, c] = (await addPeople(['Perrin Oakes', 'Perin Oakes', 'P. Oakes'])) as [number, number, number]
   await db.rows('UPDATE people SET erased_at = now() WHERE id = $1', [b])

@@ -76,18 +76,22 @@ export async function meetPeople({ db, live }: Parts, { id: brandId, signal }: P
     if (met) await live.tell(brandId, { kind: 'people' })
   }
   const tooCommon = await commonWords(db, { brandId, ...common })
-  let next = whoIsAlike(db, { brandId, after: 0 })
+  let next = lookAhead(db, { brandId, after: 0 })
   for (;;) {
     signal.throwIfAborted()
     const { people, alike } = await next
-    if (!people.length) break
+    if (!people.length) return 'done'
     // Names are compared while what others said is looked at.
-    next = whoIsAlike(db, { brandId, after: people.at(-1)! })
-    // Met where it is waited for, if it is.
-    next.catch(() => {})
+    next = lookAhead(db, { brandId, after: people.at(-1)! })
     await propose({ db, live, signal }, { brandId, people, alike, tooCommon })
   }
-  return 'done'
+}
+
+/** What fails is met where it is waited for, if it is. */
+function lookAhead(...of: Parameters<typeof whoIsAlike>): Promise<Looked> {
+  const looking = whoIsAlike(...of)
+  looking.catch(() => {})
+  return looking
 }
 
 async function meet(
