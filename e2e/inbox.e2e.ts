@@ -301,7 +301,9 @@ test('a new entry appears by itself', async ({ page }) => {
     name: 'Hester Quill',
     content: 'Did anybody find a small blue teddy called Herring?',
   })
-  await expect(page.getByRole('listitem').filter({ hasText: 'Hester Quill' })).toBeVisible({ timeout: 2000 })
+  await expect(page.getByRole('listitem').filter({ hasText: 'Hester Quill' })).toBeVisible({
+    timeout: 10_000,
+  })
   expect(await settledCount(page, (n) => n === before + 1)).toBe(before + 1)
 })
 

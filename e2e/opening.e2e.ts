@@ -37,16 +37,26 @@ for (const [section, path, shown] of [
     expect(bytes / 1000).toBeLessThan(most)
   })
 
-/** With every frame: how many rows stand there, and whether the application is there yet. */
-const watchFrames = () => {
-  const frames: { rows: number; drawn: boolean }[] = []
-  Object.assign(window, { frames })
+interface Watched {
+  /** With every frame: how many rows stand there, and whether the application is not there yet. */
+  frames: { rows: number; drawn: boolean }[]
+  /** What was clicked in the first frame that had it. */
+  third: { thread: string | undefined; drawn: boolean } | null
+}
+
+/** Runs in the page before anything else: a click from outside would come too late where the machine is busy. */
+const clickTheThird = () => {
+  const watched: Watched = { frames: [], third: null }
+  Object.assign(window, { watched })
   const look = () => {
     const app = document.getElementById('app')
-    frames.push({
-      rows: document.querySelectorAll('[data-thread]').length,
-      drawn: app !== null && !('__vue_app__' in app),
-    })
+    const rows = document.querySelectorAll<HTMLElement>('[data-thread]')
+    const drawn = app !== null && !('__vue_app__' in app)
+    watched.frames.push({ rows: rows.length, drawn })
+    if (!watched.third && rows[2] && 'early' in window) {
+      watched.third = { thread: rows[2].dataset.thread, drawn }
+      rows[2].click()
+    }
     requestAnimationFrame(look)
   }
   look()
@@ -57,25 +67,17 @@ test('a slow machine shows the list at once, and never without rows again; what 
   context,
 }) => {
   await signIn(page, 'tamsin')
-  await page.addInitScript(watchFrames)
+  await page.addInitScript(clickTheThird)
   const session = await context.newCDPSession(page)
   await session.send('Emulation.setCPUThrottlingRate', { rate: 6 })
   await page.goto(`${address}/inbox?state=any&given=anybody&time=all&order=newest`, { waitUntil: 'commit' })
-  const third = await page.waitForFunction(() => {
-    const app = document.getElementById('app')!
-    const row = document.querySelectorAll<HTMLElement>('[data-thread]')[2]
-    if (!row || !('early' in window)) return null
-    const before = !('__vue_app__' in app)
-    row.click()
-    return { thread: row.dataset.thread, before }
-  })
-  const { thread, before } = (await third.jsonValue())!
-  expect(before).toBe(true)
+  const watched = () => page.evaluate(() => (window as unknown as { watched: Watched }).watched)
+  await expect.poll(async () => (await watched()).third).not.toBeNull()
+  const { thread, drawn } = (await watched()).third!
+  expect(drawn).toBe(true)
   await expect(page).toHaveURL(new RegExp(`/inbox/${thread}\\b`))
   await expect(page.locator(`[data-thread="${thread}"][aria-current="true"]`)).toBeVisible()
-  const frames = await page.evaluate(
-    () => (window as unknown as { frames: { rows: number; drawn: boolean }[] }).frames,
-  )
+  const { frames } = await watched()
   const first = frames.findIndex(({ rows }) => rows > 0)
   expect(frames[first]!.drawn).toBe(true)
   expect(frames.at(-1)!.drawn).toBe(false)

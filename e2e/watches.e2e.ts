@@ -78,7 +78,7 @@ test('feeds come from a list, and open networks are searched for what the watche
   for (const name of ['Skimmer', 'Framelet', 'Reelbarn', 'Talkstead'])
     await page.getByRole('button', { name: `Search ${name}` }).click()
   await expect(page.getByTestId('status').filter({ hasText: /^connected$/ })).toHaveCount(before + 9, {
-    timeout: 30_000,
+    timeout: 60_000,
   })
   await accessible(page)
 })
@@ -144,7 +144,7 @@ test('the traps of a name are tuned away by marks and proposals, and nothing tha
         const texts = await textsOf(page, `watch=${id}&time=all`)
         return written.filter((each) => texts.some((text) => text.includes(each))).length
       },
-      { timeout: 40_000 },
+      { timeout: 60_000 },
     )
     .toBe(written.length)
   const before = await textsOf(page, `watch=${id}&time=last-90`)
@@ -180,7 +180,7 @@ test('the traps of a name are tuned away by marks and proposals, and nothing tha
   await expect(page.locator('.watch-sheet')).toBeHidden()
   await expect
     .poll(async () => (await textsOf(page, `watch=${id}&time=last-90`)).filter(isTrap).length, {
-      timeout: 20_000,
+      timeout: 60_000,
     })
     .toBe(0)
   const after = await textsOf(page, `watch=${id}&time=last-90`)
@@ -343,7 +343,7 @@ test('an alert is tried on the past, saved, tells by mail and by its feed, once'
       name,
       content: 'What a lovely crossing on the Storm Petrel, the kind crew made our day!',
     })
-  await expect.poll(async () => (await mails()).length, { timeout: 40_000 }).toBe(1)
+  await expect.poll(async () => (await mails()).length, { timeout: 60_000 }).toBe(1)
   const [mail] = await mails()
   expect(mail!.to).toEqual(['tamsin@skerrivane.example'])
   expect(mail!.text).toContain(`${address}/watch?`)
@@ -409,7 +409,7 @@ test('ten corrections teach: the figures of what was learnt are shown', async ({
   await expect(page.getByTestId('learning')).toContainText(
     /\d+ of \d+ later readings right, \d+ without it|\d+ are needed to see what learning would break/,
     {
-      timeout: 20_000,
+      timeout: 60_000,
     },
   )
   // A doubt is settled, taken back, and settled again.

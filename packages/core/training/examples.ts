@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { conceptFinder, isOfConcepts, plainConcepts } from '../src/meaning/concepts.ts'
 import { featuresOf, wordContexts, wordPlaces, type Feature } from '../src/meaning/features.ts'
 import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model.ts'
 import { tokensOf } from '../src/meaning/tokens.ts'
@@ -16,11 +17,51 @@ export interface Vectors {
   at: Map<string, number>
   /** Unit length, weighed by how much a word of its frequency tells. */
   values: Float32Array
+  /** The number of the concept of each word; -1 for none. */
+  concepts: number[]
 }
 
 const file = (name: string) => fileURLToPath(new URL(`vectors/${name}`, import.meta.url))
 
-function englishVectors(): Vectors {
+const columns = ['en', 'fr', 'es', 'de']
+
+/** The lines of `glosses.txt`: words that mean the same, by language. */
+const readGlosses = (): string[][][] =>
+  readFileSync(file('glosses.txt'), 'utf8')
+    .trim()
+    .split('\n')
+    .map((line) =>
+      line.split('|').map((part) =>
+        part
+          .trim()
+          .split(/\s+/)
+          .filter((word) => !word.includes('-')),
+      ),
+    )
+
+/** Names of all concepts, by their numbers: those of no line, then the first English word of each line. */
+export const conceptNames = (): string[] => [
+  ...new Set([...plainConcepts, ...readGlosses().map((line) => line[0]![0]!)]),
+]
+
+/** What words mean by the first line they stand in. */
+function conceptsOf(words: readonly string[], glosses: readonly string[][][], language: string) {
+  const column = columns.indexOf(language)
+  const lines = new Map<string, number>()
+  glosses.forEach((line, i) => {
+    for (const word of line[column]!) if (!lines.has(word)) lines.set(word, i)
+  })
+  const find = wordFinder(lines, language)
+  const numbers = new Map(conceptNames().map((name, i) => [name, i]))
+  return words.map((word) => {
+    const line = find(word)
+    return line < 0 ? -1 : numbers.get(glosses[line]![0]![0]!)!
+  })
+}
+
+type WordsOnly = Omit<Vectors, 'concepts'>
+
+function englishVectors(): WordsOnly {
   const words = readFileSync(file('en.words'), 'utf8').split('\n')
   const bytes = new Int8Array(readFileSync(file('en.bin')))
   const values = new Float32Array(bytes.length)
@@ -34,7 +75,7 @@ function englishVectors(): Vectors {
 }
 
 /** A word that the vectors lack means what is between the words that `aliases.txt` writes beside it. */
-function withAliases(words: string[], values: Float32Array): Vectors {
+function withAliases(words: string[], values: Float32Array): WordsOnly {
   const at = new Map(words.map((word, i) => [word, i]))
   const added: number[] = []
   for (const line of readFileSync(file('aliases.txt'), 'utf8').trim().split('\n')) {
@@ -48,18 +89,14 @@ function withAliases(words: string[], values: Float32Array): Vectors {
   return { words: [...at.keys()], at, values: Float32Array.from([...values, ...added]) }
 }
 
-const columns = ['en', 'fr', 'es', 'de']
-
 /** Words of another language mean what the English word beside them means; one that means several, their middle. */
-function glossedVectors(language: string, english: Vectors): Vectors {
+function glossedVectors(language: string, english: WordsOnly, glosses: readonly string[][][]): WordsOnly {
   const column = columns.indexOf(language)
   const meanings = new Map<string, number[]>()
-  for (const line of readFileSync(file('glosses.txt'), 'utf8').trim().split('\n')) {
-    const parts = line.split('|').map((part) => part.trim().split(/\s+/))
-    const meaning = english.at.get(parts[0]![0]!)
+  for (const line of glosses) {
+    const meaning = english.at.get(line[0]![0]!)
     if (meaning === undefined) continue
-    for (const word of parts[column]!)
-      if (!word.includes('-')) meanings.set(word, [...(meanings.get(word) ?? []), meaning])
+    for (const word of line[column]!) meanings.set(word, [...(meanings.get(word) ?? []), meaning])
   }
   const words = [...meanings.keys()].sort()
   const values = new Float32Array(words.length * dimensions)
@@ -74,8 +111,10 @@ function glossedVectors(language: string, english: Vectors): Vectors {
 
 /** What the words of a language mean, in one space for all languages. */
 export function readVectors(language: string): Vectors {
+  const glosses = readGlosses()
   const english = englishVectors()
-  return language === 'en' ? english : glossedVectors(language, english)
+  const own = language === 'en' ? english : glossedVectors(language, english, glosses)
+  return { ...own, concepts: conceptsOf(own.words, glosses, language) }
 }
 
 /** Names that occur in fewer texts are chance. */
@@ -84,15 +123,20 @@ const leastTexts = 2
 /** A feature of one language. */
 const ownKey = (language: string, name: string) => `${language}\n${name}`
 
-/** How a text is built and what the lists say is weighed alike in all languages; words and pairs of words are each language's own. */
-const keysOf = (language: string, { name, first }: Feature) =>
-  first === undefined ? [name] : [ownKey(language, name)]
+/**
+ * How a text is built, what the lists say and what words mean is weighed alike in all languages; words and pairs of words are
+ * each language's own.
+ */
+const keyOf = (language: string, { name, first }: Feature) =>
+  first === undefined || isOfConcepts(name) ? name : ownKey(language, name)
 
 export interface Examples {
   examples: Example[]
   features: number
   /** Numbers of features by key. */
   numbers: Map<string, number>
+  /** Of each text. */
+  concepts: ReadonlySet<number>[]
 }
 
 /**
@@ -104,18 +148,26 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
   const languages = [...new Set(lessons.map(({ language }) => language))]
   const vectors = new Map(languages.map((l) => [l, readVectors(l)]))
   const finders = new Map([...vectors].map(([l, { at }]) => [l, wordFinder(at, l)]))
+  const names = conceptNames()
+  const conceptFinders = new Map(
+    [...vectors].map(([l, { concepts }]) => [l, conceptFinder(finders.get(l)!, concepts)]),
+  )
   const read = lessons.map((lesson, i) => {
     const { text, language } = lesson
     const tokens = tokensOf(text, language)
     // Half of the texts do without their kind, so that a reader who does not know it loses little.
     const kind = i % 2 ? lesson.kind : undefined
     const lists = readByLists(text, { language })
-    const features = featuresOf(text, tokens, lists, kind).flatMap((feature) =>
-      keysOf(language, feature).map((key) => ({ key, value: feature.value })),
-    )
+    const conceptOf = conceptFinders.get(language)!
+    const concepts = tokens.tokens.map(({ key }) => conceptOf(key))
+    const features = featuresOf({ text, read: tokens, lists, kind, concepts }, names).map((feature) => ({
+      key: keyOf(language, feature),
+      value: feature.value,
+    }))
     const find = finders.get(language)!
     return {
       features,
+      concepts: new Set(concepts.filter((each) => each >= 0)),
       places: wordPlaces(tokens),
       words: tokens.tokens.map(({ key }) => find(key)),
       language,
@@ -154,7 +206,7 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
       weight: weights[n],
     }
   })
-  return { examples, numbers, features: dense + kept.length }
+  return { examples, numbers, features: dense + kept.length, concepts: read.map(({ concepts }) => concepts) }
 }
 
 /**
@@ -176,20 +228,21 @@ function weightsByLists(read: readonly { language: string; listsRight: boolean }
   })
 }
 
-/** The features a language knows, by name, with their weights. */
-export function weightsOfLanguage(
+/**
+ * Features by name, with their weights.
+ *
+ * @param language whose own they are; null for those that all languages share
+ */
+export function weightsBy(
   { numbers }: Examples,
   weights: Float64Array,
-  language: string,
+  language: string | null,
 ): Map<string, Float64Array> {
   const found = new Map<string, Float64Array>()
   for (const [key, number] of numbers) {
     const [first, second] = key.split('\n') as [string, string?]
-    if (second !== undefined && first !== language) continue
-    const name = second ?? first
-    const sum = found.get(name) ?? new Float64Array(outputs)
-    for (let k = 0; k < outputs; k++) sum[k]! += weights[number * outputs + k]!
-    found.set(name, sum)
+    if ((second === undefined ? null : first) !== language) continue
+    found.set(second ?? first, weights.subarray(number * outputs, (number + 1) * outputs))
   }
   return found
 }

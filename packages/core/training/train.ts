@@ -1,8 +1,16 @@
 import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { wordContexts } from '../src/meaning/features.ts'
-import { outputs, sentiments, wishes, type ModelFile } from '../src/meaning/model.ts'
-import { buildExamples, dimensions, readVectors, weightsOfLanguage, type Vectors } from './examples.ts'
+import {
+  outputs,
+  sentiments,
+  wishes,
+  type ModelFile,
+  type SharedFile,
+  type WeightsFile,
+} from '../src/meaning/model.ts'
+import { copiesOf } from './copies.ts'
+import { buildExamples, conceptNames, dimensions, readVectors, weightsBy, type Vectors } from './examples.ts'
 import { fit } from './fit.ts'
 import { answerRight, figuresOf, heldBack, temperatureOf } from './measure.ts'
 import { readTexts, trainedLanguages } from './readTexts.ts'
@@ -39,8 +47,11 @@ function leansOf(vectors: Vectors, weights: Float64Array): { leans: Int8Array; l
 
 const lessons = languages.flatMap((language) => readTexts(language))
 const built = buildExamples(lessons)
-const everything = heldBack(built.examples, lessons, built.features)
+const copies = copiesOf(built.concepts, lessons)
+console.log(`${copies.size} texts say what one of another language and trade says`)
+const everything = heldBack(built.examples, lessons, built.features, copies)
 const weights = process.argv.includes('--measure') ? null : fit(built.examples, built.features)
+if (weights) writeShared(weights)
 
 for (const language of languages) {
   const of = everything.lessons.flatMap((lesson, i) => (lesson.language === language ? [i] : []))
@@ -71,29 +82,50 @@ for (const language of languages) {
   console.log(`  wants an answer: right ${answerRight(logits, held).toFixed(3)}`)
 }
 
-/** @returns how many features it has */
+/** @param language whose own weights are asked for; null for those that all share */
+function weightsFile(weights: Float64Array, language: string | null): WeightsFile & { count: number } {
+  const features = weightsBy(built, weights, language)
+  const own = [...features.values()].flatMap((each) => [...each])
+  const weightScale = Number(
+    (own.reduce((most, x) => Math.max(most, Math.abs(x)), 0) / 32_767).toPrecision(6),
+  )
+  return {
+    features: [...features.keys()].join('\t'),
+    weights: base64(Int16Array.from(own, (x) => Math.round(x / weightScale))),
+    weightScale,
+    count: features.size,
+  }
+}
+
+function write(name: string, file: object): void {
+  const target = new URL(`../src/meaning/models/${name}.json`, import.meta.url)
+  writeFileSync(fileURLToPath(target), JSON.stringify(file))
+}
+
+function writeShared(weights: Float64Array): void {
+  const { count, ...file } = weightsFile(weights, null)
+  const concepts = conceptNames().join(' ')
+  write('shared', { ...file, concepts } satisfies SharedFile)
+  console.log(`${count} features are the same in all languages`)
+}
+
+/** @returns how many features of its own it has */
 function writeModel(
   language: string,
   weights: Float64Array,
   temperatures: ModelFile['temperatures'],
 ): number {
-  const features = weightsOfLanguage(built, weights, language)
-  const own = [...features.values()].flatMap((each) => [...each])
-  const weightScale = Number(
-    (own.reduce((most, x) => Math.max(most, Math.abs(x)), 0) / 32_767).toPrecision(6),
-  )
+  const { count, ...own } = weightsFile(weights, language)
   const vectors = readVectors(language)
   const { leans, leanScales } = leansOf(vectors, weights)
   const file: ModelFile = {
-    features: [...features.keys()].join('\t'),
-    weights: base64(Int16Array.from(own, (x) => Math.round(x / weightScale))),
-    weightScale,
+    ...own,
     words: vectors.words.join(' '),
     leans: base64(leans),
     leanScales,
+    conceptOfWord: base64(Int16Array.from(vectors.concepts)),
     temperatures,
   }
-  const target = new URL(`../src/meaning/models/${language}.json`, import.meta.url)
-  writeFileSync(fileURLToPath(target), JSON.stringify(file))
-  return features.size
+  write(language, file)
+  return count
 }

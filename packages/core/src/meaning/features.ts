@@ -1,4 +1,5 @@
 import type { ListReading } from '../sentiment/lists/readByLists.ts'
+import { conceptFeature, conceptsFeature } from './concepts.ts'
 import type { Token, Tokens } from './tokens.ts'
 
 /** What a text may be; a model is told it where it is known. */
@@ -32,18 +33,35 @@ export interface FeatureTaker {
   word(key: string, at: number): void
   /** @param at the second token; the first is the one before, or `sentenceStart` */
   pair(first: string, second: string, at: number): void
+  /** What a word means, whatever language it is of. */
+  concept(concept: number, denied: boolean, at: number, value: number): void
+  /** Two of them near each other in a sentence. */
+  concepts(first: number, second: number, tokens: readonly [number, number], value: number): void
   /** A property of the whole text. */
   whole(name: string, value: number): void
 }
 
+/** What a text's features are taken from. */
+export interface FeatureSource {
+  text: string
+  read: Tokens
+  lists: ListReading
+  kind: TextKind | undefined
+  /** The concept of each token; -1 for none. */
+  concepts: ArrayLike<number>
+}
+
+/** How much a concept counts, and two near each other, beside a word. */
+const conceptWeight = 0.9
+const conceptsWeight = 0.8
+/** Where a text has more concepts than this, each counts less, so that many that say little do not drown those that say much. */
+const usualConcepts = 16
+
 /**
- * Words, pairs of neighbours, what the word lists say, and how the text is built. Values are about 1, so that all are
- * weighed alike.
+ * Words, pairs of neighbours, what they mean, what the word lists say, and how the text is built. Values are about 1, so that
+ * all are weighed alike.
  */
-export function eachFeature(
-  { text, read, lists, kind }: { text: string; read: Tokens; lists: ListReading; kind: TextKind | undefined },
-  taker: FeatureTaker,
-): void {
+export function eachFeature({ text, read, lists, kind, concepts }: FeatureSource, taker: FeatureTaker): void {
   const { tokens, questions } = read
   for (let i = 0; i < tokens.length; i++) {
     const { key, sentence } = tokens[i]!
@@ -51,35 +69,60 @@ export function eachFeature(
     const before = i > 0 ? tokens[i - 1]! : null
     taker.pair(before?.sentence === sentence ? before.key : sentenceStart, key, i)
   }
+  addConcepts(taker, tokens, concepts)
   addLists(taker, lists, read)
   addBuild(taker, text, questions, tokens)
   if (kind) taker.whole(`kind=${kind}`, 1)
 }
 
-/** The features by name, each once. */
-export function featuresOf(
-  text: string,
-  read: Tokens,
-  lists: ListReading,
-  kind: TextKind | undefined,
-): Feature[] {
+/** The features by name, each once. @param names of the concepts */
+export function featuresOf(source: FeatureSource, names: readonly string[]): Feature[] {
   const found = new Map<string, Feature>()
   const put = (feature: Feature) => void (found.has(feature.name) || found.set(feature.name, feature))
-  eachFeature(
-    { text, read, lists, kind },
-    {
-      word: (key, at) => put({ name: key, value: 1, first: at, last: at }),
-      pair: (first, second, at) =>
-        put({
-          name: `${first} ${second}`,
-          value: 1,
-          first: first === sentenceStart ? at : at - 1,
-          last: at,
-        }),
-      whole: (name, value) => put({ name, value }),
-    },
-  )
+  eachFeature(source, {
+    word: (key, at) => put({ name: key, value: 1, first: at, last: at }),
+    pair: (first, second, at) =>
+      put({
+        name: `${first} ${second}`,
+        value: 1,
+        first: first === sentenceStart ? at : at - 1,
+        last: at,
+      }),
+    concept: (concept, denied, at, value) =>
+      put({ name: conceptFeature(names[concept]!, denied), value, first: at, last: at }),
+    concepts: (first, second, [from, to], value) =>
+      put({ name: conceptsFeature(names[first]!, names[second]!), value, first: from, last: to }),
+    whole: (name, value) => put({ name, value }),
+  })
   return [...found.values()]
+}
+
+/** What words mean, alone and with the two before them: learnt from texts of all languages, and known in all. */
+function addConcepts(taker: FeatureTaker, tokens: readonly Token[], concepts: ArrayLike<number>): void {
+  let count = 0
+  for (let i = 0; i < tokens.length; i++) if (concepts[i]! >= 0) count++
+  const share = Math.min(1, Math.sqrt(usualConcepts / Math.max(1, count)))
+  const alone = conceptWeight * share
+  const together = conceptsWeight * share
+  let last = -1
+  let lastAt = -1
+  let before = -1
+  let beforeAt = -1
+  for (let i = 0; i < tokens.length; i++) {
+    const { denied, sentence } = tokens[i]!
+    const concept = concepts[i]!
+    if (concept < 0) continue
+    taker.concept(concept, denied, i, alone)
+    if (lastAt >= 0 && tokens[lastAt]!.sentence === sentence) {
+      taker.concepts(last, concept, [lastAt, i], together)
+      if (beforeAt >= 0 && tokens[beforeAt]!.sentence === sentence)
+        taker.concepts(before, concept, [beforeAt, i], together)
+    }
+    before = last
+    beforeAt = lastAt
+    last = concept
+    lastAt = i
+  }
 }
 
 /** What the lists say is trusted more the further it goes, and where all of it pulls one way. */

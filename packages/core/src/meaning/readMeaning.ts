@@ -9,6 +9,7 @@ import {
   heads,
   openModel,
   outputs,
+  scaleOf,
   sentiments,
   shares,
   weigh,
@@ -16,7 +17,7 @@ import {
   type Model,
   type Wish,
 } from './model.ts'
-import { modelFiles } from './models/index.ts'
+import { modelFiles, sharedWeights } from './models/index.ts'
 import { isDenial, tokensOf, type Token } from './tokens.ts'
 
 export interface MeaningOptions {
@@ -62,7 +63,7 @@ function modelOf(language: string): { code: string; model: Model } | null {
   const known = opened.get(code)
   if (known) return { code, model: known }
   if (!Object.hasOwn(modelFiles, code)) return null
-  const model = openModel(modelFiles[code]!, code)
+  const model = openModel(modelFiles[code]!, sharedWeights, code)
   opened.set(code, model)
   return { code, model }
 }
@@ -197,6 +198,7 @@ function spreadLists(
 ): void {
   const at = model.features.get('lists=raw')
   if (at === undefined || raw === 0) return
+  const scale = scaleOf(model, at)
   const whole = 3 * Math.tanh(raw / 3)
   for (const { start, end, contribution } of spans) {
     let from = 0
@@ -206,7 +208,7 @@ function spreadLists(
     const each = (whole * contribution) / raw / (to - from)
     for (let i = from; i < to; i++)
       for (let k = 0; k < outputs; k++)
-        byToken[i * outputs + k]! += each * model.weights[at * outputs + k]! * model.weightScale
+        byToken[i * outputs + k]! += each * model.weights[at * outputs + k]! * scale
   }
 }
 

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { meaningLanguages, readMeaning, wishes } from '@murrabel/core/meaning'
+import { openModel } from '../../src/meaning/model.ts'
+import { modelFiles, sharedWeights } from '../../src/meaning/models/index.ts'
 import { hostileTexts } from '../support/hostile.ts'
 
 describe('what a text means', () => {
@@ -23,8 +25,15 @@ describe('what a text means', () => {
   })
 
   test('a question wants an answer, a kind word none', () => {
-    expect(readMeaning('When does the museum close on Mondays?').wantsAnswer).toBeGreaterThan(0.8)
+    expect(readMeaning('When does the museum close on Mondays?').wantsAnswer).toBeGreaterThan(0.75)
     expect(readMeaning('Lovely evening, great food, thank you!').wantsAnswer).toBeLessThan(0.3)
+  })
+
+  test('a word is not taken for what is weighed of every text, though that has its name', () => {
+    const model = openModel(modelFiles.en!, sharedWeights, 'en')
+    expect(model.features.has('bias')).toBe(true)
+    expect(model.know('bias').own).toBe(-1)
+    expect(model.know('the').own).toBeGreaterThan(0)
   })
 
   test('stars and words are one reading', () => {

@@ -1,8 +1,9 @@
 import { describe, expect, test, vi } from 'vitest'
-import { modelFiles } from '../../src/meaning/models/index.ts'
+import { modelFiles, sharedWeights } from '../../src/meaning/models/index.ts'
 import { outputs, sentiments } from '../../src/meaning/model.ts'
 import { readMeaning } from '@murrabel/core/meaning'
-import { buildExamples, weightsOfLanguage } from '../../training/examples.ts'
+import { copiesOf } from '../../training/copies.ts'
+import { buildExamples, weightsBy } from '../../training/examples.ts'
 import { fit, logitsOf, type Example } from '../../training/fit.ts'
 import { figuresOf, heldBack, temperatureOf } from '../../training/measure.ts'
 import { readTexts, trainedLanguages, type Lesson } from '../../training/readTexts.ts'
@@ -24,13 +25,11 @@ describe('the texts', () => {
 
   test('the models were trained on them as they are now', () => {
     const built = buildExamples(trainedLanguages.flatMap((language) => readTexts(language)))
+    const names = (language: string | null) =>
+      [...weightsBy(built, new Float64Array(built.features * outputs), language).keys()].join('\t')
     for (const language of languages)
-      expect(
-        [...weightsOfLanguage(built, new Float64Array(built.features * outputs), language).keys()].join(
-          '\t',
-        ) === modelFiles[language]!.features,
-        language,
-      ).toBe(true)
+      expect(names(language) === modelFiles[language]!.features, language).toBe(true)
+    expect(names(null) === sharedWeights.features).toBe(true)
   })
 
   test('there are as many as were asked for', () => {
@@ -115,5 +114,46 @@ describe('training', () => {
     const { logits, lessons: held } = heldBack(examples, secret, 12)
     expect(figuresOf(logits, held, 'sentiment', 1).right).toBeLessThan(0.6)
     expect(logits.every((each) => each.every((x) => x === 0))).toBe(true)
+  })
+
+  test('nor by one that has seen what says the same in another language', () => {
+    // Every text has a copy in another trade, and nothing but the copy tells what it is.
+    const { lessons } = worldOf(240, 0)
+    const told = lessons.map((lesson, i) => ({ ...lesson, sentiment: Math.floor(i / 2) % 3 }))
+    const examples = told.map(({ sentiment }, i): Example => {
+      const targets = new Float64Array(outputs)
+      targets[sentiment] = 1
+      return { ids: Int32Array.from([Math.floor(i / 2)]), values: Float32Array.from([1]), targets }
+    })
+    const copies = new Map(told.map((_, i) => [i, [i % 2 ? i - 1 : i + 1]]))
+    const right = (held: ReturnType<typeof heldBack>) =>
+      figuresOf(held.logits, held.lessons, 'sentiment', 1).right
+    expect(right(heldBack(examples, told, 120))).toBeGreaterThan(0.8)
+    const held = heldBack(examples, told, 120, copies)
+    expect(held.logits.every((each) => each.every((x) => x === 0))).toBe(true)
+  })
+})
+
+describe('copies', () => {
+  const words = [1, 2, 3, 4, 5, 6]
+  const lesson = (language: string, trade: string) => ({ language, trade })
+
+  test.each([
+    ['another language and trade', lesson('de', 'b'), words, true],
+    ['the same trade, which is held back with it', lesson('de', 'a'), words, false],
+    ['the same language', lesson('en', 'b'), words, false],
+    ['half of the words', lesson('de', 'b'), [...words.slice(0, 4), 7, 8], true],
+    ['less than half of them', lesson('de', 'b'), [...words.slice(0, 3), 7, 8, 9], false],
+    ['fewer words than tell', lesson('de', 'b'), words.slice(0, 4), false],
+  ])('%s', (_, other, otherWords, isCopy) => {
+    const found = copiesOf([new Set(words), new Set(otherWords)], [lesson('en', 'a'), other])
+    expect([...found]).toEqual(
+      isCopy
+        ? [
+            [1, [0]],
+            [0, [1]],
+          ]
+        : [],
+    )
   })
 })

@@ -14,7 +14,7 @@ beforeAll(async () => {
     (['wynn', 'tamsin'] as const).map((who) => world.signIn(who)),
   )) as [Caller, Caller]
   address = world.config.publicAddress
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString()

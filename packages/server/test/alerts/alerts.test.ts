@@ -65,7 +65,7 @@ beforeAll(async () => {
   ).body
   await call('POST', '/api/profiles/searches', { network: 'skimmer' })
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await world.stop()
   receiver.close()

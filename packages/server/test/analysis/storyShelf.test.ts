@@ -23,7 +23,7 @@ beforeAll(async () => {
       return open.rows(sql, bind, tx)
     },
   }
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await db.close()
   await database.drop()

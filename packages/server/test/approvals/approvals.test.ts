@@ -14,7 +14,7 @@ beforeAll(async () => {
   world = await startConnectedWorld()
   tamsin = world.specialist
   wynn = world.owner
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 async function message(): Promise<ThreadAnswer> {

@@ -67,7 +67,7 @@ describe('a picture', () => {
     const bytes = await drawn(12_000, 12_000).png({ compressionLevel: 9 }).toBuffer()
     expect(bytes.length).toBeLessThan(2_000_000)
     expect(await sniffFile(bytes)).toEqual({ type: 'image/png', picture: null })
-  }, 30_000)
+  }, 150_000)
   test('that is none, or is broken, is a file to be saved', async () => {
     const png = await drawn(20, 20).png().toBuffer()
     expect(await sniffFile(png.subarray(0, 40))).toMatchObject({ picture: null })

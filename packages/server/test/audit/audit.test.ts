@@ -14,7 +14,7 @@ let owner: Caller
 beforeAll(async () => {
   world = await startConnectedWorld()
   owner = await world.signIn('wynn')
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const read = async (query: string) => (await owner<LogPage & Problem>('GET', `/api/log?${query}`)).body
@@ -93,7 +93,7 @@ test('the predicate and the database choose the same lines for any lens, page af
     { numRuns: 80 },
   )
   expect(some).toBeGreaterThan(20)
-}, 60_000)
+}, 150_000)
 
 test('as a table: every line once, with nothing a spreadsheet would reckon with', async () => {
   const { db } = world.server.context

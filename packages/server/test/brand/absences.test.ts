@@ -17,7 +17,7 @@ beforeAll(async () => {
   owner = await world.signIn('wynn')
   tamsin = world.specialist
   brand = (await owner<BrandAnswer>('GET', '/api/brand')).body
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const threads = () =>

@@ -29,7 +29,7 @@ beforeAll(async () => {
   )
   lead = await world.signIn('ivo' as never)
   nobody = caller(world.config.publicAddress, '')
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const listed = async () => (await owner<ColleaguesAnswer>('GET', '/api/set-up/colleagues')).body

@@ -9,7 +9,7 @@ let owner: Caller
 beforeAll(async () => {
   world = await startTestWorld()
   owner = await world.signIn('wynn')
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const upload = async (bytes: Uint8Array) => {

@@ -97,7 +97,7 @@ describe('places and due times', () => {
     ;[owner, specialist] = (await Promise.all(
       (['wynn', 'tamsin'] as const).map((who) => world.signIn(who)),
     )) as [Caller, Caller]
-  }, 60_000)
+  }, 150_000)
   afterAll(() => world.stop())
 
   const week = (hours: [number, number][]) => Array.from({ length: 7 }, () => hours)

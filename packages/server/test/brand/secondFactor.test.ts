@@ -19,7 +19,7 @@ beforeAll(async () => {
   world = await startTestWorld()
   owner = await world.signIn('wynn')
   tamsin = await world.signIn('tamsin')
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const signIn = async (code?: string) => {

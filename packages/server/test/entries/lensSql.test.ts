@@ -55,7 +55,7 @@ describe('the predicate in memory and the SQL', () => {
       }),
       { numRuns: 150 },
     )
-  }, 90_000)
+  }, 150_000)
 
   test('what lenses show of the threads of another adds up, and is what each shows by itself', async () => {
     const whole = { ...blankLens, unit: 'threads' as const }
@@ -79,7 +79,7 @@ describe('the predicate in memory and the SQL', () => {
       { numRuns: 80 },
     )
     expect(overlaps).toBeGreaterThan(20)
-  }, 90_000)
+  }, 150_000)
 
   test('the tide line counts what the list shows, from roll-ups or not', async () => {
     const from = now - 60 * 86_400_000
@@ -97,7 +97,7 @@ describe('the predicate in memory and the SQL', () => {
       ),
       { numRuns: 120 },
     )
-  }, 90_000)
+  }, 150_000)
 
   test('periods count what the list shows in each of them, from roll-ups or not', async () => {
     const starts = [50, 40, 21, 20].map((days) => now - days * 86_400_000)
@@ -118,7 +118,7 @@ describe('the predicate in memory and the SQL', () => {
       }),
       { numRuns: 120 },
     )
-  }, 90_000)
+  }, 150_000)
 })
 
 test('where hours begin at half past, days are counted from roll-ups as well, and rightly', async () => {

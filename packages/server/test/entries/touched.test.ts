@@ -114,7 +114,7 @@ describe('a count that is on a screen', () => {
       ),
       { numRuns: 30 },
     )
-  }, 60_000)
+  }, 150_000)
 })
 
 test('what kept lenses show of the open threads is after any changes what counting everything would say', async () => {
@@ -153,7 +153,7 @@ test('what kept lenses show of the open threads is after any changes what counti
     ),
     { numRuns: 20 },
   )
-}, 60_000)
+}, 150_000)
 
 test('folded rows of some threads are those that the whole folded list has for them and their stories', async () => {
   await fc.assert(
@@ -184,7 +184,7 @@ test('folded rows of some threads are those that the whole folded list has for t
     ),
     { numRuns: 30 },
   )
-}, 60_000)
+}, 150_000)
 
 describe('counting only what notices name', () => {
   const answer: CountAnswer = { count: 2, pastDue: 0, notSent: 0 }

@@ -59,7 +59,7 @@ beforeAll(async () => {
   threads = found as [number, number]
   me = (await db.one<{ id: number }>(`SELECT id FROM colleagues WHERE email LIKE 'tamsin@%'`))!.id
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const hours = (n: number) => new Date(Date.now() + n * 3_600_000).toISOString()
@@ -200,7 +200,7 @@ describe('the lens over follow-ups', () => {
       ),
       { numRuns: 60 },
     )
-  }, 60_000)
+  }, 150_000)
 
   test('mine that are open, and what is late', async () => {
     const mine = await list('done=open&whose=me')

@@ -43,7 +43,7 @@ beforeAll(async () => {
   world = await startConnectedWorld()
   world.config.allowedInnerAddresses.push(new URL(target()).host)
   owner = await world.signIn('wynn')
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await world.stop()
   receiver.close()

@@ -43,19 +43,22 @@ const send = (
     return { status: response.status, body: (text.startsWith('{') ? JSON.parse(text) : {}) as Problem }
   })
 
+/** Milliseconds; some machines are three times as slow as others. */
+const patience = 4000
+
 describe('no request holds up everybody', () => {
   const brackets = '['.repeat(23_000_000)
   test.each(['/api/imports?kind=feed&name=x', '/api/watches/import', '/api/profiles/opml', '/api/watches'])(
     '23 MB of brackets to %s, of nobody and of an owner',
     async (path) => {
       const nobody = send(path, brackets, { cookie: '' }).catch(() => ({ status: 401 }))
-      expect(await longestSilence(nobody)).toBeLessThan(1500)
+      expect(await longestSilence(nobody)).toBeLessThan(patience)
       expect((await nobody).status).toBe(401)
       const owner = send(path, brackets).catch(() => ({ status: 413 }))
-      expect(await longestSilence(owner)).toBeLessThan(1500)
+      expect(await longestSilence(owner)).toBeLessThan(patience)
       expect([400, 413, 422]).toContain((await owner).status)
     },
-    60_000,
+    150_000,
   )
   test('a megabyte of empty marks, and of empty words', async () => {
     const watch = (
@@ -78,10 +81,10 @@ describe('no request holds up everybody', () => {
     'a table of %s',
     async (_, csv) => {
       const asked = send('/api/imports?kind=reviews&name=big.csv', csv, { type: 'text/plain' })
-      expect(await longestSilence(asked)).toBeLessThan(1500)
+      expect(await longestSilence(asked)).toBeLessThan(patience)
       expect([200, 422]).toContain((await asked).status)
     },
-    60_000,
+    150_000,
   )
   test.each([
     ['open scripts', '<script '.repeat(300_000)],
@@ -91,10 +94,10 @@ describe('no request holds up everybody', () => {
     async (_, inside) => {
       const document = `<rss><channel><title>t</title><item><title>x</title><description>${inside}</description></item></channel></rss>`
       const asked = send('/api/imports?kind=feed&name=big.xml', document, { type: 'text/plain' })
-      expect(await longestSilence(asked)).toBeLessThan(1500)
+      expect(await longestSilence(asked)).toBeLessThan(patience)
       expect((await asked).status).toBeLessThan(500)
     },
-    60_000,
+    150_000,
   )
 })
 
@@ -133,7 +136,7 @@ test('a question that takes too long is ended, and the person is told what to do
   expect([answer.status, answer.body.code]).toEqual([503, 'tooMuch'])
   await db.sequelize.query('DROP VIEW tags; ALTER TABLE tags_kept RENAME TO tags; DROP FUNCTION slow')
   await quick.stop()
-}, 30_000)
+}, 150_000)
 
 const signIn = async (
   address: string,
@@ -179,7 +182,7 @@ describe('signing in', () => {
     expect(await signIn(at(1), from('203.0.113.251'), password, 'rowan')).toBe('tooMany')
     expect(await signIn(at(1), from('198.51.100.7'), password, 'rowan')).toContain('murrabel_session')
     await Promise.all(both.map((server) => server.stop()))
-  }, 60_000)
+  }, 150_000)
 
   test('nobody’s word about an address is believed unless that is set', async () => {
     const { publicAddress } = world.config
@@ -188,7 +191,7 @@ describe('signing in', () => {
     expect(await signIn(publicAddress, { 'x-forwarded-for': '192.0.2.99' }, 'guess', 'nobody')).toBe(
       'tooMany',
     )
-  }, 30_000)
+  }, 150_000)
 })
 
 describe('what two people can change', () => {

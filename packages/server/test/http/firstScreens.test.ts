@@ -43,7 +43,7 @@ beforeAll(async () => {
   await twoBrands(world)
   world.config.webFolder = join(base, 'dist')
   await world.restart()
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await world.stop()
   rmSync(base, { recursive: true })

@@ -41,7 +41,7 @@ beforeAll(async () => {
   const { rows } = (await call<EntryPage>('GET', '/api/entries?unit=threads&state=open')).body
   threadId = rows[0]!.threadId
   await answer('At sevn.')
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 describe('an answer that has gone out', () => {
@@ -101,7 +101,7 @@ describe('an answer that has gone out', () => {
     const post = lastOutside().id
     world.skimmer.board.faults.lostAnswers = 1
     expect((await call('POST', `/api/entries/${id}/take-back`, { key: key() })).status).toBe(204)
-    await until(async () => (await thread()).state === 'open', { seconds: 15 })
+    await until(async () => (await thread()).state === 'open', { seconds: 60 })
     await settled(world)
     expect(world.skimmer.state.deleted.has(post)).toBe(true)
     expect(await ours()).toMatchObject({ text: '', changeable: false })

@@ -118,7 +118,7 @@ beforeAll(async () => {
   })
   expect(made.status).toBe(200)
   site = made.body
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 describe('who may', () => {
@@ -383,7 +383,7 @@ describe('what nobody should send', () => {
     await settled(world)
     const { body } = await call<{ n: number }[]>('GET', `/api/profiles/${site.profileId}/apart`)
     expect(body).toEqual([])
-  }, 60_000)
+  }, 150_000)
 })
 
 describe('goes on by e-mail', () => {

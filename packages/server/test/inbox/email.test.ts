@@ -57,7 +57,7 @@ beforeAll(async () => {
   call = await world.signIn('wynn')
   profile = (await call<ProfileAnswer>('POST', '/api/profiles/email', draft())).body
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 test('settings that are wrong are named by their field, and nothing is connected', async () => {
@@ -451,7 +451,7 @@ describe('a bad day', () => {
       `SELECT count(*) AS n FROM entries e JOIN accounts a ON a.id = e.account_id WHERE a.outside_id = 'odd@customers.example'`,
     )
     expect(count?.n).toBeGreaterThan(texts.length * 0.97)
-  }, 90_000)
+  }, 150_000)
   test('a server that hangs, drops or refuses loses nothing', async () => {
     const { imapFaults } = world.mailroom
     imapFaults.drop = true

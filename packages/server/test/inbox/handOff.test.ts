@@ -56,7 +56,7 @@ beforeAll(async () => {
     })
   ).body
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 test('an answer that the network refuses goes by e-mail, what comes back comes into the thread, and the way back is open', async () => {

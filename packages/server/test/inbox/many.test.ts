@@ -43,7 +43,7 @@ beforeAll(async () => {
   // A thread is acted on once it is shown, and shown once it is read.
   await settled(world)
   threads = (await db.rows<{ id: number }>('SELECT id FROM threads ORDER BY id')).map(({ id }) => id)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const states = async () => {

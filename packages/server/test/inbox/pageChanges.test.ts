@@ -34,7 +34,7 @@ beforeAll(async () => {
   await settled(world)
   const { rows } = (await call<EntryPage>('GET', '/api/entries?unit=threads&state=open')).body
   threadId = rows.find(({ text }) => text.startsWith('When does'))!.threadId
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 test('a comment that its author changes shows what stood before', async () => {

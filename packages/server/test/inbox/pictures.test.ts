@@ -67,7 +67,7 @@ beforeAll(async () => {
   call = await world.signIn('wynn')
   await world.connect(call, 'lanternpage')
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   elsewhere.closeAllConnections()
   elsewhere.close()

@@ -52,7 +52,7 @@ beforeAll(async () => {
   for (const network of ['lanternpage', 'skimmer', 'talkstead', 'wherabout'])
     await world.connect(call, network)
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 describe('a private answer to a public comment', () => {

@@ -22,7 +22,7 @@ beforeAll(async () => {
   call = await world.signIn('wynn')
   profile = (await call<ProfileAnswer>('POST', '/api/profiles/email', emailDraft(world))).body
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const rows = async (): Promise<EntryRow[]> =>

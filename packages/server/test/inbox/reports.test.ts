@@ -45,7 +45,7 @@ beforeAll(async () => {
   await settled(world)
   threadId = (await call<EntryPage>('GET', '/api/entries?unit=threads&channel=reviews')).body.rows[0]!
     .threadId
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await world.stop()
   await fivefold.close()
@@ -66,7 +66,7 @@ test('reported once, although the network’s word is lost; what it removes is e
   const draft = { reason: 'fake', text: 'No boat of ours ever sank', key: key() }
   for (let i = 0; i < 2; i++)
     expect((await call('POST', `/api/entries/${id}/report`, draft)).status).toBe(204)
-  await until(async () => (await entry()).report?.state === 'sent', { seconds: 15 })
+  await until(async () => (await entry()).report?.state === 'sent', { seconds: 60 })
   expect(fivefold.state.reports).toMatchObject([
     { item: 'f1', reason: 'fake', text: 'No boat of ours ever sank' },
   ])

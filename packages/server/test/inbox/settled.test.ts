@@ -16,7 +16,7 @@ beforeAll(async () => {
      VALUES (1, 'photos', 'framelet', 'x', 'x', 'expired', 'x', now() - interval '90 days')
      RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network, outside_id AS "outsideId"`,
   ))!
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 async function say(thread: string, text: string, hoursAgo: number): Promise<number> {

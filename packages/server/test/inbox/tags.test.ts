@@ -31,7 +31,7 @@ beforeAll(async () => {
   await world.connect(call, 'wherabout')
   await settled(world)
   rows = (await call<EntryPage>('GET', '/api/entries?unit=entries&limit=3')).body.rows
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const tag = (body: { threads: number[]; add?: string[]; remove?: number[] }, who = call) =>

@@ -48,7 +48,7 @@ beforeAll(async () => {
   call = await world.signIn('wynn')
   await world.connect(call, 'textmast')
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await world.stop()
   await textmast.close()

@@ -75,7 +75,7 @@ beforeAll(async () => {
   ))!
   const tamsins = (await db.one<{ id: number }>(`SELECT id FROM colleagues WHERE email LIKE 'tamsin%'`))!.id
   team = (await wynn<Team>('POST', '/api/set-up/teams', { name: 'Ticket desk', members: [tamsins] })).body
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 test('a team has a thread until somebody of it takes it', async () => {

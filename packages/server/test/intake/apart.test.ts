@@ -67,7 +67,7 @@ describe('one entry never stops the others', () => {
     })
     message('last', 'The very last one, nightjar')
     await collect()
-    await until(async () => (await textsOf('nightjar%20last')).length === 1, { seconds: 25 })
+    await until(async () => (await textsOf('nightjar%20last')).length === 1, { seconds: 60 })
     await read()
     const { db } = world.server.context
     expect(await db.one('SELECT count(*) AS n FROM entries WHERE analysed_at IS NULL')).toEqual({ n: 0 })
@@ -162,7 +162,7 @@ describe('what cannot be stored, read or analysed', () => {
     await refuse('INSERT')
     for (let i = 0; i < 30; i++) message(`page${i}`, i === 17 ? 'the culprit dunlin' : `dunlin ${i}`)
     await collect()
-    await until(async () => (await textsOf('dunlin')).length === 29, { seconds: 20 })
+    await until(async () => (await textsOf('dunlin')).length === 29, { seconds: 60 })
     expect((await profileNow()).apart).toBe(1)
     const { body: apart } = await owner<ItemApart[]>('GET', `/api/profiles/${profile.id}/apart`)
     expect(apart).toMatchObject([
@@ -186,7 +186,7 @@ describe('what cannot be stored, read or analysed', () => {
     await refuse('UPDATE OF search')
     for (let i = 0; i < 30; i++) message(`batch${i}`, i === 3 ? 'the culprit whimbrel' : `whimbrel ${i}`)
     await collect()
-    await until(async () => (await textsOf('whimbrel')).length === 29, { seconds: 20 })
+    await until(async () => (await textsOf('whimbrel')).length === 29, { seconds: 60 })
     expect((await profileNow()).apart).toBe(1)
     const { body: apart } = await owner<ItemApart[]>('GET', `/api/profiles/${profile.id}/apart`)
     expect(apart).toMatchObject([{ stage: 'analyse', text: 'the culprit whimbrel' }])

@@ -72,7 +72,7 @@ beforeAll(async () => {
   await world.connect(call, 'wherabout')
   await world.connect(call, 'skimmer')
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 describe('what its author changes', () => {

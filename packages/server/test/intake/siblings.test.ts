@@ -86,7 +86,7 @@ beforeAll(async () => {
   await call('POST', '/api/watches', { name: 'Skerrivane', query: { anyOf: [{ text: 'skerrivane' }] } })
   expect((await call('POST', '/api/profiles/searches', { network: 'skimmer' })).status).toBe(200)
   await settled(world)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 describe('what a search heard and an account collected is one entry', () => {

@@ -60,7 +60,7 @@ test.each(['cut', 'hang'] as const)(
     const open = await browser()
     expect(await health()).toMatchObject({ code: 200, database: true, listener: true, workers: 1 })
     await world.line![how]()
-    await until(async () => !(await health()).database, { seconds: 25 })
+    await until(async () => !(await health()).database, { seconds: 60 })
     expect((await health()).code).toBe(503)
     if (how === 'cut') {
       const refused = await call<Problem>('GET', '/api/brand')
@@ -69,11 +69,11 @@ test.each(['cut', 'hang'] as const)(
       await write('While the database was away, a fulmar')
     }
     await world.line!.restore()
-    await until(async () => (await health()).code === 200, { seconds: 25 })
-    await until(() => open.events.some(({ kind }) => kind === 'afresh'), { seconds: 25 })
+    await until(async () => (await health()).code === 200, { seconds: 60 })
+    await until(() => open.events.some(({ kind }) => kind === 'afresh'), { seconds: 60 })
     open.events.length = 0
     await write(`After it came back, a fulmar (${how})`)
-    await until(() => open.events.some(({ kind }) => kind === 'entries'), { seconds: 25 })
+    await until(() => open.events.some(({ kind }) => kind === 'entries'), { seconds: 60 })
     await open.close()
   },
   90_000,
@@ -85,6 +85,6 @@ test('what was written meanwhile has come in', async () => {
   await until(
     async () =>
       (await call<{ count: number }>('GET', '/api/entries/count?unit=entries&words=fulmar')).body.count === 3,
-    { seconds: 25 },
+    { seconds: 60 },
   )
 })

@@ -30,7 +30,7 @@ beforeAll(async () => {
   world.lanternpage.state.add({ op: 'page', id: 'bluefathom', name: 'Bluefathom Line', others: true })
   owner = await world.signIn('wynn')
   looking = openDatabase(world.database.url)
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await Promise.all(workers.map((worker) => worker.kill()))
   await looking.close()

@@ -31,9 +31,9 @@ beforeAll(async () => {
           ({ ok }) => ok,
           () => false,
         ),
-      { seconds: 30 },
+      { seconds: 60 },
     )
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await Promise.all([...web, ...jobs].map((each) => each.kill()))
   await proxy.close()

@@ -39,7 +39,7 @@ beforeAll(async () => {
     steady(caller(address, (await world.signIn(name)).cookie, world.config.publicAddress))
   owner = await as('wynn')
   second = await as('tamsin')
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   for (const worker of workers) await worker.kill()
   await web.kill()

@@ -21,7 +21,7 @@ beforeAll(async () => {
   await db.rows(
     `WITH t AS (
        INSERT INTO threads (brand_id, profile_id, place_id, outside_id, state, due_at, given_to)
-       SELECT 1, 900, 1, 't' || n, 'open', $1::timestamptz + (ARRAY[-3600, -1800, 1, 2, 600000, 600000])[n] * interval '1 second', NULL
+       SELECT 1, 900, 1, 't' || n, 'open', $1::timestamptz + (ARRAY[-3600, -1800, 1200, 2400, 600000, 600000])[n] * interval '1 second', NULL
        FROM generate_series(1, 6) n RETURNING id, outside_id
      ), e AS (
        INSERT INTO entries (brand_id, profile_id, thread_id, place_id, outside_id, direction, kind, channel, text, at, lead, origin)
@@ -32,7 +32,7 @@ beforeAll(async () => {
     [new Date(now())],
   )
   await db.rows('UPDATE threads t SET lead_entry_id = e.id FROM entries e WHERE e.thread_id = t.id')
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const keep = (call: Caller, draft: object) => call<KeptLens & Problem>('POST', '/api/lenses', draft)

@@ -142,3 +142,25 @@ test('of somebody who was erased while they were compared nothing is stored', as
   )
   expect(await db.rows('SELECT one, other FROM person_proposals')).toEqual([{ one: a, other: c }])
 })
+
+test.each(['people_to_compare', 'person_apart'])(
+  'however few are believed to be in %s, it is looked into by index for each pair',
+  async (table) => {
+    const people = await addPeople(Array.from({ length: 4000 }, (_, i) => `Perrin Oakes ${i}`))
+    await db.rows('DELETE FROM people_to_compare')
+    await db.rows(`ANALYZE people_to_compare, person_apart`)
+    await db.rows('INSERT INTO people_to_compare (brand_id, person_id) SELECT $1, unnest($2::bigint[])', [
+      brandId,
+      people,
+    ])
+    let asked: [sql: string, values: unknown[]] | null = null
+    const noted = { rows: async (...given: [string, unknown[]]) => ((asked = given), []) }
+    await meetings(noted as never, { brandId, people, most })
+    const [sql, values] = asked!
+    const plan = await db.rows<{ 'QUERY PLAN': string }>(`EXPLAIN ${sql}`, values)
+    const lines = plan.map((each) => each['QUERY PLAN'])
+    const at = lines.findIndex((line) => line.includes(` on ${table} `))
+    expect(lines[at - 1]).not.toContain('Materialize')
+    expect(lines.slice(0, at).findLast((line) => /SubPlan|Join|Nested/.test(line))).toContain('SubPlan')
+  },
+)

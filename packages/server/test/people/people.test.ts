@@ -50,7 +50,7 @@ beforeAll(async () => {
        RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network, outside_id AS "outsideId"`,
       [placeId, channel, network, name],
     ))!
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 async function says(

@@ -29,7 +29,7 @@ beforeAll(async () => {
        RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network, outside_id AS "outsideId"`,
       [channel, network, name],
     ))!
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 let nth = 0

@@ -1,6 +1,10 @@
 import fc from 'fast-check'
+import { DateTime } from 'luxon'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { blankLens, instantsOf, peopleOrders, visitedValues, type Lens } from '@murrabel/core/lens'
 import type { Database } from '@murrabel/server'
+import type { Reader } from '../../src/access/reader.ts'
+import { peoplePage, type PeopleRow } from '../../src/store/queries/people/page.ts'
 import { totalsApart } from '../support/totals.ts'
 import { startTestWorld, type TestWorld } from '../support/world.ts'
 
@@ -18,14 +22,24 @@ beforeAll(async () => {
      INSERT INTO accounts (id, brand_id, network, outside_id, name, handle, person_id, shown_as)
      SELECT n, 1, 'skimmer', 'a' || n, 'A' || n, 'a' || n, n, n FROM generate_series(1, 5) n`,
   )
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const someone = fc.constantFrom(...accounts)
 const sentiment = fc.constantFrom('positive', 'neutral', 'negative', 'unread')
+const place = fc.constantFrom(null, 1, 2)
+const say = fc.record({
+  do: fc.constant('say' as const),
+  who: someone,
+  n: fc.integer({ min: 1, max: 4 }),
+  apart: fc.constantFrom(1, 15, 40),
+  place,
+  sentiment,
+})
 /** What may happen to entries and accounts, each as one statement over several rows. */
 const step = fc.oneof(
-  fc.record({ do: fc.constant('say' as const), who: someone, n: fc.integer({ min: 1, max: 4 }), sentiment }),
+  { arbitrary: say, weight: 6 },
+  fc.record({ do: fc.constant('shift' as const), who: someone, place }),
   fc.record({ do: fc.constant('read' as const), who: someone, sentiment }),
   fc.record({ do: fc.constant('date' as const), who: someone, hours: fc.integer({ min: -50, max: 50 }) }),
   fc.record({ do: fc.constant('move' as const), who: someone, to: someone }),
@@ -44,16 +58,17 @@ const step = fc.oneof(
 )
 /** What several may do at once. */
 const together = step.filter((each) => !['move', 'zone', 'pass', 'reschedule', 'unvisit'].includes(each.do))
-type Step = typeof step extends fc.Arbitrary<infer S> ? S : never
+type FcValue<A> = A extends fc.Arbitrary<infer V> ? V : never
+type Step = FcValue<typeof step>
 
 async function apply(each: Step): Promise<void> {
   const half = 'account_id = $1 AND id % 2 = 0'
   if (each.do === 'say')
     await db.rows(
-      `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, direction, kind, channel, text, at, sentiment)
+      `INSERT INTO entries (brand_id, profile_id, thread_id, account_id, direction, kind, channel, text, at, sentiment, place_id)
        SELECT 1, (SELECT max(id) FROM profiles), (SELECT max(id) FROM threads), $1::bigint, CASE WHEN n = 4 THEN 'out' ELSE 'in' END, 'comment', 'posts', 'x',
-         now() - n * interval '1 hour', $3::text FROM generate_series(1, $2::int) n`,
-      [each.who, each.n, each.sentiment],
+         now() - n * $4 * interval '1 hour', $3::text, CASE WHEN n = 3 THEN 1 ELSE $5::int END FROM generate_series(1, $2::int) n`,
+      [each.who, each.n, each.sentiment, each.apart, each.place],
     )
   if (each.do === 'read')
     await db.rows(`UPDATE entries SET sentiment = $2 WHERE ${half}`, [each.who, each.sentiment])
@@ -67,12 +82,14 @@ async function apply(each: Step): Promise<void> {
       `UPDATE entries SET direction = CASE direction WHEN 'in' THEN 'out' ELSE 'in' END, sentiment = $2 WHERE ${half}`,
       [each.who, each.sentiment],
     )
+  if (each.do === 'shift')
+    await db.rows(`UPDATE entries SET place_id = $2 WHERE ${half}`, [each.who, each.place])
   if (each.do === 'gone') await db.rows(`DELETE FROM entries WHERE ${half}`, [each.who])
   const visit = 'shown_as = $1 AND id % 2 = 0'
   if (each.do === 'visit')
     await db.rows(
-      `INSERT INTO visits (brand_id, person_id, shown_as, at, state, source, told_at)
-       SELECT 1, $1, $1, now() - n * interval '30 hours', 'done', 'hand', now() FROM generate_series(1, $2::int) n`,
+      `INSERT INTO visits (brand_id, person_id, shown_as, at, state, source, told_at, place_id)
+       SELECT 1, $1, $1, now() - n * interval '30 hours', 'done', 'hand', now(), nullif(n % 3, 0) FROM generate_series(1, $2::int) n`,
       [each.who, each.n],
     )
   if (each.do === 'reschedule')
@@ -88,17 +105,117 @@ async function apply(each: Step): Promise<void> {
     })
 }
 
-test('what is kept of each person is what a count of their entries gives, whatever happens', async () => {
+const asked = fc.record({
+  range: fc.oneof(
+    fc.constant(null),
+    fc.constantFrom(1, 2, 4, 7).map((last) => ({ last })),
+    // Whole days, and whole hours, from so long ago to so long ago.
+    fc.tuple(
+      fc.integer({ min: 1, max: 6 }),
+      fc.constantFrom(0, 1),
+      fc.constantFrom<'days' | 'hours'>('days', 'hours'),
+    ),
+  ),
+  places: fc.constantFrom<number[]>([], [], [1], [2], [1, 2]),
+  visited: fc.constantFrom(...visitedValues),
+  peopleOrder: fc.constantFrom(...peopleOrders),
+  mine: fc.constantFrom<number[] | null>(null, null, [1], [1, 2]),
+  limit: fc.integer({ min: 1, max: 3 }),
+  manyNames: fc.constantFrom(0, 5000),
+})
+
+/** Whoever a list must show, in its order, from each entry and visit. */
+async function shouldBeListed(
+  { places, visited, peopleOrder }: Lens,
+  mine: number[] | null,
+  window: { from: number; to: number } | null,
+) {
+  const counts = ({ at, place }: { at: Date; place: number | null }) =>
+    (!window || (at.getTime() >= window.from && at.getTime() < window.to)) &&
+    (!places.length || (place !== null && places.includes(place))) &&
+    (!mine || (place !== null && mine.includes(place)))
+  const said = await db.rows<{ who: number; at: Date; place: number | null; sentiment: string }>(
+    `SELECT a.shown_as AS who, e.at, e.place_id AS place, e.sentiment FROM entries e JOIN accounts a ON a.id = e.account_id WHERE direction = 'in'`,
+  )
+  const visits = await db.rows<{ who: number; at: Date; place: number | null }>(
+    'SELECT shown_as AS who, at, place_id AS place FROM visits',
+  )
+  return accounts
+    .map((id) => {
+      const theirs = said.filter((each) => each.who === id && counts(each))
+      const felt = (sentiment: string) => theirs.filter((each) => each.sentiment === sentiment).length
+      const latestOf = (all: { at: Date }[]) => Math.max(-Infinity, ...all.map(({ at }) => at.getTime()))
+      const visit = latestOf(visits.filter((each) => each.who === id && counts(each)))
+      const last = latestOf(theirs)
+      return { id, said: theirs.length, unhappy: felt('negative') - felt('positive'), last, visit }
+    })
+    .filter(({ said, visit }) =>
+      visited === 'yes' ? visit > -Infinity : said > 0 && (visited === 'any' || visit === -Infinity),
+    )
+    .map(({ id, said, unhappy, last, visit }) => {
+      const latest = Math.max(last, visited === 'yes' ? visit : -Infinity)
+      const keys = {
+        said: [said, last > -Infinity ? last : visit],
+        latest: [latest],
+        unhappiest: [unhappy, said],
+        name: [],
+      }
+      return { id, said, keys: [...keys[peopleOrder], -id] }
+    })
+    .sort((a, b) => a.keys.map((key, i) => b.keys[i]! - key).find((apart) => apart !== 0)!)
+    .map(({ id, said }) => ({ id, said }))
+}
+
+const between = ([from, to, unit]: [number, number, 'days' | 'hours'], zone: string) => {
+  const ago = (n: number) =>
+    DateTime.now()
+      .setZone(zone)
+      .minus({ [unit]: n * (unit === 'days' ? 1 : 20) })
+      .toFormat(unit === 'days' ? 'yyyy-MM-dd' : "yyyy-MM-dd'T'HH")
+  return { from: ago(from), to: ago(Math.min(from, to)) }
+}
+
+async function listIsRight({
+  range: given,
+  visited,
+  places,
+  peopleOrder,
+  mine,
+  ...part
+}: FcValue<typeof asked>) {
+  const zone = (await db.one<{ zone: string }>('SELECT zone FROM brands WHERE id = 1'))!.zone
+  const range = Array.isArray(given) ? between(given, zone) : given
+  const lens: Lens = { ...blankLens, unit: 'people', range, visited, places, peopleOrder }
+  const context = { now: Date.now(), zone, me: 1, myTeams: [], doubtBelow: 0.5, watchesOf: () => [] }
+  const reader: Reader = { colleagueId: 1, brandId: 1, role: 'owner', placeIds: mine, profileIds: null }
+  const rows: PeopleRow[] = []
+  for (let after = null, page; !page || page.length === part.limit; after = rows.at(-1)?.key ?? null) {
+    page = await peoplePage(db, { lens, context, reader }, { ...part, after })
+    rows.push(...page)
+  }
+  const wanted = await shouldBeListed(lens, mine, instantsOf(range, context))
+  expect(rows.map(({ id, said }) => ({ id, said }))).toEqual(wanted)
+  for (const { total } of rows) expect(total).toBe(wanted.length)
+}
+
+test('what is kept of each person is what a count of their entries gives, whatever happens, and so are lists', async () => {
   let said = 0
   await fc.assert(
-    fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 12 }), async (steps) => {
-      for (const each of steps) {
-        await apply(each)
-        expect(await totalsApart(db)).toEqual([])
-      }
-      said += (await db.one<{ n: number }>('SELECT count(*)::int AS n FROM person_totals'))!.n
-    }),
-    { numRuns: 60 },
+    fc.asyncProperty(
+      fc.array(step, { minLength: 6, maxLength: 16 }),
+      fc.array(asked, { minLength: 12, maxLength: 12 }),
+      async (steps, lists) => {
+        await db.rows('DELETE FROM entries')
+        await db.rows('DELETE FROM visits')
+        for (const each of steps) {
+          await apply(each)
+          expect(await totalsApart(db)).toEqual([])
+        }
+        for (const each of lists) await listIsRight(each)
+        said += (await db.one<{ n: number }>('SELECT count(*)::int AS n FROM person_totals'))!.n
+      },
+    ),
+    { numRuns: 80 },
   )
   expect(said).toBeGreaterThan(100)
   for (let round = 0; round < 40; round++) {
@@ -109,3 +226,11 @@ test('what is kept of each person is what a count of their entries gives, whatev
   await db.rows('DELETE FROM accounts WHERE id IN (1, 2)')
   expect(await totalsApart(db)).toEqual([])
 }, 120_000)
+
+test('who said good things on two days does not come before who felt neither way', async () => {
+  await db.rows('DELETE FROM entries')
+  await apply({ do: 'say', who: 4, n: 2, apart: 40, place: null, sentiment: 'positive' })
+  await apply({ do: 'say', who: 3, n: 1, apart: 1, place: null, sentiment: 'neutral' })
+  const asked = { range: { last: 7 }, places: [], visited: 'any', peopleOrder: 'unhappiest' } as const
+  await listIsRight({ ...asked, places: [], mine: null, limit: 1, manyNames: 5000 })
+})

@@ -42,7 +42,7 @@ beforeAll(async () => {
      RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network, outside_id AS "outsideId"`,
     [elsewhere.id],
   ))!
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString()

@@ -42,7 +42,7 @@ beforeAll(async () => {
     800,
   )
   thread = await say('t2', 'in', 'Peut-on monter à bord avec deux chiens en janvier ? Quel est le prix ?', 60)
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const check = async (text: string, { id = thread, ...more }: { id?: number; public?: boolean } = {}) =>

@@ -18,7 +18,7 @@ let call: Caller
 beforeAll(async () => {
   world = await startConnectedWorld()
   call = world.specialist
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 /** Somebody writes in private; a name writes on in their own thread. */

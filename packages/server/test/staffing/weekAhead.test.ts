@@ -13,7 +13,7 @@ const day = 24 * hour
 beforeAll(async () => {
   world = await startTestWorld()
   call = await world.signIn('wynn')
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const weekAhead = async (who = call) => (await who<WeekAheadAnswer>('GET', '/api/week-ahead')).body

@@ -16,7 +16,7 @@ const file = join(folder, 'murrabel.dump')
 beforeAll(async () => {
   world = await startConnectedWorld()
   empty = await freshDatabase()
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await world.stop()
   await empty.drop()
@@ -57,4 +57,4 @@ test('a backup brings everything back, into an empty database only', async () =>
   expect(run('restore.mjs', empty.url).stderr).toBe('')
   expect(await sizes(empty.url)).toEqual(before)
   expect(run('restore.mjs', empty.url, join(folder, 'gone')).stderr).toContain('There is no')
-}, 60_000)
+}, 150_000)

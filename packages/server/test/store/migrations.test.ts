@@ -50,7 +50,7 @@ describe('on filled tables', () => {
     expect(await db.rows('SELECT count(*) AS n FROM migrations')).toEqual([{ n: migrations.length }])
     const texts = (rows: object[]) => new Set(rows.map((row) => (row as { text: string }).text))
     expect(texts(await kept())).toEqual(texts(before[0]!))
-  }, 60_000)
+  }, 150_000)
 })
 
 test('each is a transaction of its own: one that fails leaves those before it done, and can be tried again', async () => {

@@ -17,7 +17,7 @@ beforeAll(async () => {
   db = openDatabase(database.url, { replicaUrl: replica.url(new URL(database.url).pathname.slice(1)) })
   await migrate(db)
   await createBrand(db, testBrand)
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await db.close()
   replica.remove()
@@ -48,4 +48,4 @@ test('what is written arrives, and a replica that is away leaves its work to the
   await replica.start()
   await until(async () => (await db.replica.one<{ standby: boolean }>(standby))?.standby === true)
   await until(async () => (await db.replica.one<{ name: string }>(brands))?.name === 'While it was away')
-}, 60_000)
+}, 150_000)

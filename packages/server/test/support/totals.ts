@@ -1,8 +1,8 @@
 import type { Database } from '@murrabel/server'
 
-const counted = (more: string) => `count(*)::int AS said, max(e.at) AS last,
+const counted = (more: string, places = '') => `count(*)::int AS said, max(e.at) AS last,
   (count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive'))::int AS unhappy
-  FROM entries e JOIN accounts a ON a.id = e.account_id JOIN brands b ON b.id = a.brand_id
+  FROM entries e JOIN accounts a ON a.id = e.account_id JOIN brands b ON b.id = a.brand_id ${places}
   WHERE e.direction = 'in' AND a.shown_as IS NOT NULL GROUP BY 1${more}`
 
 /** People, and days of people, of whom something else is kept than a count of their entries and visits gives; none, as it should be. */
@@ -20,9 +20,16 @@ export async function totalsApart(db: Pick<Database, 'rows'>): Promise<unknown[]
   )
   const days = await db.rows(
     `SELECT * FROM person_days d
-     FULL JOIN (SELECT a.shown_as AS person, (e.at AT TIME ZONE b.zone)::date AS day, ${counted(', 2')}) c
-       ON c.person = d.person_id AND c.day = d.day
-     WHERE (d.said, d.unhappy, d.last) IS DISTINCT FROM (c.said, c.unhappy, c.last)`,
+     FULL JOIN (
+       SELECT *, coalesce(lag(day) OVER theirs, '-infinity') AS before, coalesce(lead(day) OVER theirs, 'infinity') AS after
+       FROM (
+         SELECT a.shown_as AS person, p.id AS place, (e.at AT TIME ZONE b.zone)::date AS day,
+           ${counted(', 2, 3', 'CROSS JOIN LATERAL (VALUES (0), (e.place_id)) AS p (id)')}
+       ) s
+       WHERE place IS NOT NULL
+       WINDOW theirs AS (PARTITION BY person, place ORDER BY day)
+     ) c ON c.person = d.person_id AND c.place = d.place_id AND c.day = d.day
+     WHERE (d.said, d.unhappy, d.last, d.previous, d.next) IS DISTINCT FROM (c.said, c.unhappy, c.last, c.before, c.after)`,
   )
   return [...totals, ...days]
 }

@@ -1,7 +1,7 @@
 /** Waits for something to become true by looking again and again; fails with what there is `instead`. */
 export async function until<T>(
   look: () => Promise<T | false | null | undefined> | T | false | null | undefined,
-  { seconds = 25, instead }: { seconds?: number; instead?: () => Promise<unknown> } = {},
+  { seconds = 60, instead }: { seconds?: number; instead?: () => Promise<unknown> } = {},
 ): Promise<T> {
   const end = Date.now() + seconds * 1000
   for (;;) {

@@ -55,7 +55,7 @@ beforeAll(async () => {
   call = await world.signIn('wynn')
   await world.connect(call, 'textmast')
   await read(5)
-}, 60_000)
+}, 150_000)
 afterAll(async () => {
   await world.stop()
   await textmast.close()
@@ -259,4 +259,4 @@ test('what the team answers and what it finishes is learnt from, and both figure
   expect(await wants('Dogs and boats, a note again')).toBeGreaterThan(
     await wants('Fan club says ahoy to the fleet again'),
   )
-}, 60_000)
+}, 150_000)

@@ -21,7 +21,7 @@ beforeAll(async () => {
      VALUES (1, (SELECT id FROM places WHERE name = 'Dunmarrow'), 'pages', 'lanternpage', 'x', 'Skerrivane', 'expired', 'x')
      RETURNING id, brand_id AS "brandId", place_id AS "placeId", channel, network, outside_id AS "outsideId"`,
   ))!
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 async function say(text: string, hoursAgo: number, kind = 'message'): Promise<number> {

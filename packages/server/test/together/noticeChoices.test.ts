@@ -29,7 +29,7 @@ beforeAll(async () => {
     )
   ).map(({ id }) => id)
   me = (await tamsin<{ me: { id: number } }>('GET', '/api/brand')).body.me.id
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const choose = (choices: Partial<NoticeChoices>) =>

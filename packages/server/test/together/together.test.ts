@@ -31,7 +31,7 @@ beforeAll(async () => {
        SELECT 1, 900 + n, n, 't' || n, 'open' FROM generate_series(1, 2) n RETURNING id`,
     )
   ).map(({ id }) => id) as [number, number]
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const look = async (call: Caller, id = thread) => (await call<ThreadAnswer>('GET', `/api/threads/${id}`)).body

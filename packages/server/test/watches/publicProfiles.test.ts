@@ -70,7 +70,7 @@ beforeAll(async () => {
     text: '',
     created: iso(200),
   })
-}, 60_000)
+}, 150_000)
 afterAll(() => world.stop())
 
 const add = <T>(address: string, watchId = watch.id) =>

@@ -30,7 +30,8 @@ const felt = `new_rows n
     JOIN brands b ON b.id = a.brand_id
     WHERE n.direction = 'in' AND o.direction = 'in'`
 
-export const up = `
+/** What is kept of each day, as it is at first. */
+export const table = `
 CREATE TABLE person_days (
   brand_id int NOT NULL,
   day date NOT NULL,
@@ -43,28 +44,10 @@ CREATE TABLE person_days (
 );
 ${daysOf('true')};
 CREATE INDEX person_days_day ON person_days (brand_id, day) INCLUDE (person_id, said, unhappy, last);
+`
 
-ALTER TABLE person_totals
-  ALTER said SET DEFAULT 0,
-  ALTER unhappy SET DEFAULT 0,
-  ALTER last DROP NOT NULL,
-  ALTER by_last DROP NOT NULL,
-  -- The latest of their visits, of any state.
-  ADD visited timestamptz,
-  -- Of what they said and their visits.
-  ADD by_latest numeric;
-UPDATE person_totals SET by_latest = by_last;
-INSERT INTO person_totals AS t (person_id, brand_id, visited, by_latest)
-SELECT shown_as, brand_id, max(at), -extract(epoch FROM max(at)) FROM visits GROUP BY 1, 2
-ON CONFLICT (person_id) DO UPDATE SET visited = excluded.visited, by_latest = least(t.by_latest, excluded.by_latest);
-DROP INDEX person_totals_said, person_totals_last, person_totals_unhappy;
-CREATE INDEX person_totals_said ON person_totals (brand_id, by_said, by_last, person_id) WHERE said > 0;
-CREATE INDEX person_totals_last ON person_totals (brand_id, by_last, person_id) WHERE said > 0;
-CREATE INDEX person_totals_unhappy ON person_totals (brand_id, by_unhappy, by_said, person_id) WHERE said > 0;
-CREATE INDEX person_totals_visited_said ON person_totals (brand_id, by_said, by_latest, person_id) WHERE visited IS NOT NULL;
-CREATE INDEX person_totals_visited_latest ON person_totals (brand_id, by_latest, person_id) WHERE visited IS NOT NULL;
-CREATE INDEX person_totals_visited_unhappy ON person_totals (brand_id, by_unhappy, by_said, person_id) WHERE visited IS NOT NULL;
-
+/** Counting anew, adding and changing. */
+export const counting = `
 -- Counts these people anew.
 CREATE OR REPLACE FUNCTION person_totals_count(ids bigint[]) RETURNS void LANGUAGE plpgsql AS $$
 BEGIN
@@ -129,6 +112,42 @@ BEGIN
   ) changed WHERE ids IS NOT NULL;
   RETURN NULL;
 END $$;
+`
+
+/** Days begin elsewhere. */
+export const zoned = `
+CREATE OR REPLACE FUNCTION person_days_zone() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  DELETE FROM person_days WHERE brand_id = NEW.id;
+  ${daysOf('a.brand_id = NEW.id')};
+  RETURN NULL;
+END $$;
+`
+
+export const up = `
+${table}
+ALTER TABLE person_totals
+  ALTER said SET DEFAULT 0,
+  ALTER unhappy SET DEFAULT 0,
+  ALTER last DROP NOT NULL,
+  ALTER by_last DROP NOT NULL,
+  -- The latest of their visits, of any state.
+  ADD visited timestamptz,
+  -- Of what they said and their visits.
+  ADD by_latest numeric;
+UPDATE person_totals SET by_latest = by_last;
+INSERT INTO person_totals AS t (person_id, brand_id, visited, by_latest)
+SELECT shown_as, brand_id, max(at), -extract(epoch FROM max(at)) FROM visits GROUP BY 1, 2
+ON CONFLICT (person_id) DO UPDATE SET visited = excluded.visited, by_latest = least(t.by_latest, excluded.by_latest);
+DROP INDEX person_totals_said, person_totals_last, person_totals_unhappy;
+CREATE INDEX person_totals_said ON person_totals (brand_id, by_said, by_last, person_id) WHERE said > 0;
+CREATE INDEX person_totals_last ON person_totals (brand_id, by_last, person_id) WHERE said > 0;
+CREATE INDEX person_totals_unhappy ON person_totals (brand_id, by_unhappy, by_said, person_id) WHERE said > 0;
+CREATE INDEX person_totals_visited_said ON person_totals (brand_id, by_said, by_latest, person_id) WHERE visited IS NOT NULL;
+CREATE INDEX person_totals_visited_latest ON person_totals (brand_id, by_latest, person_id) WHERE visited IS NOT NULL;
+CREATE INDEX person_totals_visited_unhappy ON person_totals (brand_id, by_unhappy, by_said, person_id) WHERE visited IS NOT NULL;
+
+${counting}
 
 CREATE OR REPLACE FUNCTION person_totals_take() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
@@ -139,6 +158,8 @@ BEGIN
   ) gone WHERE ids IS NOT NULL;
   RETURN NULL;
 END $$;
+
+${zoned}
 
 CREATE FUNCTION person_totals_visit() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
@@ -156,13 +177,6 @@ BEGIN
     CROSS JOIN LATERAL (VALUES (o.shown_as), (n.shown_as)) AS s (id)
     WHERE (o.shown_as, o.at) IS DISTINCT FROM (n.shown_as, n.at)
   ) moved WHERE ids IS NOT NULL;
-  RETURN NULL;
-END $$;
-
-CREATE FUNCTION person_days_zone() RETURNS trigger LANGUAGE plpgsql AS $$
-BEGIN
-  DELETE FROM person_days WHERE brand_id = NEW.id;
-  ${daysOf('a.brand_id = NEW.id')};
   RETURN NULL;
 END $$;
 

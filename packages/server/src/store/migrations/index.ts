@@ -63,6 +63,7 @@ import * as wordPrints from './0064-word-prints.ts'
 import * as outages from './0065-outages.ts'
 import * as drawn from './0066-drawn.ts'
 import * as peopleToCompare from './0067-people-to-compare.ts'
+import * as daysByPlace from './0068-days-by-place.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -135,4 +136,5 @@ export const migrations = [
   { name: '0065-outages', ...outages },
   { name: '0066-drawn', ...drawn },
   { name: '0067-people-to-compare', ...peopleToCompare },
+  { name: '0068-days-by-place', ...daysByPlace },
 ]

@@ -177,7 +177,9 @@ const keysAtOnce = `JOIN (
      ) met ON met.key = k.key`
 
 /**
- * People who meet these under a key that few have. Who is compared after the last of these will meet them then.
+ * People who meet these under a key that few have. Who is compared after the last of these will meet them then. Both tables that are
+ * looked into for each pair fill and empty within minutes: they are asked by index, whatever is believed of their size. Joined with
+ * as if one was empty, 300,000 people took ten times as long.
  *
  * @param people in the order of their numbers
  */
@@ -191,14 +193,14 @@ export const meetings = (
      ${people.length > fewPeople ? keysAtOnce : keysOneByOne}
      CROSS JOIN unnest(met.ids) AS o(person_id)
      WHERE k.brand_id = $1 AND k.person_id = ANY($2::bigint[]) AND o.person_id <> k.person_id
-       AND NOT EXISTS (
+       AND (SELECT NOT EXISTS (
          SELECT 1 FROM people_to_compare c
          WHERE c.brand_id = $1 AND c.person_id = o.person_id AND c.person_id > $4
-       )
-       AND NOT EXISTS (
+       ))
+       AND (SELECT NOT EXISTS (
          SELECT 1 FROM person_apart x
          WHERE x.one = least(k.person_id, o.person_id) AND x.other = greatest(k.person_id, o.person_id)
-       )
+       ))
      GROUP BY 1, 2`,
     [brandId, people, most, people.at(-1) ?? 0],
   )

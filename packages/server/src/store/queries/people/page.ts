@@ -1,17 +1,20 @@
-import {
-  askingParts,
-  asksOfEntries,
-  instantsOf,
-  type Instants,
-  type Lens,
-  type LensContext,
-} from '@murrabel/core/lens'
-import { DateTime } from 'luxon'
+import { askingParts, asksOfEntries, instantsOf, type Lens, type LensContext } from '@murrabel/core/lens'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database } from '../../database.ts'
 import { lensWhere } from '../entries/lensWhere.ts'
 import { accessOf, Where } from '../shared/where.ts'
 import { called } from './called.ts'
+import {
+  comesForemost,
+  foremostSql,
+  isOnePlace,
+  keptOf,
+  keptSql,
+  latestSql,
+  onceSql,
+  saidBySql,
+  type Kept,
+} from './kept.ts'
 
 /** Where a page ends: the key of the order, then the id. */
 export type PeopleKey = readonly (string | number)[]
@@ -20,7 +23,7 @@ export type PeopleKey = readonly (string | number)[]
 const orders: Record<Lens['peopleOrder'], readonly (readonly [key: string, sorted: string])[]> = {
   said: [
     ['-said', 'said DESC'],
-    ['-extract(epoch FROM latest)', 'latest DESC'],
+    ['-extract(epoch FROM spoke)', 'spoke DESC'],
   ],
   latest: [['-extract(epoch FROM latest)', 'latest DESC']],
   unhappiest: [
@@ -62,10 +65,35 @@ export interface PeopleRow {
   total: number
 }
 
-/** How those who spoke meet those who visited. */
-const presence = (lens: Lens): string => {
-  if (lens.visited === 'yes') return `visited ${asksOfEntries(lens) ? '' : 'LEFT '}JOIN said USING (id)`
-  return 'said LEFT JOIN visited USING (id)'
+/** People as they are asked for. */
+export interface PeopleQuestion {
+  lens: Lens
+  context: LensContext
+  reader: Reader
+}
+interface PagePart {
+  limit: number
+  after: PeopleKey | null
+  /** From so many people on, names are gone through in their order until a page is full, instead of being sorted. */
+  manyNames?: number
+}
+
+/** How those who spoke meet those who visited, when the latest of it was, and what goes first among those who said as much. */
+const presence = (lens: Lens): { from: string; where: string; latest: string; spoke: string } => {
+  if (lens.visited === 'any') return { from: 'said', where: 'true', latest: 'said.last', spoke: 'said.last' }
+  if (lens.visited === 'no')
+    return {
+      from: 'said LEFT JOIN visited USING (id)',
+      where: 'visited.id IS NULL',
+      latest: 'said.last',
+      spoke: 'said.last',
+    }
+  return {
+    from: `visited ${asksOfEntries(lens) ? '' : 'LEFT '}JOIN said USING (id)`,
+    where: 'true',
+    latest: 'greatest(said.last, visited.visited)',
+    spoke: 'coalesce(said.last, visited.visited)',
+  }
 }
 
 export type Bind = (value: unknown) => string
@@ -77,28 +105,37 @@ export const wroteToReader = (bind: Bind, reader: Reader, shownAs: string): stri
      WHERE a.shown_as = ${shownAs} AND ${accessOf(bind, reader, 'e')}
    )`
 
-/** Visits at the lens's time and places, as far as the reader may know of them, one row a person. */
-function visitorsSql(
-  bind: Bind,
-  {
-    lens,
-    reader,
-    asked,
-    window,
-  }: { lens: Lens; reader: Reader; asked: string | null; window: Instants | null },
-): string {
-  if (lens.visited === 'any') return 'SELECT NULL::bigint AS id, NULL::timestamptz AS visited WHERE false'
+/** Visits at the lens's time and places, as far as the reader may know of them. */
+function visitsSql(bind: Bind, { lens, context, reader }: PeopleQuestion): string {
   const conditions = [`v.brand_id = ${bind(reader.brandId)}`]
+  const window = instantsOf(lens.range, context)
   if (window)
     conditions.push(
       `v.at >= ${bind(new Date(window.from))}::timestamptz AND v.at < ${bind(new Date(window.to))}::timestamptz`,
     )
   if (lens.places.length) conditions.push(`v.place_id = ANY(${bind(lens.places)}::int[])`)
   if (reader.placeIds) conditions.push(`v.place_id = ANY(${bind(reader.placeIds)}::int[])`)
-  if (asked) conditions.push(`v.shown_as = ANY(ARRAY(${asked}))`)
   // Whoever sees only some profiles sees visits of those alone who wrote there.
   if (reader.profileIds && lens.visited === 'yes') conditions.push(wroteToReader(bind, reader, 'v.shown_as'))
-  return `SELECT v.shown_as AS id, max(v.at) AS visited FROM visits v WHERE ${conditions.join(' AND ')} GROUP BY 1`
+  return `FROM visits v WHERE ${conditions.join(' AND ')}`
+}
+
+/** When somebody visited the latest of it. @param whose selects their id */
+const visitOf = (bind: Bind, question: PeopleQuestion, whose: string): string =>
+  `(SELECT max(v.at) ${visitsSql(bind, question)} AND v.shown_as = ${whose})`
+
+/** That somebody visited or did not, as it is asked for; looked up for each by itself. */
+const visitedSql = (bind: Bind, question: PeopleQuestion, whose: string): string =>
+  question.lens.visited === 'any'
+    ? 'true'
+    : `(SELECT ${question.lens.visited === 'no' ? 'NOT ' : ''}EXISTS (SELECT ${visitsSql(bind, question)} AND v.shown_as = ${whose}))`
+
+/** Those visits, of some or of all; one row a person for those who are asked for. */
+function visitorsSql(bind: Bind, question: PeopleQuestion, chosen: string | null): string {
+  const visits = `${visitsSql(bind, question)} ${chosen ? `AND v.shown_as = ANY(ARRAY(${chosen}))` : ''}`
+  // Whom is not asked for need not be told apart.
+  if (question.lens.visited === 'no') return `SELECT v.shown_as AS id ${visits}`
+  return `SELECT v.shown_as AS id, max(v.at) AS visited ${visits} GROUP BY 1`
 }
 
 /** What each order goes by where everybody is asked for at any time. @param by the latest of what they said, or of that and their visits */
@@ -117,21 +154,6 @@ const totalOrders = (
   name: [[`${called('p')} COLLATE "C"`, 'text']],
 })
 
-/** Whether what counts for a lens is all that people said on whole days, or ever, as somebody sees them who sees all: that is kept of each. */
-const asksForKept = (lens: Lens, reader: Reader): boolean =>
-  (lens.range === null || 'last' in lens.range || lens.range.from.length + lens.range.to.length === 20) &&
-  !lens.places.length &&
-  !reader.placeIds &&
-  !reader.profileIds &&
-  !asksOfEntries(lens)
-
-/** Whether it asks for everybody at any time, those who visited or did not at most. */
-const asksForEverybody = (lens: Lens): boolean =>
-  lens.range === null &&
-  askingParts(lens).every(
-    ({ part }) => part.of !== 'person' || part.field === 'peopleOrder' || part.field === 'visited',
-  )
-
 /** Of whom something is kept, those whom a lens on everybody shows. */
 const everybody: Record<Lens['visited'], string> = {
   any: 'said > 0',
@@ -144,7 +166,7 @@ function everybodyPage(
   db: Database,
   lens: Lens,
   brandId: number,
-  { limit, after }: { limit: number; after: PeopleKey | null },
+  { limit, after }: PagePart,
 ): Promise<PeopleRow[]> {
   const where = new Where()
   const brand = where.bind(brandId)
@@ -171,24 +193,6 @@ function everybodyPage(
 const beyondKey = (order: readonly (readonly [by: string, type: string])[], after: PeopleKey, bind: Bind) =>
   `(${order.map(([by]) => by).join(', ')}) > (${order.map(([, type], i) => `${bind(after[i])}::${type}`).join(', ')})`
 
-/** What is kept of each, of some or of all: of some days, or in all. */
-function keptSql(
-  bind: Bind,
-  { brandId }: Reader,
-  window: Instants | null,
-  zone: string,
-  chosen: string | null,
-): string {
-  const whose = (id: string) => (chosen ? `AND ${id} IN (${chosen})` : '')
-  if (!window)
-    return `SELECT t.person_id AS id, t.said, t.last, t.unhappy FROM person_totals t
-      WHERE t.brand_id = ${bind(brandId)} AND t.said > 0 ${whose('t.person_id')}`
-  const day = (at: number) => `${bind(DateTime.fromMillis(at, { zone }).toISODate())}::date`
-  return `SELECT d.person_id AS id, sum(d.said)::int AS said, max(d.last) AS last, sum(d.unhappy)::int AS unhappy FROM person_days d
-    WHERE d.brand_id = ${bind(brandId)} AND d.day >= ${day(window.from)} AND d.day < ${day(window.to)} ${whose('d.person_id')}
-    GROUP BY 1`
-}
-
 /** How much each said of what the lens asks for. */
 const countedSql = (from: string, conditions: string): string =>
   `SELECT a.shown_as AS id, sum(s.n)::int AS said, max(s.last) AS last, sum(s.unhappy)::int AS unhappy
@@ -202,51 +206,173 @@ const countedSql = (from: string, conditions: string): string =>
    JOIN accounts a ON a.id = s.account_id
    GROUP BY 1`
 
-/** Those who said something under the lens, and how much; with visits asked for, those who visited. */
-export function peoplePage(
-  db: Database,
-  { lens, context, reader }: { lens: Lens; context: LensContext; reader: Reader },
-  { limit, after }: { limit: number; after: PeopleKey | null },
-): Promise<PeopleRow[]> {
-  const kept = asksForKept(lens, reader)
-  if (kept && asksForEverybody(lens)) return everybodyPage(db, lens, reader.brandId, { limit, after })
-  // Every parameter that is bound must be asked for.
-  const { from, where } = kept ? { from: '', where: new Where() } : lensWhere(lens, context, reader)
-  const bind = (value: unknown) => where.bind(value)
+/** People by what is asked of them, but not of what they said; null: nothing is. */
+function chosenSql({ lens, context, reader }: PeopleQuestion, bind: Bind): string | null {
   const query = { bind, context, at: 'e.at', window: instantsOf(lens.range, context) }
   const asked = askingParts(lens).flatMap(({ part, value }) => {
     const condition = part.of === 'person' ? part.sql(value, query) : null
     return condition ? [condition] : []
   })
-  // Few are called so: what they said is found by their accounts.
-  const chosen = asked.length
+  return asked.length
     ? `SELECT p.shown_as FROM people p WHERE p.brand_id = ${bind(reader.brandId)} AND ${asked.join(' AND ')}`
     : null
+}
+
+/** A row of the page, with its name and its key. */
+const pageRow = (order: readonly string[], more: string) =>
+  `SELECT id, (SELECT ${called('p')} FROM people p WHERE p.id = page.id) COLLATE "C" AS name, said, last, latest,
+     jsonb_build_array(${order.join(', ')}) AS key${more} FROM page`
+
+/** What a page of an order goes by, how it is sorted, and where it begins. */
+function ordered(order: Lens['peopleOrder'], after: PeopleKey | null, bind: Bind) {
+  const by = [...orders[order], ['id', 'id'] as const]
+  const keys = by.map(([key]) => key)
+  const typed = keys.map(
+    (key) => [key, key === 'id' ? 'bigint' : key === 'name' ? 'text' : 'numeric'] as const,
+  )
+  return {
+    keys,
+    sorted: by.map(([, sorted]) => sorted).join(', '),
+    beyond: after ? `WHERE ${beyondKey(typed, after, bind)}` : '',
+  }
+}
+
+/** A page of any lens: whoever it is about is counted. */
+function countedPage(
+  db: Database,
+  question: PeopleQuestion,
+  { limit, after }: PagePart,
+): Promise<PeopleRow[]> {
+  const { lens, context, reader } = question
+  const kept = keptOf(question)
+  // Every parameter that is bound must be asked for.
+  const { from, where } = kept ? { from: '', where: new Where() } : lensWhere(lens, context, reader)
+  const bind = (value: unknown) => where.bind(value)
+  // Few are called so: what they said is found by their accounts.
+  const chosen = chosenSql(question, bind)
   if (chosen)
     where.add(
       `e.account_id = ANY(ARRAY(SELECT a.id FROM people p JOIN accounts a ON a.person_id = p.id WHERE p.shown_as IN (${chosen})))`,
     )
   const said = where.toString()
-  const visitors = visitorsSql(bind, { lens, reader, asked: chosen, window: query.window })
-  const order = [...orders[lens.peopleOrder], ['id', 'id'] as const]
-  const keys = order.map(([key]) => key)
-  const sorted = order.map(([, by]) => by).join(', ')
-  const typed = keys.map((by) => [by, by === 'id' ? 'bigint' : by === 'name' ? 'text' : 'numeric'] as const)
-  const beyond = after ? `WHERE ${beyondKey(typed, after, bind)}` : ''
+  const visited = lens.visited === 'any' ? '' : `visited AS (${visitorsSql(bind, question, chosen)}),`
   // Names are looked up for a page, unless the page goes by them.
   const named = lens.peopleOrder === 'name'
+  const { from: whom, where: which, latest, spoke } = presence(lens)
+  const { keys, sorted, beyond } = ordered(lens.peopleOrder, after, bind)
   return db.replica.rows<PeopleRow>(
-    `WITH said AS (${kept ? keptSql(bind, reader, query.window, context.zone, chosen) : countedSql(from, said)}), visited AS (${visitors}), them AS (
+    `WITH said AS (${kept ? keptSql(bind, kept, { chosen, felt: lens.peopleOrder === 'unhappiest' }) : countedSql(from, said)}), ${visited} them AS (
        SELECT id, ${named ? `${called('p')} COLLATE "C" AS name,` : ''} coalesce(said.said, 0) AS said, said.last,
-         greatest(said.last, visited.visited) AS latest, coalesce(said.unhappy, 0) AS unhappy
-       FROM ${presence(lens)} ${named ? 'JOIN people p USING (id)' : ''}
-       WHERE ${lens.visited === 'no' ? 'visited.id IS NULL' : 'true'}
+         ${latest} AS latest, ${spoke} AS spoke, coalesce(said.unhappy, 0) AS unhappy
+       FROM ${whom} ${named ? 'JOIN people p USING (id)' : ''}
+       WHERE ${which}
      ), page AS (
-       SELECT * FROM them ${beyond} ORDER BY ${sorted} LIMIT ${bind(limit)}
+       SELECT * FROM (SELECT *, count(*) OVER ()::int AS total FROM them) counted ${beyond} ORDER BY ${sorted} LIMIT ${bind(limit)}
      )
-     SELECT id, (SELECT ${called('p')} FROM people p WHERE p.id = page.id) COLLATE "C" AS name, said, last, latest,
-       jsonb_build_array(${keys.join(', ')}) AS key, (SELECT count(*) FROM them)::int AS total
-     FROM page ORDER BY ${sorted}`,
+     ${pageRow(keys, ', total')} ORDER BY ${sorted}`,
     where.values,
   )
+}
+
+/** Those who come first in an order, as long as there are enough of them: the others are not put together, nor sorted. */
+function foremostPage(
+  db: Database,
+  question: PeopleQuestion,
+  kept: Kept,
+  { limit, after }: PagePart,
+): Promise<Omit<PeopleRow, 'total'>[]> {
+  const { lens } = question
+  const where = new Where()
+  const bind = (value: unknown) => where.bind(value)
+  const { keys, sorted, beyond } = ordered(lens.peopleOrder, after, bind)
+  const latest = lens.visited === 'yes' ? `greatest(last, ${visitOf(bind, question, 'them.id')})` : 'last'
+  return db.replica.rows(
+    `WITH said AS (${foremostSql(bind, kept, lens.peopleOrder)}), page AS (
+       SELECT *, ${latest} AS latest
+       FROM (SELECT * FROM (SELECT *, last AS spoke FROM said) said ${beyond} ORDER BY ${sorted} OFFSET 0) them
+       -- Visits are looked for one by one, in the order of the list, until the page is full.
+       WHERE ${visitedSql(bind, question, 'them.id')}
+       LIMIT ${bind(limit)}
+     )
+     ${pageRow(keys, '')} ORDER BY ${sorted}`,
+    where.values,
+  )
+}
+
+/** Those who said something latest, or by name, found in that order; what they said is put together for the page alone. */
+function walkedPage(
+  db: Database,
+  question: PeopleQuestion,
+  kept: Kept,
+  { limit, after }: PagePart,
+): Promise<Omit<PeopleRow, 'total'>[]> {
+  const { lens, reader } = question
+  const where = new Where()
+  const bind = (value: unknown) => where.bind(value)
+  const { keys, sorted, beyond } = ordered(lens.peopleOrder, after, bind)
+  const named = lens.peopleOrder === 'name'
+  const spoke = () => (lens.visited === 'yes' ? 'true' : `(SELECT EXISTS (${saidBySql(bind, kept, 'p.id')}))`)
+  const them = named
+    ? `SELECT p.id, ${called('p')} COLLATE "C" AS name FROM people p
+       WHERE p.brand_id = ${bind(reader.brandId)} AND ${spoke()} AND ${visitedSql(bind, question, 'p.id')}`
+    : latestSql(bind, kept)
+  const inOrder = `SELECT * FROM (${them}) them ${beyond} ORDER BY ${sorted}`
+  // Whoever said something latest is known in order before visits are looked for.
+  const walked =
+    named || lens.visited === 'any'
+      ? inOrder
+      : `SELECT * FROM (${inOrder} OFFSET 0) them WHERE ${visitedSql(bind, question, 'them.id')}`
+  const visit = lens.visited === 'yes' ? visitOf(bind, question, 'page.id') : 'NULL'
+  return db.replica.rows(
+    `WITH page AS (
+       ${walked} LIMIT ${bind(limit)}
+     ), filled AS (
+       SELECT page.id, ${named ? 'page.name' : `(SELECT ${called('p')} FROM people p WHERE p.id = page.id) COLLATE "C" AS name`},
+         coalesce(said.said, 0) AS said, said.last, greatest(said.last, ${visit}) AS latest
+       FROM page LEFT JOIN LATERAL (${saidBySql(bind, kept, 'page.id')}) said ON true
+     )
+     SELECT *, jsonb_build_array(${keys.join(', ')}) AS key FROM filled ORDER BY ${sorted}`,
+    where.values,
+  )
+}
+
+/** How many there are where nothing but when, where and visits is asked for. */
+async function keptTotal(db: Database, question: PeopleQuestion, kept: Kept): Promise<number> {
+  const { visited } = question.lens
+  const where = new Where()
+  const bind = (value: unknown) => where.bind(value)
+  const visits = visited === 'any' ? '' : visitsSql(bind, question)
+  const counted =
+    visited === 'yes'
+      ? `SELECT count(DISTINCT v.shown_as)::int AS n ${visits}`
+      : `SELECT count(*)::int AS n FROM (${onceSql(bind, kept)}) said ${visited === 'no' ? `WHERE NOT EXISTS (SELECT 1 ${visits} AND v.shown_as = said.id)` : ''}`
+  return (await db.replica.one<{ n: number }>(counted, where.values))!.n
+}
+
+/** Those who said something under the lens, and how much; with visits asked for, those who visited. */
+export async function peoplePage(
+  db: Database,
+  question: PeopleQuestion,
+  part: PagePart,
+): Promise<PeopleRow[]> {
+  const { lens, reader } = question
+  const kept = keptOf(question)
+  const chosen = chosenSql(question, () => '') !== null
+  if (kept && !chosen && kept.ever) return everybodyPage(db, lens, reader.brandId, part)
+  if (!kept || chosen) return countedPage(db, question, part)
+  const order = lens.peopleOrder
+  if (order === 'name') {
+    const total = await keptTotal(db, question, kept)
+    if (total < (part.manyNames ?? 5000)) return countedPage(db, question, part)
+    return (await walkedPage(db, question, kept, part)).map((row) => ({ ...row, total }))
+  }
+  const latest = order === 'latest' && lens.visited !== 'yes'
+  if (isOnePlace(kept) && (latest || comesForemost(order))) {
+    const [rows, total] = await Promise.all([
+      (latest ? walkedPage : foremostPage)(db, question, kept, part),
+      keptTotal(db, question, kept),
+    ])
+    if (latest || rows.length === part.limit) return rows.map((row) => ({ ...row, total }))
+  }
+  return countedPage(db, question, part)
 }
