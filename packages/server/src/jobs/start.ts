@@ -1,10 +1,10 @@
-import PgBoss from 'pg-boss'
 import type { Context } from '../context.ts'
 import { dueChannel } from '../store/queries/jobs/dueWork.ts'
 import type { Listener } from '../store/listener.ts'
 import type { Works } from './due/piece.ts'
 import { startMailListener } from './mailListener.ts'
 import { startRunner, type Runner } from './due/runner.ts'
+import { startSchedule } from './schedule.ts'
 import { changeAbsence } from '../services/absences/index.ts'
 import { act } from '../services/actions/index.ts'
 import { checkAlert, deliverAlert } from '../services/alerts/index.ts'
@@ -100,19 +100,4 @@ export async function startJobs(
       await runner.stop()
     },
   }
-}
-
-const pruneQueue = 'prune'
-
-/** What comes by the calendar is pg-boss's, which lets one process of all of them ring; the work itself is due work. */
-async function startSchedule({ db, log, due }: Context): Promise<PgBoss> {
-  const boss = new PgBoss({ connectionString: db.url, max: 2, maintenanceIntervalSeconds: 600 })
-  boss.on('error', (error) => log.warn({ err: error }, 'schedule'))
-  await boss.start()
-  await boss.createQueue(pruneQueue)
-  await boss.schedule(pruneQueue, '17 3 * * *')
-  await boss.work(pruneQueue, { pollingIntervalSeconds: 30 }, () =>
-    due.ask({ kind: 'prune', subject: 'all', owner: 'all' }),
-  )
-  return boss
 }

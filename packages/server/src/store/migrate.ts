@@ -1,9 +1,7 @@
 import { Umzug, type UmzugStorage } from 'umzug'
+import { alone } from './alone.ts'
 import type { Database } from './database.ts'
 import { migrations as ours } from './migrations/index.ts'
-
-/** Any number: the lock under which only one process migrates. */
-const lockKey = 7214001
 
 interface Migration {
   name: string
@@ -31,9 +29,7 @@ export async function migrate(
   database: Database,
   { down = 0, migrations = ours }: { down?: number; migrations?: readonly Migration[] } = {},
 ): Promise<void> {
-  // This transaction only holds the lock: it ends with the connection, whatever becomes of the process.
-  await database.sequelize.transaction(async (lock) => {
-    await database.rows('SELECT pg_advisory_xact_lock($1)', [lockKey], lock)
+  await alone(database, 'migrating', async () => {
     await database.rows(
       'CREATE TABLE IF NOT EXISTS migrations (name text PRIMARY KEY, run_at timestamptz NOT NULL DEFAULT now())',
     )

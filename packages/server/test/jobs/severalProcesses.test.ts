@@ -120,6 +120,7 @@ test('one of each is killed: nobody signs in again, nothing is lost, nothing is 
           'SELECT kind, state, attempts, error, next_at - now() AS due, lease_until FROM due_work',
         ),
         await db.rows('SELECT network, status, error FROM profiles'),
+        [...web, ...jobs].map(({ process }) => process.exitCode ?? process.signalCode ?? 'runs'),
       ],
     },
   )
