@@ -31,6 +31,14 @@ export async function peopleFigures(databaseUrl: string): Promise<Figure[]> {
   await tell('those of the last four weeks at one place, unhappiest first', aim, (i) =>
     get(`/api/people?time=last-28&place=${1 + (i % 5)}&order=unhappiest`),
   )
+  await tell('those of the last four weeks, unhappiest first', aim, () =>
+    get('/api/people?time=last-28&order=unhappiest'),
+  )
+  await tell('those of the last four weeks, latest first', aim, () =>
+    get('/api/people?time=last-28&order=latest'),
+  )
+  await tell('those of the last four weeks by name', aim, () => get('/api/people?time=last-28&order=name'))
+  await tell('how many they are, asked for beside the page', '', () => get('/api/people/count?time=last-28'))
   await tell('somebody by name, at any time', aim, (i) =>
     get(`/api/people?named=${encodeURIComponent(nameOf(i).name)}`),
   )
@@ -47,6 +55,7 @@ export async function peopleFigures(databaseUrl: string): Promise<Figure[]> {
   await tell('those who wrote in the last four weeks and did not visit', aim, () =>
     get('/api/people?time=last-28&visited=no'),
   )
+  await tell('how many those are', '', () => get('/api/people/count?time=last-28&visited=no'))
   await tell('everybody who ever visited', aim, () => get('/api/people?visited=yes'))
   await tell('a card', '100 ms', (i) => get(`/api/people/${nameOf(i).id}`))
   await tell('pairs that may be the same', aim, () => get('/api/people/proposals'))

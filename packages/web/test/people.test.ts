@@ -119,7 +119,6 @@ const people: PeopleAnswer = {
       visits: { done: 3, latest: { at: '2026-11-22T09:20:00Z', state: 'done' }, next: null },
     },
   ],
-  total: 1,
   next: null,
 }
 const nothing = {
@@ -131,7 +130,7 @@ const open = async (
   options: Parameters<typeof mounting>[0] = {},
   page: typeof PeoplePage | typeof FollowUpsPage = PeoplePage,
 ) => {
-  const { calls } = fakeServer({ ...answers, ...nothing, ...answers })
+  const { calls } = fakeServer({ 'GET /api/people/count': { count: 1 }, ...answers, ...nothing, ...answers })
   const { router, global } = await mounting({ path: '/inbox/people', ...options })
   const html = keep(mount(page, { global, attachTo: document.body }))
   await flushPromises()
@@ -187,7 +186,7 @@ describe('the page of people', () => {
   test('nobody under the lens, and a fault, are told apart', async () => {
     const none = await open({
       'GET /api/people/proposals': { proposals: [], total: 0 },
-      'GET /api/people': { rows: [], total: 0, next: null },
+      'GET /api/people': { rows: [], next: null },
     })
     expect(none.html.text()).toContain('Nobody here')
     none.html.unmount()

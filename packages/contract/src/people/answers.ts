@@ -82,10 +82,13 @@ export interface TakenCustomers {
 
 export interface PeopleAnswer {
   rows: PersonRow[]
-  /** People under the lens. */
-  total: number
   /** Where the list goes on; null at its end. */
   next: string | null
+}
+
+/** People under a lens. */
+export interface PeopleCount {
+  count: number
 }
 
 export const wayKinds = ['email', 'phone'] as const

@@ -2,6 +2,7 @@ import { can } from '../shared/access.ts'
 import { get, post, put, remove } from '../shared/route.ts'
 import type {
   PeopleAnswer,
+  PeopleCount,
   PersonCard,
   PersonWay,
   ProposalsAnswer,
@@ -22,6 +23,7 @@ import type {
 /** Routes of people: who wrote, how they are reached, who is the same, and what they visited. */
 export const peopleRoutes = {
   people: get<PeopleAnswer>('/api/people', can('look', 'seen')),
+  peopleCount: get<PeopleCount>('/api/people/count', can('look', 'seen')),
   addPerson: post<NewPersonDraft, PersonCard>('/api/people', can('answer', 'brand', 'small')),
   exportPeople: get<undefined>('/api/people/export.csv', can('look', 'seen')),
   exportVcards: get<undefined>('/api/people/export.vcf', can('look', 'seen')),

@@ -22,6 +22,7 @@ import {
   exportPeople,
   joinPeople,
   keepApart,
+  countPeople,
   listPeople,
   peopleCsv,
   personCard,
@@ -38,6 +39,7 @@ import {
 
 export function peopleRoutes(app: Express, context: Context): void {
   handle(app, routes.people, { act: ({ reader, req }) => listPeople(context, reader, req.query) })
+  handle(app, routes.peopleCount, { act: ({ reader, req }) => countPeople(context, reader, req.query) })
   handle(app, routes.addPerson, {
     schema: newPersonSchema,
     act: ({ reader, body }) => addPerson(context, reader, body),

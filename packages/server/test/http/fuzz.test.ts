@@ -145,6 +145,7 @@ describe('no input is answered by a fault', () => {
       '/api/watches/summaries',
       '/api/voices',
       '/api/people',
+      '/api/people/count',
       '/api/follow-ups',
       '/api/watches/compare',
       '/api/watches/rivals',

@@ -8,6 +8,7 @@ export {
   addWay,
   changePerson,
   changeWay,
+  countPeople,
   listPeople,
   personCard,
   proposals,

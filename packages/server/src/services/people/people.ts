@@ -3,6 +3,7 @@ import {
   fieldProblem,
   type NewPersonDraft,
   type PeopleAnswer,
+  type PeopleCount,
   type PersonCard,
   type PersonDraft,
   type PersonWay,
@@ -19,6 +20,7 @@ import { followUpsOfPerson } from '../../store/queries/followUps/followUps.ts'
 import { membersOf } from '../../store/queries/people/joins.ts'
 import { holdPeople } from '../../store/queries/people/meeting.ts'
 import * as customers from '../../store/queries/people/customers.ts'
+import { countPeople as countStored } from '../../store/queries/people/count.ts'
 import { parsePeopleKey, peoplePage, printPeopleKey } from '../../store/queries/people/page.ts'
 import * as stored from '../../store/queries/people/people.ts'
 import * as storedWays from '../../store/queries/people/ways.ts'
@@ -67,7 +69,7 @@ export async function listPeople(
   ])
   const beside = new Map(known.map((each) => [each.id, each]))
   return {
-    rows: shown.map(({ key: _key, total: _total, last, latest: _latest, ...row }) => ({
+    rows: shown.map(({ key: _key, last, latest: _latest, ...row }) => ({
       ...row,
       last: last?.toISOString() ?? null,
       visits: visits.get(row.id) ?? { done: 0, latest: null, next: null },
@@ -77,9 +79,19 @@ export async function listPeople(
       sentiments: beside.get(row.id)?.sentiments ?? [],
       openThreads: beside.get(row.id)?.openThreads ?? 0,
     })),
-    total: rows[0]?.total ?? 0,
     next: rows.length > pageSize ? printPeopleKey(shown.at(-1)!.key) : null,
   }
+}
+
+/** How many people a lens is about. */
+export async function countPeople(
+  parts: Reading,
+  reader: Reader,
+  query: Record<string, unknown>,
+): Promise<PeopleCount> {
+  const lens = lensOf(query, 'people')
+  const context = await lensContext(parts, reader)
+  return { count: await countStored(parts.db, { lens, context, reader }) }
 }
 
 /** Whom an id shows, as far as the reader may know of them. @throws Refusal notFound */

@@ -26,7 +26,9 @@ const countDays = (condition: string) => `
   INSERT INTO person_days (${columns})
   SELECT d.*, coalesce(lag(day) OVER theirs, '-infinity'), coalesce(lead(day) OVER theirs, 'infinity')
   FROM (${daysOf('accounts a JOIN entries e ON e.account_id = a.id', condition)}) d
-  ${ofTheirs}`
+  ${ofTheirs}
+  -- As they come in: those of one time lie together, and are read together.
+  ORDER BY d.day, d.person_id, d.place_id`
 
 const heldAccounts = (ids: string) =>
   `PERFORM 1 FROM accounts WHERE id IN (${ids}) ORDER BY id FOR KEY SHARE;`
@@ -85,30 +87,47 @@ BEGIN
 END $$;
 
 CREATE OR REPLACE FUNCTION person_totals_add() RETURNS trigger LANGUAGE plpgsql AS $$
+DECLARE
+  added person_days[];
 BEGIN
+  SELECT array_agg(ROW(${columns})::person_days) INTO added
+  FROM (
+    SELECT *, coalesce(lag(day) OVER theirs, '-infinity') AS previous, coalesce(lead(day) OVER theirs, 'infinity') AS next
+    FROM (${daysOf('new_rows e JOIN accounts a ON a.id = e.account_id', 'true')}) d ${ofTheirs}
+  ) d;
+  IF added IS NULL THEN RETURN NULL; END IF;
   -- Whoever adds to a person holds their row, so that nobody puts a day beside these meanwhile.
   INSERT INTO person_totals AS t (person_id, brand_id, said, unhappy, last, by_last, by_latest)
-  SELECT a.shown_as, a.brand_id, count(*), sum(${unhappy('n.sentiment')}), max(n.at), -extract(epoch FROM max(n.at)), -extract(epoch FROM max(n.at))
-  FROM new_rows n JOIN accounts a ON a.id = n.account_id
-  WHERE n.direction = 'in' AND a.shown_as IS NOT NULL
+  SELECT person_id, brand_id, sum(said), sum(unhappy), max(last), -extract(epoch FROM max(last)), -extract(epoch FROM max(last))
+  FROM unnest(added) WHERE place_id = 0
   GROUP BY 1, 2 ORDER BY 1
   ON CONFLICT (person_id) DO UPDATE SET said = t.said + excluded.said, unhappy = t.unhappy + excluded.unhappy,
     last = greatest(t.last, excluded.last), by_last = least(t.by_last, excluded.by_last), by_latest = least(t.by_latest, excluded.by_latest);
-  INSERT INTO person_days AS k (${columns})
-  SELECT d.*,
-    greatest(lag(day) OVER theirs, '-infinity', (
-      SELECT max(k.day) FROM person_days k WHERE k.person_id = d.person_id AND k.place_id = d.place_id AND k.day < d.day
+  SELECT array_agg(ROW(a.brand_id, a.place_id, a.day, a.person_id, a.said, a.unhappy, a.last,
+    greatest(a.previous, (
+      SELECT max(k.day) FROM person_days k WHERE k.person_id = a.person_id AND k.place_id = a.place_id AND k.day < a.day
     )),
-    least(lead(day) OVER theirs, 'infinity', (
-      SELECT min(k.day) FROM person_days k WHERE k.person_id = d.person_id AND k.place_id = d.place_id AND k.day > d.day
-    ))
-  FROM (${daysOf('new_rows e JOIN accounts a ON a.id = e.account_id', 'true')}) d
-  ${ofTheirs}
-  ORDER BY d.person_id, d.place_id, d.day
+    least(a.next, (
+      SELECT min(k.day) FROM person_days k WHERE k.person_id = a.person_id AND k.place_id = a.place_id AND k.day > a.day
+    )))::person_days) INTO added
+  FROM unnest(added) a;
+  INSERT INTO person_days AS k (${columns})
+  SELECT ${columns} FROM unnest(added) ORDER BY person_id, place_id, day
   ON CONFLICT (person_id, place_id, day) DO UPDATE
     SET said = k.said + excluded.said, unhappy = k.unhappy + excluded.unhappy, last = greatest(k.last, excluded.last);
-  ${neighbour('next', 'previous', '>')}
-  ${neighbour('previous', 'next', '<')}
+  -- The days beside those that were added learn of them.
+  UPDATE person_days k SET previous = greatest(k.previous, b.previous), next = least(k.next, b.next)
+  FROM (
+    SELECT person_id, place_id, day, max(previous) AS previous, min(next) AS next
+    FROM (
+      SELECT person_id, place_id, previous AS day, '-infinity'::date AS previous, day AS next
+      FROM unnest(added) WHERE previous > '-infinity'
+      UNION ALL
+      SELECT person_id, place_id, next, day, 'infinity' FROM unnest(added) WHERE next < 'infinity'
+    ) told
+    GROUP BY 1, 2, 3
+  ) b
+  WHERE k.person_id = b.person_id AND k.place_id = b.place_id AND k.day = b.day AND (k.previous < b.previous OR k.next > b.next);
   RETURN NULL;
 END $$;
 
@@ -152,14 +171,3 @@ ${table}
 ${counting}
 ${zoned}
 `
-
-/** The days beside those that were added learn of them. */
-function neighbour(tells: 'next' | 'previous', toward: 'previous' | 'next', further: '>' | '<'): string {
-  return `UPDATE person_days k SET ${tells} = d.day
-  FROM (
-    SELECT DISTINCT a.shown_as AS person_id, p.id AS place_id, ${day('e.at', 'b')} AS day
-    FROM new_rows e JOIN accounts a ON a.id = e.account_id JOIN brands b ON b.id = a.brand_id ${places('e.place_id')}
-    WHERE e.direction = 'in' AND a.shown_as IS NOT NULL
-  ) added JOIN person_days d USING (person_id, place_id, day)
-  WHERE k.person_id = d.person_id AND k.place_id = d.place_id AND k.day = d.${toward} AND k.${tells} ${further} d.day;`
-}

@@ -140,7 +140,7 @@ watch(
         :estimate="58"
         :label="t('people.list')"
         :selected="person?.id ?? personId"
-        :total="total ?? rows.length"
+        :total="Math.max(total ?? 0, rows.length)"
         @end="people.more"
       >
         <template #default="{ row }"

@@ -1,11 +1,13 @@
-import { ref, shallowRef, watch, type Ref } from 'vue'
+import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { routes, type PeopleAnswer, type PersonRow } from '@murrabel/contract'
 import { call, CallProblem } from '../../api/call.ts'
+import { useCount } from '../../composables/useCount.ts'
 
 /** People under a lens, page after page. A late answer never overwrites a newer one. */
 export function usePeople(query: Ref<[string, string][]>) {
   const rows = shallowRef<PersonRow[]>([])
-  const total = ref<number | null>(null)
+  const { count, fetchCount } = useCount(routes.peopleCount, query)
+  const total = computed(() => count.value?.count ?? null)
   const loading = ref(true)
   const problem = ref<CallProblem | null>(null)
   let next: string | null = null
@@ -32,6 +34,7 @@ export function usePeople(query: Ref<[string, string][]>) {
     run++
     more = null
     const wanted = rows.value.length
+    void fetchCount()
     await take(async (mine) => {
       let page = await ask(null)
       const fresh = [...page.rows]
@@ -41,7 +44,6 @@ export function usePeople(query: Ref<[string, string][]>) {
       }
       if (mine !== run) return
       rows.value = fresh
-      total.value = page.total
       next = page.next
     })
   }

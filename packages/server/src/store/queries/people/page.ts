@@ -1,20 +1,18 @@
-import { askingParts, asksOfEntries, instantsOf, type Lens, type LensContext } from '@murrabel/core/lens'
-import type { Reader } from '../../../access/reader.ts'
+import type { Lens } from '@murrabel/core/lens'
 import type { Database } from '../../database.ts'
-import { lensWhere } from '../entries/lensWhere.ts'
-import { accessOf, Where } from '../shared/where.ts'
+import { Where } from '../shared/where.ts'
 import { called } from './called.ts'
+import { countPeople } from './count.ts'
+import { comesForemost, foremostSql, isOnePlace, keptOf, latestSql, saidBySql, type Kept } from './kept.ts'
 import {
-  comesForemost,
-  foremostSql,
-  isOnePlace,
-  keptOf,
-  keptSql,
-  latestSql,
-  onceSql,
-  saidBySql,
-  type Kept,
-} from './kept.ts'
+  countedParts,
+  everybody,
+  isOfChosen,
+  visitedSql,
+  visitOf,
+  type Bind,
+  type PeopleQuestion,
+} from './question.ts'
 
 /** Where a page ends: the key of the order, then the id. */
 export type PeopleKey = readonly (string | number)[]
@@ -62,80 +60,13 @@ export interface PeopleRow {
   /** When they said or visited the latest of it. */
   latest: Date
   key: PeopleKey
-  total: number
 }
 
-/** People as they are asked for. */
-export interface PeopleQuestion {
-  lens: Lens
-  context: LensContext
-  reader: Reader
-}
 interface PagePart {
   limit: number
   after: PeopleKey | null
   /** From so many people on, names are gone through in their order until a page is full, instead of being sorted. */
   manyNames?: number
-}
-
-/** How those who spoke meet those who visited, when the latest of it was, and what goes first among those who said as much. */
-const presence = (lens: Lens): { from: string; where: string; latest: string; spoke: string } => {
-  if (lens.visited === 'any') return { from: 'said', where: 'true', latest: 'said.last', spoke: 'said.last' }
-  if (lens.visited === 'no')
-    return {
-      from: 'said LEFT JOIN visited USING (id)',
-      where: 'visited.id IS NULL',
-      latest: 'said.last',
-      spoke: 'said.last',
-    }
-  return {
-    from: `visited ${asksOfEntries(lens) ? '' : 'LEFT '}JOIN said USING (id)`,
-    where: 'true',
-    latest: 'greatest(said.last, visited.visited)',
-    spoke: 'coalesce(said.last, visited.visited)',
-  }
-}
-
-export type Bind = (value: unknown) => string
-
-/** Somebody wrote what the reader may see. */
-export const wroteToReader = (bind: Bind, reader: Reader, shownAs: string): string =>
-  `EXISTS (
-     SELECT 1 FROM accounts a JOIN entries e ON e.account_id = a.id AND e.direction = 'in'
-     WHERE a.shown_as = ${shownAs} AND ${accessOf(bind, reader, 'e')}
-   )`
-
-/** Visits at the lens's time and places, as far as the reader may know of them. */
-function visitsSql(bind: Bind, { lens, context, reader }: PeopleQuestion): string {
-  const conditions = [`v.brand_id = ${bind(reader.brandId)}`]
-  const window = instantsOf(lens.range, context)
-  if (window)
-    conditions.push(
-      `v.at >= ${bind(new Date(window.from))}::timestamptz AND v.at < ${bind(new Date(window.to))}::timestamptz`,
-    )
-  if (lens.places.length) conditions.push(`v.place_id = ANY(${bind(lens.places)}::int[])`)
-  if (reader.placeIds) conditions.push(`v.place_id = ANY(${bind(reader.placeIds)}::int[])`)
-  // Whoever sees only some profiles sees visits of those alone who wrote there.
-  if (reader.profileIds && lens.visited === 'yes') conditions.push(wroteToReader(bind, reader, 'v.shown_as'))
-  return `FROM visits v WHERE ${conditions.join(' AND ')}`
-}
-
-/** When somebody visited the latest of it. @param whose selects their id */
-const visitOf = (bind: Bind, question: PeopleQuestion, whose: string): string =>
-  `(SELECT max(v.at) ${visitsSql(bind, question)} AND v.shown_as = ${whose})`
-
-/** That somebody visited or did not, as it is asked for; looked up for each by itself. */
-const visitedSql = (bind: Bind, question: PeopleQuestion, whose: string): string =>
-  question.lens.visited === 'any'
-    ? 'true'
-    : `(SELECT ${question.lens.visited === 'no' ? 'NOT ' : ''}EXISTS (SELECT ${visitsSql(bind, question)} AND v.shown_as = ${whose}))`
-
-/** Those visits, of some or of all; one row a person for those who are asked for. */
-function visitorsSql(bind: Bind, question: PeopleQuestion, chosen: string | null): string {
-  const visits = `${visitsSql(bind, question)} ${chosen ? `AND v.shown_as = ANY(ARRAY(${chosen}))` : ''}`
-  // Whom is not asked for need not be told apart.
-  if (question.lens.visited === 'no') return `SELECT v.shown_as AS id ${visits}`
-  return `SELECT v.shown_as AS id, max(v.at) AS visited ${visits} GROUP BY 1`
 }
 
 /** What each order goes by where everybody is asked for at any time. @param by the latest of what they said, or of that and their visits */
@@ -153,13 +84,6 @@ const totalOrders = (
   ],
   name: [[`${called('p')} COLLATE "C"`, 'text']],
 })
-
-/** Of whom something is kept, those whom a lens on everybody shows. */
-const everybody: Record<Lens['visited'], string> = {
-  any: 'said > 0',
-  yes: 'visited IS NOT NULL',
-  no: 'said > 0 AND visited IS NULL',
-}
 
 /** Everybody at any time: from what is kept of each, in the order of an index. */
 function everybodyPage(
@@ -180,8 +104,7 @@ function everybodyPage(
   if (after) where.add(beyondKey(keys, after, (value) => where.bind(value)))
   return db.replica.rows<PeopleRow>(
     `SELECT t.person_id AS id, ${called('p')} AS name, t.said, t.last, ${visited ? 'greatest(t.last, t.visited)' : 't.last'} AS latest,
-       jsonb_build_array(${order.join(', ')}) AS key,
-       (SELECT count(*) FROM person_totals WHERE brand_id = ${brand} AND ${everybody[lens.visited]})::int AS total
+       jsonb_build_array(${order.join(', ')}) AS key
      FROM person_totals t JOIN people p ON p.id = t.person_id
      WHERE ${where.toString()}
      ORDER BY ${order.join(', ')} LIMIT ${where.bind(limit)}`,
@@ -193,35 +116,10 @@ function everybodyPage(
 const beyondKey = (order: readonly (readonly [by: string, type: string])[], after: PeopleKey, bind: Bind) =>
   `(${order.map(([by]) => by).join(', ')}) > (${order.map(([, type], i) => `${bind(after[i])}::${type}`).join(', ')})`
 
-/** How much each said of what the lens asks for. */
-const countedSql = (from: string, conditions: string): string =>
-  `SELECT a.shown_as AS id, sum(s.n)::int AS said, max(s.last) AS last, sum(s.unhappy)::int AS unhappy
-   FROM (
-     SELECT e.account_id, count(*) AS n, max(e.at) AS last,
-       count(*) FILTER (WHERE e.sentiment = 'negative') - count(*) FILTER (WHERE e.sentiment = 'positive') AS unhappy
-     FROM ${from}
-     WHERE e.account_id IS NOT NULL AND ${conditions}
-     GROUP BY 1
-   ) s
-   JOIN accounts a ON a.id = s.account_id
-   GROUP BY 1`
-
-/** People by what is asked of them, but not of what they said; null: nothing is. */
-function chosenSql({ lens, context, reader }: PeopleQuestion, bind: Bind): string | null {
-  const query = { bind, context, at: 'e.at', window: instantsOf(lens.range, context) }
-  const asked = askingParts(lens).flatMap(({ part, value }) => {
-    const condition = part.of === 'person' ? part.sql(value, query) : null
-    return condition ? [condition] : []
-  })
-  return asked.length
-    ? `SELECT p.shown_as FROM people p WHERE p.brand_id = ${bind(reader.brandId)} AND ${asked.join(' AND ')}`
-    : null
-}
-
 /** A row of the page, with its name and its key. */
-const pageRow = (order: readonly string[], more: string) =>
+const pageRow = (order: readonly string[]) =>
   `SELECT id, (SELECT ${called('p')} FROM people p WHERE p.id = page.id) COLLATE "C" AS name, said, last, latest,
-     jsonb_build_array(${order.join(', ')}) AS key${more} FROM page`
+     jsonb_build_array(${order.join(', ')}) AS key FROM page`
 
 /** What a page of an order goes by, how it is sorted, and where it begins. */
 function ordered(order: Lens['peopleOrder'], after: PeopleKey | null, bind: Bind) {
@@ -243,34 +141,24 @@ function countedPage(
   question: PeopleQuestion,
   { limit, after }: PagePart,
 ): Promise<PeopleRow[]> {
-  const { lens, context, reader } = question
-  const kept = keptOf(question)
-  // Every parameter that is bound must be asked for.
-  const { from, where } = kept ? { from: '', where: new Where() } : lensWhere(lens, context, reader)
-  const bind = (value: unknown) => where.bind(value)
-  // Few are called so: what they said is found by their accounts.
-  const chosen = chosenSql(question, bind)
-  if (chosen)
-    where.add(
-      `e.account_id = ANY(ARRAY(SELECT a.id FROM people p JOIN accounts a ON a.person_id = p.id WHERE p.shown_as IN (${chosen})))`,
-    )
-  const said = where.toString()
-  const visited = lens.visited === 'any' ? '' : `visited AS (${visitorsSql(bind, question, chosen)}),`
+  const { lens } = question
+  const { tables, from, where, latest, spoke, bind, values } = countedParts(question, keptOf(question), {
+    felt: lens.peopleOrder === 'unhappiest',
+  })
   // Names are looked up for a page, unless the page goes by them.
   const named = lens.peopleOrder === 'name'
-  const { from: whom, where: which, latest, spoke } = presence(lens)
   const { keys, sorted, beyond } = ordered(lens.peopleOrder, after, bind)
   return db.replica.rows<PeopleRow>(
-    `WITH said AS (${kept ? keptSql(bind, kept, { chosen, felt: lens.peopleOrder === 'unhappiest' }) : countedSql(from, said)}), ${visited} them AS (
+    `${tables}, them AS (
        SELECT id, ${named ? `${called('p')} COLLATE "C" AS name,` : ''} coalesce(said.said, 0) AS said, said.last,
          ${latest} AS latest, ${spoke} AS spoke, coalesce(said.unhappy, 0) AS unhappy
-       FROM ${whom} ${named ? 'JOIN people p USING (id)' : ''}
-       WHERE ${which}
+       FROM ${from} ${named ? 'JOIN people p USING (id)' : ''}
+       WHERE ${where}
      ), page AS (
-       SELECT * FROM (SELECT *, count(*) OVER ()::int AS total FROM them) counted ${beyond} ORDER BY ${sorted} LIMIT ${bind(limit)}
+       SELECT * FROM them ${beyond} ORDER BY ${sorted} LIMIT ${bind(limit)}
      )
-     ${pageRow(keys, ', total')} ORDER BY ${sorted}`,
-    where.values,
+     ${pageRow(keys)} ORDER BY ${sorted}`,
+    values,
   )
 }
 
@@ -280,7 +168,7 @@ function foremostPage(
   question: PeopleQuestion,
   kept: Kept,
   { limit, after }: PagePart,
-): Promise<Omit<PeopleRow, 'total'>[]> {
+): Promise<PeopleRow[]> {
   const { lens } = question
   const where = new Where()
   const bind = (value: unknown) => where.bind(value)
@@ -294,7 +182,7 @@ function foremostPage(
        WHERE ${visitedSql(bind, question, 'them.id')}
        LIMIT ${bind(limit)}
      )
-     ${pageRow(keys, '')} ORDER BY ${sorted}`,
+     ${pageRow(keys)} ORDER BY ${sorted}`,
     where.values,
   )
 }
@@ -305,7 +193,7 @@ function walkedPage(
   question: PeopleQuestion,
   kept: Kept,
   { limit, after }: PagePart,
-): Promise<Omit<PeopleRow, 'total'>[]> {
+): Promise<PeopleRow[]> {
   const { lens, reader } = question
   const where = new Where()
   const bind = (value: unknown) => where.bind(value)
@@ -336,19 +224,6 @@ function walkedPage(
   )
 }
 
-/** How many there are where nothing but when, where and visits is asked for. */
-async function keptTotal(db: Database, question: PeopleQuestion, kept: Kept): Promise<number> {
-  const { visited } = question.lens
-  const where = new Where()
-  const bind = (value: unknown) => where.bind(value)
-  const visits = visited === 'any' ? '' : visitsSql(bind, question)
-  const counted =
-    visited === 'yes'
-      ? `SELECT count(DISTINCT v.shown_as)::int AS n ${visits}`
-      : `SELECT count(*)::int AS n FROM (${onceSql(bind, kept)}) said ${visited === 'no' ? `WHERE NOT EXISTS (SELECT 1 ${visits} AND v.shown_as = said.id)` : ''}`
-  return (await db.replica.one<{ n: number }>(counted, where.values))!.n
-}
-
 /** Those who said something under the lens, and how much; with visits asked for, those who visited. */
 export async function peoplePage(
   db: Database,
@@ -357,22 +232,18 @@ export async function peoplePage(
 ): Promise<PeopleRow[]> {
   const { lens, reader } = question
   const kept = keptOf(question)
-  const chosen = chosenSql(question, () => '') !== null
+  const chosen = isOfChosen(question)
   if (kept && !chosen && kept.ever) return everybodyPage(db, lens, reader.brandId, part)
   if (!kept || chosen) return countedPage(db, question, part)
   const order = lens.peopleOrder
   if (order === 'name') {
-    const total = await keptTotal(db, question, kept)
-    if (total < (part.manyNames ?? 5000)) return countedPage(db, question, part)
-    return (await walkedPage(db, question, kept, part)).map((row) => ({ ...row, total }))
+    const many = part.manyNames ?? 5000
+    const isMany = (await countPeople(db, question, { atMost: many })) === many
+    return isMany ? walkedPage(db, question, kept, part) : countedPage(db, question, part)
   }
   const latest = order === 'latest' && lens.visited !== 'yes'
-  if (isOnePlace(kept) && (latest || comesForemost(order))) {
-    const [rows, total] = await Promise.all([
-      (latest ? walkedPage : foremostPage)(db, question, kept, part),
-      keptTotal(db, question, kept),
-    ])
-    if (latest || rows.length === part.limit) return rows.map((row) => ({ ...row, total }))
-  }
-  return countedPage(db, question, part)
+  if (!isOnePlace(kept)) return countedPage(db, question, part)
+  if (latest) return walkedPage(db, question, kept, part)
+  const rows = comesForemost(order) ? await foremostPage(db, question, kept, part) : []
+  return rows.length === part.limit ? rows : countedPage(db, question, part)
 }

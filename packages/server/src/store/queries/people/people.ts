@@ -6,7 +6,7 @@ import { called, callTogether } from './called.ts'
 import { lensWhere } from '../entries/lensWhere.ts'
 import { addAccess, Where } from '../shared/where.ts'
 import type { JoinReason } from './joins.ts'
-import { wroteToReader, type Bind } from './page.ts'
+import { wroteToReader, type Bind } from './question.ts'
 
 /** What is known of somebody and, where nothing is, of those who are joined with them. */
 const knownOf = (alias: string) =>
