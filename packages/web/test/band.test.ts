@@ -51,7 +51,7 @@ describe('the band at the top', () => {
     useCounts().pastDue = 3
     await flushPromises()
     expect(html.find('.section sup').text()).toBe('3')
-    expect(html.find('.section sup').attributes('title')).toBe('3 past due')
+    expect(html.find('.section sup').attributes('title')).toBe('3 threads of the last two weeks are past due')
   })
   test('finds words in everything, whatever its state; nothing typed finds nothing', async () => {
     const { html, at } = await open()

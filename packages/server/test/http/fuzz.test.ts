@@ -97,9 +97,11 @@ describe('no input is answered by a fault', () => {
       '2147483648',
       '9007199254740993',
     ]
-    for (const name of names) {
+    for (const [n, name] of names.entries()) {
       if (!thingOf[name]) continue
-      for (const id of ids) {
+      for (const [i, id] of ids.entries()) {
+        // All routes read their ids at one place: each meets a third of them, each of them a third of the routes.
+        if ((n + i) % 3) continue
         // A lone surrogate cannot even be written into an address.
         const path = pathWith(name, id.replace(/[\ud800-\udfff]/g, '') || 'x')
         const answer = await owner<Problem>(routes[name].method, path, bodyOf(name, own))

@@ -41,7 +41,7 @@ export const en = {
     brandMenu: 'Brand menu',
     switchTo: 'Go to {brand}',
     meMenu: 'Your menu',
-    pastDue: '{n} past due',
+    pastDue: '{n} thread of the last two weeks is past due | {n} threads of the last two weeks are past due',
     rows: { compact: 'Compact rows', usual: 'Usual rows', roomy: 'Roomy rows' },
   },
   signIn: {

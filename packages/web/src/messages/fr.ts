@@ -41,7 +41,7 @@ export const fr: Messages = {
     signOut: 'Se déconnecter',
     switchTo: 'Passer à {brand}',
     keys: 'Liste des touches',
-    pastDue: '{n} en retard',
+    pastDue: '{n} fil des deux dernières semaines en retard | {n} fils des deux dernières semaines en retard',
     rows: { compact: 'Lignes compactes', usual: 'Lignes habituelles', roomy: 'Lignes aérées' },
     brandMenu: 'Menu de la marque',
     meMenu: 'Votre menu',

@@ -95,7 +95,7 @@ defineExpose({ focusFind: () => focus.go(find.value) })
         :class="{ 'router-link-active': route.path.startsWith('/inbox') }"
         to="/inbox"
         >{{ t('sections.inbox')
-        }}<sup v-if="counts.pastDue" :title="t('band.pastDue', { n: counts.pastDue })">{{
+        }}<sup v-if="counts.pastDue" :title="t('band.pastDue', { n: counts.pastDue }, counts.pastDue)">{{
           counts.pastDue
         }}</sup></RouterLink
       >
