@@ -18,6 +18,7 @@ import {
   type Wish,
 } from './model.ts'
 import { modelFiles, sharedWeights } from './models/index.ts'
+import { saidUntil } from './signOff.ts'
 import { isDenial, tokensOf, type Token } from './tokens.ts'
 
 export interface MeaningOptions {
@@ -83,16 +84,17 @@ const byStars: readonly (readonly [number, number, number])[] = [
 /**
  * Reads what a text means: how it feels, what is wanted, and whether an answer is. A linear model over words, pairs of words,
  * what words mean, what the word lists say and how the text is built; trained on texts of our own
- * (`packages/core/training`). Deterministic; time grows with the length of the text.
+ * (`packages/core/training`). How it is signed is not read. Deterministic; time grows with the length of the text.
  *
  * @returns `unread` and no wish when the language has no model or the text no word
  * @example readMeaning('Where can I collect my ticket?').wish.label // "question"
  */
 export function readMeaning(
-  text: string,
+  whole: string,
   { language = 'en', stars = null, kind, ownWords = [] }: MeaningOptions = {},
 ): MeaningReading {
   const found = modelOf(language)
+  const text = whole.slice(0, saidUntil(whole))
   const lists = readByLists(text, { language, ownWords })
   if (!found || lists.sentiment === 'unread') return withoutModel(lists, stars)
   const { code, model } = found
