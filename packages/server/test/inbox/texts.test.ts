@@ -1,6 +1,6 @@
 import { startTextmast, demoClient, type Textmast } from '@murrabel/standins'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { EntryPage, EntryRow, Problem, ThreadAnswer, ThreadEntry } from '@murrabel/contract'
+import type { EntryPage, EntryRow, PersonCard, Problem, ThreadAnswer, ThreadEntry } from '@murrabel/contract'
 import { joinLate } from '../../src/services/intake/index.ts'
 import { settled, startTestWorld, type Caller, type TestWorld } from '../support/world.ts'
 import { settleReports } from '../../src/services/actions/delivered.ts'
@@ -52,6 +52,24 @@ beforeAll(async () => {
 afterAll(async () => {
   await world.stop()
   await textmast.close()
+})
+
+test('whoever is known by a name is called so, and the number stands beside it', async () => {
+  const from = '+447700900031'
+  const known = await call<PersonCard>('POST', '/api/people', { name: 'Amaya Mulvey', phone: from })
+  expect(known.status).toBe(200)
+  write(from, 'May I bring a kayak?')
+  await rowOf('May I bring a kayak?')
+  await settled(world)
+  const { threadId, author } = await rowOf('May I bring a kayak?')
+  expect(author).toBe('Amaya Mulvey')
+  const { entries, person } = await thread(threadId)
+  expect(entries.map((each) => each.author)).toEqual(['Amaya Mulvey'])
+  expect(person).toMatchObject({ name: 'Amaya Mulvey', handle: from })
+  expect((await thread((await rowOf('Is the 9 boat on time?')).threadId)).person).toMatchObject({
+    name: '+447700900001',
+    handle: null,
+  })
 })
 
 test('a number is one thread, in private, whoever writes when; an answer goes there and arrives', async () => {

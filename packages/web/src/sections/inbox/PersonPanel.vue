@@ -25,8 +25,8 @@ const placeWithoutHours = computed(() => {
 })
 /** What did not go out stands before everything that points could weigh. */
 const notSent = computed(() => thread.urgency?.parts.some(({ name }) => name === 'notSent') ?? false)
-/** An e-mail address has its sign already. */
-const handleText = (handle: string) => (handle.includes('@') ? handle : `@${handle}`)
+/** An address or a number as it is, a handle as networks write it. */
+const handleText = (handle: string) => (/@|^\+[\d ()-]+$/.test(handle) ? handle : `@${handle}`)
 const eventText = ({ kind, by, at }: ThreadAnswer['events'][number]) =>
   [called('inbox.event', kind), by, when(at)].filter(Boolean).join(', ')
 </script>

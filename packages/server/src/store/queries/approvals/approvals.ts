@@ -1,3 +1,4 @@
+import { authorName } from '../people/called.ts'
 import type { ApprovalAnswer, ApprovalState, WaitingApproval } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
@@ -114,7 +115,7 @@ export const approvalsFor = (db: Database, reader: Reader): Promise<WaitingAppro
   const me = where.bind(reader.colleagueId)
   where.add(`(v.of_id = ${me} OR v.of_id IS NULL) AND v.by_id IS DISTINCT FROM ${me}`)
   return db.rows<WaitingApproval>(
-    `SELECT v.id, v.thread_id AS thread, coalesce(a.name, '') AS author, v.by_id AS by, left(v.text, 200) AS text, v.asked_at AS "askedAt"
+    `SELECT v.id, v.thread_id AS thread, coalesce(${authorName('a')}, '') AS author, v.by_id AS by, left(v.text, 200) AS text, v.asked_at AS "askedAt"
      FROM approvals v
      JOIN threads t ON t.id = v.thread_id
      LEFT JOIN entries e ON e.id = t.lead_entry_id

@@ -1,3 +1,4 @@
+import { authorName } from '../people/called.ts'
 import { inDoubt } from '../shared/inDoubt.ts'
 import type { Lens, LensContext } from '@murrabel/core/lens'
 import type { EntryPage, EntryRow } from '@murrabel/contract'
@@ -36,7 +37,7 @@ export function parseKey(text: string, order: Lens['order']): PageKey | null {
 const isoInstant = /^\d{4}-\d\d-\d\dT[\d:.]{5,15}Z$/
 
 export const entryColumns = `e.id, e.thread_id AS "threadId", e.kind, e.channel, p.network, p.name AS profile, e.place_id AS "placeId",
-  coalesce(a.name, '') AS author, e.title, e.text, e.deleted_at IS NOT NULL AS deleted, e.rating, e.at, e.sentiment, e.wish,
+  coalesce(${authorName('a')}, '') AS author, e.title, e.text, e.deleted_at IS NOT NULL AS deleted, e.rating, e.at, e.sentiment, e.wish,
   ${inDoubt('e')} AS doubt, t.state, t.given_to AS "givenTo", t.team_id AS "teamId", t.priority, t.spam_at IS NOT NULL AS spam, t.due_at AS "dueAt", t.pressing_at AS "pressingAt",
   e.private, e.paid, e.url, e.reach, e.spans, e.language, e.account_id AS "voiceId", e.story_id AS "storyId", e.corrected_by IS NOT NULL AS corrected,
   ARRAY(SELECT g.tag_id FROM thread_tags g WHERE g.thread_id = e.thread_id ORDER BY 1) AS tags, EXISTS (SELECT 1 FROM kept_entries k WHERE k.entry_id = e.id) AS kept,

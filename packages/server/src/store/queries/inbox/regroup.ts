@@ -1,3 +1,4 @@
+import { authorName } from '../people/called.ts'
 import type { Mergeable } from '@murrabel/contract'
 import type { ThreadState } from '@murrabel/core/lens'
 import type { Reader } from '../../../access/reader.ts'
@@ -235,7 +236,7 @@ export async function mergeableWith(db: Database, reader: Reader, id: number): P
        JOIN entries l ON l.id = t.lead_entry_id LEFT JOIN accounts a ON a.id = l.account_id
        WHERE t.id = ${mine}
      )
-     SELECT t.id, coalesce(a.name, '') AS author, t.title, left(l.text, 200) AS text, l.at, t.state,
+     SELECT t.id, coalesce(${authorName('a')}, '') AS author, t.title, left(l.text, 200) AS text, l.at, t.state,
        coalesce(a.shown_as = here.shown_as, false) AS "samePerson"
      FROM here
      JOIN threads t ON t.profile_id = here.profile_id AND t.id <> here.id AND t.spam_at IS NULL

@@ -13,7 +13,7 @@ import {
   answeringProfile,
   answeringStatus,
 } from '../shared/answering.ts'
-import { called } from '../people/called.ts'
+import { authorName, called, handleOf } from '../people/called.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
 export interface ThreadRow {
@@ -78,7 +78,7 @@ export async function postOfThread(
     ),
     db.one<{ n: number }>(`SELECT count(*) AS n FROM threads t WHERE ${where.toString()}`, where.values),
     db.rows<PostAnswer['said'][number]>(
-      `SELECT t.id AS "threadId", coalesce(a.name, '') AS author, left(l.text, 160) AS text, l.at, l.sentiment
+      `SELECT t.id AS "threadId", coalesce(${authorName('a')}, '') AS author, left(l.text, 160) AS text, l.at, l.sentiment
        FROM threads t
        JOIN entries l ON l.id = ${leadId} AND l.deleted_at IS NULL
        LEFT JOIN accounts a ON a.id = l.account_id
@@ -138,7 +138,7 @@ export const entriesOfThread = (
 ): Promise<ThreadEntryRow[]> =>
   db.rows<ThreadEntryRow>(
     `SELECT * FROM (
-       SELECT e.id, e.channel, e.direction, e.private, e.kind, coalesce(a.name, w.name, '') AS author, e.title, e.text, e.rating, e.at,
+       SELECT e.id, e.channel, e.direction, e.private, e.kind, coalesce(${authorName('a')}, w.name, '') AS author, e.title, e.text, e.rating, e.at,
          e.deleted_at AS "deletedAt", e.erased,
          coalesce((
            SELECT jsonb_agg(jsonb_build_object('title', d.title, 'text', d.text, 'rating', d.rating, 'until', d.until) ORDER BY d.until, d.id)
@@ -244,10 +244,10 @@ export const watchesOfEntry = (db: Database, id: number): Promise<ThreadAnswer['
     [id],
   )
 
-/** Who is behind an account: their id and name, and the account's own handle. */
+/** Who is behind an account: their id and name, and the account's own handle, address or number where that is not their name. */
 export const personBehind = (db: Database, account: number) =>
   db.one<{ id: number; name: string; handle: string | null }>(
-    `SELECT p.id, ${called('p')} AS name, a.handle
+    `SELECT p.id, ${called('p')} AS name, nullif(${handleOf('a')}, ${called('p')}) AS handle
      FROM accounts a
      JOIN people p ON p.id = a.shown_as
      WHERE a.id = $1`,

@@ -1,3 +1,4 @@
+import { authorName } from '../people/called.ts'
 import type { NoticeAnswer, NoticeChoices, NoticeKind } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
@@ -89,7 +90,7 @@ export const takeToMail = (
        WHERE u.id = n.id AND ${where.toString()} AND o.removed_at IS NULL
        RETURNING n.id, n.kind, n.thread_id, n.note_id, n.by_id, t.lead_entry_id
      )
-     SELECT n.id, n.kind, n.thread_id AS thread, coalesce(a.name, '') AS author, left(o.text, 200) AS text, c.name AS by
+     SELECT n.id, n.kind, n.thread_id AS thread, coalesce(${authorName('a')}, '') AS author, left(o.text, 200) AS text, c.name AS by
      FROM taken n
      LEFT JOIN entries e ON e.id = n.lead_entry_id
      LEFT JOIN accounts a ON a.id = e.account_id

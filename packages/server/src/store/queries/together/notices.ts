@@ -1,3 +1,4 @@
+import { authorName } from '../people/called.ts'
 import type { NoticeAnswer, NoticeKind } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
@@ -45,7 +46,7 @@ export async function noticesOf(db: Database, reader: Reader): Promise<NoticeAns
     `n.colleague_id = ${where.bind(reader.colleagueId)} AND n.brand_id = ${where.bind(reader.brandId)}`,
   )
   const rows = await db.rows<Omit<NoticeAnswer, 'at'> & { at: Date }>(
-    `SELECT n.id, n.kind, n.thread_id AS thread, coalesce(a.name, '') AS author, n.by_id AS by, n.at, left(o.text, 200) AS text,
+    `SELECT n.id, n.kind, n.thread_id AS thread, coalesce(${authorName('a')}, '') AS author, n.by_id AS by, n.at, left(o.text, 200) AS text,
        n.seen_at IS NOT NULL AS seen
      FROM notices n
      JOIN threads t ON t.id = n.thread_id
