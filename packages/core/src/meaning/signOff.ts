@@ -8,7 +8,7 @@ const formulas = [
   '(?:(?:bien|très) )?cordialement',
   '(?:bien )?à vous',
   '(?:(?:avec )?mes )?(?:(?:sincères|meilleures|respectueuses|cordiales) )?salutations(?: (?:distinguées|cordiales|respectueuses|les meilleures))?',
-  "(?:je vous prie (?:d[’']agréer|de croire|de recevoir)|veuillez (?:agréer|recevoir|croire))[^\\n]{0,160}",
+  '(?:je vous prie|nous vous prions|veuillez)[^\\n]{0,120}(?:salutations|sentiments|considération|respects|hommages)[^\\n]{0,40}',
   '(?:mit )?(?:(?:freundlich|viel|best|lieb|herzlich|schön|sonnig)e[nrm]? )+gr(?:ü|ue)(?:ß|ss)en?',
   '(?:mit )?(?:(?:freundlich|best|lieb|herzlich|schön)e[nrm]? )+gru(?:ß|ss)',
   'gr(?:ü|ue)(?:ß|ss)e',

@@ -38,6 +38,8 @@ describe('how a letter is signed', () => {
     'It was fine.\nKind regards\nPerrin\nP.S. The tea was cold.',
     'It was fine.\nKind regards\nPerrin\nWe really would come again next year.',
     'It was fine. Kind regards, Perrin',
+    'Rien ne va.\nVeuillez recevoir ma réclamation.',
+    'Rien ne va.\nJe vous prie de croire que je suis déçu.',
     `It was fine.\nKind regards\n${'Perrin\n'.repeat(20)}`,
   ])('is no sign-off, or nothing is said before: %j', (text) => {
     expect(signOff(text)).toBe('')
