@@ -31,8 +31,10 @@ export async function peopleFigures(databaseUrl: string): Promise<Figure[]> {
   await tell('those of the last four weeks at one place, unhappiest first', aim, (i) =>
     get(`/api/people?time=last-28&place=${1 + (i % 5)}&order=unhappiest`),
   )
-  await tell('those of the last four weeks, unhappiest first', aim, () =>
-    get('/api/people?time=last-28&order=unhappiest'),
+  await tell(
+    'those of the last four weeks, unhappiest first (their days lie in the order of time)',
+    aim,
+    () => get('/api/people?time=last-28&order=unhappiest'),
   )
   await tell('those of the last four weeks, latest first', aim, () =>
     get('/api/people?time=last-28&order=latest'),

@@ -1,4 +1,4 @@
-import { ref, type Ref } from 'vue'
+import { shallowRef, type Ref } from 'vue'
 import { useTimeoutFn } from '@vueuse/core'
 import type { Route } from '@murrabel/contract'
 import { call } from '../api/call.ts'
@@ -15,7 +15,7 @@ export function useCount<Answer>(
   query: Ref<[string, string][]>,
   known: Answer | null = null,
 ) {
-  const count = ref(known) as Ref<Answer | null>
+  const count = shallowRef(known)
   let run = 0
   async function fetchCount(): Promise<void> {
     const mine = ++run

@@ -1,7 +1,7 @@
-import { authorName } from '../people/called.ts'
 import type { ApprovalAnswer, ApprovalState, WaitingApproval } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
+import { authorName } from '../people/called.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
 const columns = `v.id, v.state, v.by_id AS by, v.of_id AS of, v.text, v.private, v.comment, v.asked_at AS "askedAt",

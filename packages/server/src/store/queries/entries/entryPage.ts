@@ -1,9 +1,9 @@
-import { authorName } from '../people/called.ts'
-import { inDoubt } from '../shared/inDoubt.ts'
 import type { Lens, LensContext } from '@murrabel/core/lens'
 import type { EntryPage, EntryRow } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database } from '../../database.ts'
+import { authorName } from '../people/called.ts'
+import { inDoubt } from '../shared/inDoubt.ts'
 import { lensWhere } from './lensWhere.ts'
 import { addAccess, Where } from '../shared/where.ts'
 

@@ -1,8 +1,8 @@
-import { authorName } from '../people/called.ts'
 import type { Mergeable } from '@murrabel/contract'
 import type { ThreadState } from '@murrabel/core/lens'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
+import { authorName } from '../people/called.ts'
 import { newestId } from '../shared/leadId.ts'
 import { addAccess, Where } from '../shared/where.ts'
 

@@ -1,7 +1,7 @@
-import { authorName } from '../people/called.ts'
 import type { NoticeAnswer, NoticeKind } from '@murrabel/contract'
 import type { Reader } from '../../../access/reader.ts'
 import type { Database, Tx } from '../../database.ts'
+import { authorName } from '../people/called.ts'
 import { addAccess, Where } from '../shared/where.ts'
 
 export interface NoticeTo {
