@@ -6,7 +6,7 @@ import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model
 import { tokensOf } from '../src/meaning/tokens.ts'
 import { wordFinder } from '../src/meaning/words.ts'
 import { readByLists } from '../src/sentiment/lists/readByLists.ts'
-import type { Example } from './fit.ts'
+import type { Example, Sizes } from './fit.ts'
 import type { Lesson } from './readTexts.ts'
 
 /** Dimensions of a word vector. */
@@ -130,9 +130,8 @@ const ownKey = (language: string, name: string) => `${language}\n${name}`
 const keyOf = (language: string, { name, first }: Feature) =>
   first === undefined || isOfConcepts(name) ? name : ownKey(language, name)
 
-export interface Examples {
+export interface Examples extends Required<Sizes> {
   examples: Example[]
-  features: number
   /** Numbers of features by key. */
   numbers: Map<string, number>
   /** Of each text. */
@@ -206,7 +205,13 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
       weight: weights[n],
     }
   })
-  return { examples, numbers, features: dense + kept.length, concepts: read.map(({ concepts }) => concepts) }
+  return {
+    examples,
+    numbers,
+    dense,
+    features: dense + kept.length,
+    concepts: read.map(({ concepts }) => concepts),
+  }
 }
 
 /**

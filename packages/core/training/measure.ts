@@ -1,5 +1,5 @@
 import { heads, outputs, sentiments, wishes, type Head } from '../src/meaning/model.ts'
-import { answersOf, fit, logitsOf, type Example } from './fit.ts'
+import { answersOf, fit, logitsOf, type Example, type Sizes } from './fit.ts'
 import type { Lesson } from './readTexts.ts'
 
 const folds = 6
@@ -19,7 +19,7 @@ function foldOf(trade: string): number {
 export function heldBack(
   examples: readonly Example[],
   lessons: readonly Lesson[],
-  features: number,
+  sizes: Sizes,
   copies: ReadonlyMap<number, readonly number[]> = new Map(),
 ): { lessons: Lesson[]; logits: Float64Array[]; weights: number[] } {
   const parts = lessons.map(({ trade }) => foldOf(trade))
@@ -28,7 +28,7 @@ export function heldBack(
     const inFold = (i: number) => parts[i] === fold
     const weights = fit(
       examples.filter((_, i) => !inFold(i) && !copies.get(i)?.some(inFold)),
-      features,
+      sizes,
     )
     examples.forEach((example, i) => {
       if (!inFold(i)) return

@@ -26,6 +26,8 @@ const kinds: Record<string, TextKind> = {
   F: 'post',
   N: 'mention',
 }
+/** What texts may be. */
+export const textKinds = Object.values(kinds)
 const signs = { '-': 'negative', '0': 'neutral', '+': 'positive' } as const
 const wishLetters = 'qrcpfon'
 const answers: Record<string, number> = { y: 1, m: 0.5, n: 0 }

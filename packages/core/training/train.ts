@@ -13,7 +13,7 @@ import { copiesOf } from './copies.ts'
 import { buildExamples, conceptNames, dimensions, readVectors, weightsBy, type Vectors } from './examples.ts'
 import { fit } from './fit.ts'
 import { answerRight, figuresOf, heldBack, temperatureOf } from './measure.ts'
-import { readTexts, trainedLanguages } from './readTexts.ts'
+import { readTexts, textKinds, trainedLanguages } from './readTexts.ts'
 
 /**
  * Trains the models of all languages at once: `npm run train`; `npm run train -- --measure` only says how good they would be.
@@ -49,8 +49,8 @@ const lessons = languages.flatMap((language) => readTexts(language))
 const built = buildExamples(lessons)
 const copies = copiesOf(built.concepts, lessons)
 console.log(`${copies.size} texts say what one of another language and trade says`)
-const everything = heldBack(built.examples, lessons, built.features, copies)
-const weights = process.argv.includes('--measure') ? null : fit(built.examples, built.features)
+const everything = heldBack(built.examples, lessons, built, copies)
+const weights = process.argv.includes('--measure') ? null : fit(built.examples, built)
 if (weights) writeShared(weights)
 
 for (const language of languages) {
@@ -78,6 +78,18 @@ for (const language of languages) {
     }
     const labels: readonly string[] = head === 'sentiment' ? sentiments : wishes
     confusion.forEach((row, i) => console.log(`    ${labels[i]!.padEnd(10)} ${row.join(' ')}`))
+  }
+  for (const kind of textKinds) {
+    const ofKind = held.flatMap((lesson, i) => (lesson.kind === kind ? [i] : []))
+    const { texts, right, opposite } = figuresOf(
+      ofKind.map((i) => logits[i]!),
+      ofKind.map((i) => held[i]!),
+      'sentiment',
+      temperatures.sentiment,
+    )
+    console.log(
+      `  ${kind}: ${texts} texts, right ${right.toFixed(2)}, said the opposite ${opposite.toFixed(2)}`,
+    )
   }
   console.log(`  wants an answer: right ${answerRight(logits, held).toFixed(3)}`)
 }

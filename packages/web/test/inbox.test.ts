@@ -112,8 +112,13 @@ describe('the judgement', () => {
   const judge = async (more: Parameters<typeof entry>[0], may = true) =>
     mount(JudgeLine, { ...(await mounting()), props: { entry: entry(more), may } })
   test.each([
-    [{}, 'Read as negative on 1 word, 80% sure. Wrong?'],
+    [{}, 'Read as negative by what is underlined, 80% sure. Wrong?'],
     [{ spans: [] }, 'Read as negative by its stars. Wrong?'],
+    [{ spans: [{ start: 0, end: 4, contribution: 2 }] }, 'Read as negative by its stars. Wrong?'],
+    [
+      { spans: [], rating: null },
+      'Read as negative, 80% sure: no word tells, only how it is written. Wrong?',
+    ],
     [{ spans: [], rating: null, sentiment: 'neutral' as const }, 'No sentiment found. Correct it:'],
     [{ correctedBy: 'Ivo Oduya' }, 'Ivo Oduya set this to negative.'],
   ])('%j: %s', async (more, text) =>

@@ -258,6 +258,49 @@ function spansOf(
   return spans
 }
 
+/** A word that tells less than this, or has fewer letters, is no better than the sentence it stands in. */
+const leastTelling = 0.1
+const leastLetters = 4
+
+/**
+ * What a judgement rests on where no word tells by itself: the one that speaks for it most, else the sentence whose words do so
+ * together; nothing where it is only how the text is built.
+ */
+function faintSpan(
+  tokens: readonly Token[],
+  byToken: Float64Array,
+  { of, against }: { of: number; against: number },
+  temperature: number,
+): SentimentSpan | undefined {
+  let word: SentimentSpan | undefined
+  const sentences = new Map<number, SentimentSpan>()
+  for (let i = 0; i < tokens.length; i++) {
+    const { key, start, end, sentence } = tokens[i]!
+    const contribution = (byToken[i * outputs + of]! - byToken[i * outputs + against]!) / temperature
+    if (
+      contribution > (word?.contribution ?? leastTelling) &&
+      key.length >= leastLetters &&
+      !holdsTogether(key)
+    )
+      word = { start, end, contribution }
+    const within = sentences.get(sentence)
+    if (within) {
+      within.end = end
+      within.contribution += contribution
+    } else sentences.set(sentence, { start, end, contribution })
+  }
+  if (word) return word
+  let most: SentimentSpan | undefined
+  for (const each of sentences.values()) if (each.contribution > (most?.contribution ?? 0)) most = each
+  return most
+}
+
+/** In order; a sentence that tells as a whole stands for the words in it. */
+function withFaint(spans: readonly SentimentSpan[], faint: SentimentSpan | undefined): SentimentSpan[] {
+  const apart = faint ? spans.filter(({ start, end }) => end <= faint.start || start >= faint.end) : spans
+  return [...apart, ...(faint ? [faint] : [])].sort((a, b) => a.start - b.start)
+}
+
 function sentimentIn(
   totals: Float64Array,
   byToken: Float64Array,
@@ -267,12 +310,18 @@ function sentimentIn(
 ): MeaningReading['sentiment'] {
   const parts = shares(totals, 'sentiment', temperature) as [number, number, number]
   const { sentiment, confidence } = labelled(parts)
-  const spans = spansOf(tokens, byToken, { of: 2, against: 0 }, temperature)
+  const found = [...spansOf(tokens, byToken, { of: 2, against: 0 }, temperature), ...ownSpans]
+  const way = sentiment === 'positive' ? 1 : sentiment === 'negative' ? -1 : 0
+  const faint =
+    way === 0 || found.some(({ contribution }) => contribution * way > 0)
+      ? undefined
+      : faintSpan(tokens, byToken, { of: 1 + way, against: 1 - way }, temperature)
+  const spans = withFaint(found, faint && { ...faint, contribution: faint.contribution * way })
   return {
     score: parts[2] - parts[0],
     label: sentiment,
     confidence,
-    spans: ownSpans.length ? [...spans, ...ownSpans].sort((a, b) => a.start - b.start) : spans,
+    spans,
     shares: parts,
   }
 }
@@ -297,9 +346,14 @@ function wishIn(
   let second = first === 0 ? 1 : 0
   for (let i = 0; i < parts.length; i++) if (i !== first && parts[i]! > parts[second]!) second = i
   const from = heads.wish[0]
+  const pair = { of: from + first, against: from + second }
+  const spans = spansOf(tokens, byToken, pair, temperature)
+  const faint = spans.some(({ contribution }) => contribution > 0)
+    ? undefined
+    : faintSpan(tokens, byToken, pair, temperature)
   return {
     label: wishes[first]!,
     confidence: parts[first]!,
-    spans: spansOf(tokens, byToken, { of: from + first, against: from + second }, temperature),
+    spans: withFaint(spans, faint),
   }
 }

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { meaningLanguages, readMeaning, wishes } from '@murrabel/core/meaning'
 import { openModel } from '../../src/meaning/model.ts'
 import { modelFiles, sharedWeights } from '../../src/meaning/models/index.ts'
+import { readTexts } from '../../training/readTexts.ts'
 import { hostileTexts } from '../support/hostile.ts'
 
 describe('what a text means', () => {
@@ -58,6 +59,29 @@ describe('what a text means', () => {
         .reduce((sum, { contribution }) => sum + contribution, 0)
     expect(on('dirty')).toBeLessThan(0)
     expect(on('delicious')).toBeGreaterThan(0)
+  })
+
+  test('nearly every judgement has something that speaks for it, in order and apart', () => {
+    const ways = { positive: 1, negative: -1 } as const
+    let judged = 0
+    let silent = 0
+    for (const language of meaningLanguages)
+      for (const { text } of readTexts(language).filter((_, i) => i % 10 === 0)) {
+        const { sentiment, wish } = readMeaning(text, { language })
+        for (const { spans } of [sentiment, wish])
+          for (let i = 1; i < spans.length; i++)
+            expect(spans[i]!.start).toBeGreaterThanOrEqual(spans[i - 1]!.end)
+        if (sentiment.label === 'positive' || sentiment.label === 'negative') {
+          judged++
+          const way = ways[sentiment.label]
+          if (!sentiment.spans.some(({ contribution }) => contribution * way > 0)) silent++
+        }
+        if (wish.label === 'none' || wish.confidence < 0.5) continue
+        judged++
+        if (!wish.spans.some(({ contribution }) => contribution > 0)) silent++
+      }
+    expect(judged).toBeGreaterThan(2000)
+    expect(silent / judged).toBeLessThan(0.01)
   })
 
   test('the brand’s own words count', () => {

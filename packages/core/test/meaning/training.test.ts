@@ -4,7 +4,7 @@ import { outputs, sentiments } from '../../src/meaning/model.ts'
 import { readMeaning } from '@murrabel/core/meaning'
 import { copiesOf } from '../../training/copies.ts'
 import { buildExamples, weightsBy } from '../../training/examples.ts'
-import { fit, logitsOf, type Example } from '../../training/fit.ts'
+import { fit, logitsOf, pullsOf, type Example } from '../../training/fit.ts'
 import { figuresOf, heldBack, temperatureOf } from '../../training/measure.ts'
 import { readTexts, trainedLanguages, type Lesson } from '../../training/readTexts.ts'
 
@@ -74,8 +74,8 @@ function worldOf(n: number, share: number): { examples: Example[]; lessons: Less
 describe('training', () => {
   test('finds what tells, and the same examples give the same weights', () => {
     const { examples, lessons } = worldOf(600, 0.9)
-    const weights = fit(examples, 4)
-    expect(fit(examples, 4)).toEqual(weights)
+    const weights = fit(examples, { features: 4 })
+    expect(fit(examples, { features: 4 })).toEqual(weights)
     const right = examples.filter((example, i) => {
       const three = [...logitsOf(example, weights).subarray(0, 3)]
       return three.indexOf(Math.max(...three)) === lessons[i]!.sentiment
@@ -83,9 +83,24 @@ describe('training', () => {
     expect(right.length / examples.length).toBeGreaterThan(0.85)
   })
 
+  test('what tells is pulled less than what does not, and the numbers of word vectors alike', () => {
+    const { examples } = worldOf(600, 0.9)
+    const pulls = pullsOf(examples, { features: 4 })
+    for (let k = 0; k < 3; k++) {
+      // Features 0 to 2 stand for a sentiment each; 3 is there in all.
+      for (let feature = 0; feature < 3; feature++)
+        expect(pulls[feature * outputs + k]!).toBeLessThan(pulls[3 * outputs + k]!)
+      const own = pulls[k * outputs + k]!
+      for (let wish = 3; wish < 10; wish++) expect(pulls[k * outputs + wish]!).toBeGreaterThan(own)
+    }
+    const dense = pullsOf(examples, { features: 4, dense: 2 })
+    expect(new Set(dense.subarray(0, 2 * outputs)).size).toBe(1)
+    expect(dense.subarray(2 * outputs)).toEqual(pulls.subarray(2 * outputs))
+  })
+
   test('held back by trade: where nothing tells, it is right by chance alone and says so', () => {
     const { examples, lessons } = worldOf(900, 0)
-    const { logits, lessons: held } = heldBack(examples, lessons, 4)
+    const { logits, lessons: held } = heldBack(examples, lessons, { features: 4 })
     expect(held).toHaveLength(900)
     const figures = figuresOf(logits, held, 'sentiment', temperatureOf(logits, held, 'sentiment'))
     expect(figures.right).toBeGreaterThan(0.25)
@@ -95,7 +110,7 @@ describe('training', () => {
 
   test('confidence is the share that is right', () => {
     const { examples, lessons } = worldOf(1200, 0.7)
-    const { logits, lessons: held } = heldBack(examples, lessons, 4)
+    const { logits, lessons: held } = heldBack(examples, lessons, { features: 4 })
     const figures = figuresOf(logits, held, 'sentiment', temperatureOf(logits, held, 'sentiment'))
     expect(figures.right).toBeGreaterThan(0.7)
     expect(figures.calibration).toBeLessThan(0.05)
@@ -111,7 +126,7 @@ describe('training', () => {
       targets[sentiment] = 1
       return { ids: Int32Array.from([Number(trade.slice(6))]), values: Float32Array.from([1]), targets }
     })
-    const { logits, lessons: held } = heldBack(examples, secret, 12)
+    const { logits, lessons: held } = heldBack(examples, secret, { features: 12 })
     expect(figuresOf(logits, held, 'sentiment', 1).right).toBeLessThan(0.6)
     expect(logits.every((each) => each.every((x) => x === 0))).toBe(true)
   })
@@ -128,8 +143,8 @@ describe('training', () => {
     const copies = new Map(told.map((_, i) => [i, [i % 2 ? i - 1 : i + 1]]))
     const right = (held: ReturnType<typeof heldBack>) =>
       figuresOf(held.logits, held.lessons, 'sentiment', 1).right
-    expect(right(heldBack(examples, told, 120))).toBeGreaterThan(0.8)
-    const held = heldBack(examples, told, 120, copies)
+    expect(right(heldBack(examples, told, { features: 120 }))).toBeGreaterThan(0.8)
+    const held = heldBack(examples, told, { features: 120 }, copies)
     expect(held.logits.every((each) => each.every((x) => x === 0))).toBe(true)
   })
 })

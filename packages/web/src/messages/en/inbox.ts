@@ -60,8 +60,8 @@ export const inbox = {
   connect: 'Connect a profile',
   choose: 'Choose a thread to read it.',
   newOnes: 'Show {n} new entry | Show {n} new entries',
-  readAs:
-    'Read as {label} on {n} word, {sure} sure. Wrong? | Read as {label} on {n} words, {sure} sure. Wrong?',
+  readAs: 'Read as {label} by what is underlined, {sure} sure. Wrong?',
+  readWhole: 'Read as {label}, {sure} sure: no word tells, only how it is written. Wrong?',
   wishRead: 'Read as {label}, {sure} sure',
   answerWanted: 'An answer is wanted: {sure}',
   readByStars: 'Read as {label} by its stars. Wrong?',

@@ -61,8 +61,8 @@ export const inbox: typeof english = {
   connect: 'Connecter un profil',
   choose: 'Choisissez un fil pour le lire.',
   newOnes: 'Afficher {n} nouvelle entrée | Afficher {n} nouvelles entrées',
-  readAs:
-    'Lu comme {label} sur {n} mot, sûr à {sure}. Faux ? | Lu comme {label} sur {n} mots, sûr à {sure}. Faux ?',
+  readAs: "Lu comme {label} d'après ce qui est souligné, sûr à {sure}. Faux ?",
+  readWhole: "Lu comme {label}, sûr à {sure} : aucun mot ne le dit, seulement la façon d'écrire. Faux ?",
   wishRead: 'Lu comme {label}, sûr à {sure}',
   answerWanted: 'Une réponse est attendue : {sure}',
   readByStars: 'Lu comme {label} par sa note. Faux ?',

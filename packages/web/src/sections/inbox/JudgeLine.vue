@@ -10,15 +10,19 @@ const { entry, may } = defineProps<{ entry: ThreadEntry; may: boolean }>()
 const emit = defineEmits<{ judge: [sentiment: 'positive' | 'neutral' | 'negative' | null] }>()
 const { t, languageName, percent } = useTexts()
 
+/** Whether anything that is underlined speaks for the reading; stars may have decided against all of it. */
+const speaksForIt = computed(() => {
+  const way = { positive: 1, negative: -1, neutral: 0, unread: 0 }[entry.sentiment]
+  return entry.spans.some(({ contribution }) => way === 0 || contribution * way > 0)
+})
 const text = computed(() => {
   const label = t(`sentiment.${entry.sentiment}`)
   if (entry.correctedBy) return t('inbox.correctedBy', { name: entry.correctedBy, label })
-  const words = entry.spans.length
-  if (words === 0 && entry.rating !== null && entry.sentiment !== 'unread')
-    return t('inbox.readByStars', { label })
-  return words === 0
-    ? t('inbox.readNothing')
-    : t('inbox.readAs', { label, n: words, sure: percent(entry.confidence) }, words)
+  const sure = percent(entry.confidence)
+  if (speaksForIt.value) return t('inbox.readAs', { label, sure })
+  if (entry.sentiment === 'unread') return t('inbox.readNothing')
+  if (entry.rating !== null) return t('inbox.readByStars', { label })
+  return entry.sentiment === 'neutral' ? t('inbox.readNothing') : t('inbox.readWhole', { label, sure })
 })
 /** Now and then it is asked whether a reading is right, so that those that are judged stand for all. */
 const asks = computed(() => !entry.correctedBy && entry.sentiment !== 'unread' && isDrawn(entry.id))
@@ -29,7 +33,7 @@ const confirm = () => {
 const wishWords = computed(() => {
   const whole = [entry.title, entry.text].filter(Boolean).join('. ')
   return (entry.wish?.spans ?? [])
-    .filter(({ contribution }) => contribution > 0.3)
+    .filter(({ contribution }) => contribution > 0)
     .sort((a, b) => b.contribution - a.contribution)
     .slice(0, 3)
     .sort((a, b) => a.start - b.start)
