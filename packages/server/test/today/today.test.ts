@@ -280,13 +280,15 @@ describe('what is unusual', () => {
       at: Date.now() - (60 - i) * 24 * hour - 2 * hour,
       raw: {},
     }))
+    // All within one hour: of two, only the one with most of them need be unusual.
+    const loudHour = Math.floor(Date.now() / hour) * hour - 2 * hour
     const loud = Array.from({ length: 25 }, (_, i) => ({
       ...texts[0]!,
       outsideId: `loud${i}`,
       threadId: `loud${i}`,
       author: { outsideId: `l${i}`, name: `Loud ${i}` },
       text: `The petrel is not sailing, refund number ${i} please`,
-      at: Date.now() - 2 * hour - i * 60_000,
+      at: loudHour + i * 60_000,
     }))
     await ingest(world.server.context, profile, [...texts, ...loud] as never)
     await settled(world)
