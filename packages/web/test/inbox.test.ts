@@ -120,6 +120,10 @@ describe('the judgement', () => {
       'Read as negative, 80% sure: no word tells, only how it is written. Wrong?',
     ],
     [{ spans: [], rating: null, sentiment: 'neutral' as const }, 'No sentiment found. Correct it:'],
+    [
+      { rating: null, sentiment: 'neutral' as const },
+      'Read as neutral, 80% sure, in spite of what is underlined. Wrong?',
+    ],
     [{ correctedBy: 'Ivo Oduya' }, 'Ivo Oduya set this to negative.'],
   ])('%j: %s', async (more, text) =>
     expect((await judge(more)).find('[data-test="reading"]').text()).toBe(text),

@@ -62,6 +62,7 @@ export const inbox = {
   newOnes: 'Show {n} new entry | Show {n} new entries',
   readAs: 'Read as {label} by what is underlined, {sure} sure. Wrong?',
   readWhole: 'Read as {label}, {sure} sure: no word tells, only how it is written. Wrong?',
+  readInSpite: 'Read as {label}, {sure} sure, in spite of what is underlined. Wrong?',
   wishRead: 'Read as {label}, {sure} sure',
   answerWanted: 'An answer is wanted: {sure}',
   readByStars: 'Read as {label} by its stars. Wrong?',

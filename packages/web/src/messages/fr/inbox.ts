@@ -63,6 +63,7 @@ export const inbox: typeof english = {
   newOnes: 'Afficher {n} nouvelle entrée | Afficher {n} nouvelles entrées',
   readAs: "Lu comme {label} d'après ce qui est souligné, sûr à {sure}. Faux ?",
   readWhole: "Lu comme {label}, sûr à {sure} : aucun mot ne le dit, seulement la façon d'écrire. Faux ?",
+  readInSpite: 'Lu comme {label}, sûr à {sure}, malgré ce qui est souligné. Faux ?',
   wishRead: 'Lu comme {label}, sûr à {sure}',
   answerWanted: 'Une réponse est attendue : {sure}',
   readByStars: 'Lu comme {label} par sa note. Faux ?',

@@ -13,7 +13,7 @@ const { t, languageName, percent } = useTexts()
 /** Whether anything that is underlined speaks for the reading; stars may have decided against all of it. */
 const speaksForIt = computed(() => {
   const way = { positive: 1, negative: -1, neutral: 0, unread: 0 }[entry.sentiment]
-  return entry.spans.some(({ contribution }) => way === 0 || contribution * way > 0)
+  return entry.spans.some(({ contribution }) => contribution * way > 0)
 })
 const text = computed(() => {
   const label = t(`sentiment.${entry.sentiment}`)
@@ -22,7 +22,8 @@ const text = computed(() => {
   if (speaksForIt.value) return t('inbox.readAs', { label, sure })
   if (entry.sentiment === 'unread') return t('inbox.readNothing')
   if (entry.rating !== null) return t('inbox.readByStars', { label })
-  return entry.sentiment === 'neutral' ? t('inbox.readNothing') : t('inbox.readWhole', { label, sure })
+  if (entry.sentiment !== 'neutral') return t('inbox.readWhole', { label, sure })
+  return entry.spans.length > 0 ? t('inbox.readInSpite', { label, sure }) : t('inbox.readNothing')
 })
 /** Now and then it is asked whether a reading is right, so that those that are judged stand for all. */
 const asks = computed(() => !entry.correctedBy && entry.sentiment !== 'unread' && isDrawn(entry.id))
