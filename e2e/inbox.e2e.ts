@@ -277,6 +277,8 @@ test('a reply that does not go out comes back on top, stands in the bell, and go
   await faults(1)
   await page.getByLabel('Write an answer').fill('Here it is again, Brede.')
   await page.getByLabel('Write an answer').press('Control+Enter')
+  // Who leaves the page at once takes the answer with them.
+  await expect(page.getByText('Answer on its way')).toBeVisible()
   await page.goto(`${address}/inbox?given=anybody&channel=pages`)
   const first = page.getByRole('listitem').getByRole('button').first()
   await expect(first).toContainText('reply not sent')
