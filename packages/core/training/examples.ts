@@ -136,6 +136,8 @@ export interface Examples extends Required<Sizes> {
   numbers: Map<string, number>
   /** Of each text. */
   concepts: ReadonlySet<number>[]
+  /** How much each text counts where it is asked how well fresh ones are read. */
+  fresh: number[]
 }
 
 /**
@@ -177,7 +179,7 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
   for (const { features } of read) for (const { key } of features) counts.set(key, (counts.get(key) ?? 0) + 1)
   const kept = [...counts].filter(([, n]) => n >= leastTexts).map(([key]) => key)
   const numbers = new Map(kept.map((key, i) => [key, dense + i]))
-  const weights = weightsByLists(read)
+  const weights = weightsByLists(read, () => listsRightInTraining)
   const examples = read.map(({ features, places, words, language }, n): Example => {
     const ids: number[] = []
     const values: number[] = []
@@ -211,25 +213,36 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
     dense,
     features: dense + kept.length,
     concepts: read.map(({ concepts }) => concepts),
+    fresh: weightsByLists(read, (language) => listsRightOnFresh[language]!),
   }
 }
 
 /**
- * How often the word lists alone are right on texts of strangers, measured on fresh ones. Ours are harder: they are weighed so
- * that the lists are right as often.
+ * How often the word lists alone are right on fresh texts. Of strangers' texts the lists as they were then read 0.70, 0.73, 0.62 and
+ * 0.60 rightly; since then they were broadened, which on fresh texts of ours mended a tenth of what they had read wrong.
  */
-const listsRightOnFresh: Record<string, number> = { en: 0.7, fr: 0.73, es: 0.62, de: 0.6 }
+const listsRightOnFresh: Record<string, number> = { en: 0.7, fr: 0.76, es: 0.66, de: 0.64 }
 
-function weightsByLists(read: readonly { language: string; listsRight: boolean }[]): number[] {
-  const shares = new Map<string, number>()
+/**
+ * Trained as if the lists were right this often. More than they are on fresh texts: where ours mislead the lists, they do so on
+ * purpose, and texts of strangers do not. On 935 ordinary texts that no model was trained on it read 0.02 more rightly.
+ */
+const listsRightInTraining = 0.88
+
+/** @param share of the lists, by language */
+function weightsByLists(
+  read: readonly { language: string; listsRight: boolean }[],
+  share: (language: string) => number,
+): number[] {
+  const ours = new Map<string, number>()
   for (const language of new Set(read.map((each) => each.language))) {
     const own = read.filter((each) => each.language === language)
-    shares.set(language, own.filter(({ listsRight }) => listsRight).length / own.length)
+    ours.set(language, own.filter(({ listsRight }) => listsRight).length / own.length)
   }
   return read.map(({ language, listsRight }) => {
-    const fresh = listsRightOnFresh[language]!
-    const ours = shares.get(language)!
-    return listsRight ? fresh / ours : (1 - fresh) / (1 - ours)
+    const wanted = share(language)
+    const is = ours.get(language)!
+    return listsRight ? wanted / is : (1 - wanted) / (1 - is)
   })
 }
 

@@ -11,8 +11,63 @@ function foldOf(trade: string): number {
   return (hash >>> 0) % folds
 }
 
+/** Texts that are judged by a model which has seen others; by their places. */
+export interface Part {
+  held: number[]
+  /** None of a trade that is held, nor what says the same as a held text. */
+  seen: number[]
+}
+
+/** @param copies by text, those that say the same */
+export function partsOf(
+  lessons: readonly Pick<Lesson, 'trade'>[],
+  copies: ReadonlyMap<number, readonly number[]> = new Map(),
+): Part[] {
+  const folded = lessons.map(({ trade }) => foldOf(trade))
+  const all = lessons.map((_, i) => i)
+  return Array.from({ length: folds }, (_, fold) => {
+    const isHeld = (i: number) => folded[i] === fold
+    return {
+      held: all.filter(isHeld),
+      seen: all.filter((i) => !isHeld(i) && !copies.get(i)?.some(isHeld)),
+    }
+  })
+}
+
+/** Texts with what models said of them that have not seen them. */
+export interface Held {
+  lessons: Lesson[]
+  /** By output. */
+  logits: Float64Array[]
+  weights: number[]
+}
+
 /**
- * What a model says of a text that has not seen its trade in any language, nor a text that says the same: log-odds by output.
+ * @param weights the model of each part
+ * @param counts how much each text counts; alike if left out
+ */
+export function judged(
+  examples: readonly Example[],
+  lessons: readonly Lesson[],
+  {
+    parts,
+    weights,
+    counts,
+  }: { parts: readonly Part[]; weights: readonly Float64Array[]; counts?: readonly number[] },
+): Held {
+  const found: Held = { lessons: [], logits: [], weights: [] }
+  parts.forEach(({ held }, n) => {
+    for (const i of held) {
+      found.lessons.push(lessons[i]!)
+      found.logits.push(logitsOf(examples[i]!, weights[n]!))
+      found.weights.push(counts?.[i] ?? 1)
+    }
+  })
+  return found
+}
+
+/**
+ * What a model says of a text that has not seen its trade in any language, nor a text that says the same.
  *
  * @param copies by text, those that say the same
  */
@@ -21,23 +76,15 @@ export function heldBack(
   lessons: readonly Lesson[],
   sizes: Sizes,
   copies: ReadonlyMap<number, readonly number[]> = new Map(),
-): { lessons: Lesson[]; logits: Float64Array[]; weights: number[] } {
-  const parts = lessons.map(({ trade }) => foldOf(trade))
-  const held: ReturnType<typeof heldBack> = { lessons: [], logits: [], weights: [] }
-  for (let fold = 0; fold < folds; fold++) {
-    const inFold = (i: number) => parts[i] === fold
-    const weights = fit(
-      examples.filter((_, i) => !inFold(i) && !copies.get(i)?.some(inFold)),
+): Held {
+  const parts = partsOf(lessons, copies)
+  const weights = parts.map(({ seen }) =>
+    fit(
+      seen.map((i) => examples[i]!),
       sizes,
-    )
-    examples.forEach((example, i) => {
-      if (!inFold(i)) return
-      held.lessons.push(lessons[i]!)
-      held.logits.push(logitsOf(example, weights))
-      held.weights.push(example.weight ?? 1)
-    })
-  }
-  return held
+    ),
+  )
+  return judged(examples, lessons, { parts, weights })
 }
 
 const target: Record<Head, (lesson: Lesson) => number> = {

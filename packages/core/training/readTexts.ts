@@ -33,22 +33,26 @@ const wishLetters = 'qrcpfon'
 const answers: Record<string, number> = { y: 1, m: 0.5, n: 0 }
 const line = /^([-0+]) ([qrcpfon]) ([ymn]) ([RCMHFN]) (\S.*)$/
 
-const folder = (language: string) => fileURLToPath(new URL(`texts/${language}/`, import.meta.url))
+/** Texts that are trained on, and fresh ones that never are. */
+export type TextsOf = 'texts' | 'fresh'
+
+const folder = (language: string, of: TextsOf) =>
+  fileURLToPath(new URL(`${of}/${language}/`, import.meta.url))
 
 /**
- * All texts of a language: a file a trade, a text a line, before it sentiment (- 0 +), wish (question, request, complaint,
+ * All texts of a language: a file a trade, or a file for what was written at a time; a text a line, before it sentiment (- 0 +), wish (question, request, complaint,
  * praise, fault, offer, none), whether an answer is wanted (yes, maybe, no) and kind (Review, Comment, Message, Headline,
  * Forum, meNtion).
  *
  * @throws where a line is not of that form, or a text stands there twice
  */
-export function readTexts(language: string): Lesson[] {
+export function readTexts(language: string, of: TextsOf = 'texts'): Lesson[] {
   const seen = new Set<string>()
-  return readdirSync(folder(language))
+  return readdirSync(folder(language, of))
     .filter((file) => file.endsWith('.txt'))
     .sort()
     .flatMap((file) =>
-      readFileSync(folder(language) + file, 'utf8')
+      readFileSync(folder(language, of) + file, 'utf8')
         .trim()
         .split('\n')
         .map((each, i) => {

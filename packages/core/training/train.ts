@@ -11,8 +11,8 @@ import {
 } from '../src/meaning/model.ts'
 import { copiesOf } from './copies.ts'
 import { buildExamples, conceptNames, dimensions, readVectors, weightsBy, type Vectors } from './examples.ts'
-import { fit } from './fit.ts'
-import { answerRight, figuresOf, heldBack, temperatureOf } from './measure.ts'
+import { fitInThreads } from './fitInThreads.ts'
+import { answerRight, figuresOf, judged, partsOf, temperatureOf } from './measure.ts'
 import { readTexts, textKinds, trainedLanguages } from './readTexts.ts'
 
 /**
@@ -49,8 +49,12 @@ const lessons = languages.flatMap((language) => readTexts(language))
 const built = buildExamples(lessons)
 const copies = copiesOf(built.concepts, lessons)
 console.log(`${copies.size} texts say what one of another language and trade says`)
-const everything = heldBack(built.examples, lessons, built, copies)
-const weights = process.argv.includes('--measure') ? null : fit(built.examples, built)
+const parts = partsOf(lessons, copies)
+const onlyMeasured = process.argv.includes('--measure')
+const sets = [...(onlyMeasured ? [] : [lessons.map((_, i) => i)]), ...parts.map(({ seen }) => seen)]
+const fitted = await fitInThreads(built.examples, built, sets)
+const weights = onlyMeasured ? null : fitted.shift()!
+const everything = judged(built.examples, lessons, { parts, weights: fitted, counts: built.fresh })
 if (weights) writeShared(weights)
 
 for (const language of languages) {
@@ -93,6 +97,9 @@ for (const language of languages) {
   }
   console.log(`  wants an answer: right ${answerRight(logits, held).toFixed(3)}`)
 }
+
+// Asked for now, since it opens the models that were written above.
+if (weights) (await import('./measureFresh.ts')).tellFresh()
 
 /** @param language whose own weights are asked for; null for those that all share */
 function weightsFile(weights: Float64Array, language: string | null): WeightsFile & { count: number } {

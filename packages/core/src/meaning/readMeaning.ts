@@ -74,11 +74,11 @@ export const meaningLanguages = Object.keys(modelFiles)
 
 /** Log-odds of negative, neutral, positive that stars add to what the words say. */
 const byStars: readonly (readonly [number, number, number])[] = [
-  [2.5, -1.5, -2.5],
-  [1.8, -0.8, -1.5],
+  [2.5, -2.5, -2.5],
+  [1.8, -1.5, -1.5],
   [0, 1, 0],
-  [-1.5, -0.8, 1.8],
-  [-2.5, -1.5, 2.5],
+  [-1.5, -1.5, 1.8],
+  [-2.5, -2.5, 2.5],
 ]
 
 /**

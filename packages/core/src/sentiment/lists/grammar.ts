@@ -1,3 +1,6 @@
+/** An ending, what stands in its place in the lists, and a factor on the valence: "schlechteste" is more than "schlecht". */
+export type Ending = readonly [suffix: string, put: string, factor: number]
+
 /** The lists a language is read with, as written by hand. Values are valences from -4 to 4, or factors. */
 export interface LanguageWords {
   words: Record<string, string>
@@ -17,6 +20,8 @@ export interface LanguageWords {
   /** The negator may stand at the end of its clause ("gefällt mir nicht"). */
   negatorMayFollow?: boolean
   tooWords?: string
+  /** Forms of the words that are not listed each; the first that leads to a listed word counts. */
+  endings?: readonly Ending[]
 }
 
 /** What is known of one word of a language. */
@@ -44,6 +49,7 @@ export interface Grammar {
   elision: boolean
   negatorMayFollow: boolean
   english: boolean
+  endings: readonly Ending[]
 }
 
 export const blankEntry: WordEntry = Object.freeze({
@@ -93,6 +99,7 @@ export function compileGrammar(lists: LanguageWords, base: ReadonlyMap<string, n
     elision: lists.elision,
     negatorMayFollow: lists.negatorMayFollow ?? false,
     english: base.size > 0,
+    endings: lists.endings ?? [],
   }
 }
 

@@ -1,7 +1,7 @@
 import { tokenise } from '../../text/index.ts'
 import { valenceOfEmoji, valenceOfEmoticon } from './emoji.ts'
 import { blankEntry, wordKey, type Grammar, type WordEntry } from './grammar.ts'
-import { derive, unstretched } from './morphology.ts'
+import { byEnding, derive, unstretched } from './morphology.ts'
 
 /** One word, emoji or mark of a text, as the reader sees it. */
 export interface Item {
@@ -41,6 +41,9 @@ function lookUp(raw: string, grammar: Grammar): Known {
   return fresh
 }
 
+/** What is left of a word when its ending is taken off; shorter is chance. */
+const leastLetters = 4
+
 function resolve(raw: string, grammar: Grammar): Known {
   const key = wordKey(raw.toLowerCase())
   const capitals = raw.length > 2 && raw === raw.toUpperCase() && raw !== raw.toLowerCase()
@@ -61,7 +64,10 @@ function resolve(raw: string, grammar: Grammar): Known {
         stressed: capitals,
       }
   }
-  const derived = grammar.english ? derive(key, (w) => grammar.words.get(w)) : undefined
+  const lookup = (word: string) => grammar.words.get(word)
+  const derived = grammar.english
+    ? derive(key, lookup)
+    : byEnding(key, grammar.endings, { lookup, leastStem: leastLetters })
   return { key, entry: derived ?? blankEntry, stressed: capitals && derived !== undefined }
 }
 

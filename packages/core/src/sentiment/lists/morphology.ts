@@ -1,9 +1,8 @@
-import type { WordEntry } from './grammar.ts'
-import { blankEntry } from './grammar.ts'
+import { blankEntry, type Ending, type WordEntry } from './grammar.ts'
 
 type Lookup = (word: string) => WordEntry | undefined
 
-const endings: [suffix: string, put: string, factor: number][] = [
+const englishEndings: readonly Ending[] = [
   ['ly', '', 1],
   ['ily', 'y', 1],
   ['ier', 'y', 0.9],
@@ -28,16 +27,27 @@ const endings: [suffix: string, put: string, factor: number][] = [
  * "helpful", "sooo" from "so". Opinion only: a form of a negator or of an intensifier is not one itself.
  */
 export function derive(word: string, lookup: Lookup): WordEntry | undefined {
-  for (const [suffix, put, factor] of endings) {
-    if (!word.endsWith(suffix) || word.length - suffix.length < 3) continue
-    const stem = lookup(word.slice(0, -suffix.length) + put)
-    if (stem && (stem.valence || stem.whenNegated))
-      return { ...blankEntry, valence: stem.valence * factor, whenNegated: stem.whenNegated }
-  }
+  const ended = byEnding(word, englishEndings, { lookup, leastStem: 3 })
+  if (ended) return ended
   const prefix = /^(?:un|non|dis|im|in)-?(?=[a-z]{4})/.exec(word)
   if (prefix) {
     const stem = lookup(word.slice(prefix[0].length))
     if (stem && stem.valence > 1) return { ...blankEntry, valence: -0.8 * stem.valence }
+  }
+  return undefined
+}
+
+/** @param leastStem letters that are left when the ending is taken off */
+export function byEnding(
+  word: string,
+  endings: readonly Ending[],
+  { lookup, leastStem }: { lookup: Lookup; leastStem: number },
+): WordEntry | undefined {
+  for (const [suffix, put, factor] of endings) {
+    if (!word.endsWith(suffix) || word.length - suffix.length < leastStem) continue
+    const stem = lookup(word.slice(0, word.length - suffix.length) + put)
+    if (stem && (stem.valence || stem.whenNegated))
+      return { ...blankEntry, valence: stem.valence * factor, whenNegated: stem.whenNegated }
   }
   return undefined
 }

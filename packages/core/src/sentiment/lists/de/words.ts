@@ -1,4 +1,6 @@
 import type { LanguageWords } from '../grammar.ts'
+import { germanEndings } from './endings.ts'
+import { furtherGermanIdioms } from './idioms.ts'
 import { furtherGermanWords } from './moreWords.ts'
 
 export const german: LanguageWords = {
@@ -44,6 +46,7 @@ export const german: LanguageWords = {
   concession: `obwohl trotz zwar`,
   joiners: `und oder noch`,
   idioms: {
+    ...furtherGermanIdioms,
     '-1.8': [
       'viel zu teuer',
       'meldet sich nicht',
@@ -164,4 +167,5 @@ export const german: LanguageWords = {
   },
   elision: false,
   negatorMayFollow: true,
+  endings: germanEndings,
 }

@@ -1,4 +1,6 @@
 import type { LanguageWords } from '../grammar.ts'
+import { spanishEndings } from './endings.ts'
+import { furtherSpanishIdioms } from './idioms.ts'
 import { furtherSpanishWords } from './moreWords.ts'
 
 export const spanish: LanguageWords = {
@@ -41,6 +43,7 @@ export const spanish: LanguageWords = {
   concession: `aunque pese`,
   joiners: `y e o u ni`,
   idioms: {
+    ...furtherSpanishIdioms,
     '-1.8': [
       'se rompió',
       'se ha roto',
@@ -145,4 +148,5 @@ export const spanish: LanguageWords = {
     ],
   },
   elision: false,
+  endings: spanishEndings,
 }

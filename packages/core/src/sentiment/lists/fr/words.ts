@@ -1,4 +1,6 @@
 import type { LanguageWords } from '../grammar.ts'
+import { frenchEndings } from './endings.ts'
+import { furtherFrenchIdioms } from './idioms.ts'
 import { furtherFrenchWords } from './moreWords.ts'
 
 export const french: LanguageWords = {
@@ -45,6 +47,7 @@ export const french: LanguageWords = {
   concession: `malgré bien-que quoique même-si`,
   joiners: `et ou ni`,
   idioms: {
+    ...furtherFrenchIdioms,
     '-1.8': [
       'impossible de joindre',
       'impossible de',
@@ -182,4 +185,5 @@ export const french: LanguageWords = {
     ],
   },
   elision: true,
+  endings: frenchEndings,
 }
