@@ -118,7 +118,7 @@ export const furtherGermanWords: Record<string, string> = {
     reizvoll resolut respektvoll riesenspaß robustheit romantik rücksicht ruhevoll rüstig sachgerecht sanft
     sattelfest saugut saulecker saustark schlagfertig schlau schmuck schmeichelhaft schmerzlindernd schmuckstück
     schnuckelig schnäppchen schwungvoll seelenruhig segen segensreich sehnlichst selbstlos sensibel seidenweich
-    sinnvoll solidarisch sonnenklar sorgenlos spaß spaßig spendabel spielfreudig spontan spritzig standhaft stark
+    sinnvoll solidarisch sonnenklar sorgenlos spaß spaßig spendabel spielfreudig spontan spritzig standhaft
     stilsicher stimmig strahlender strapazierfähiges superbequem superfreundlich superleicht supernett supersauber
     superschnell superschön sympathie talentiert tatkräftig taufrisch tiefenentspannt toleranz tolerant topaktuell
     topfit toppreis traumschön treffend treffsicher treu treuherzig trostreich tröstlich tröstend tüchtig
@@ -127,83 +127,82 @@ export const furtherGermanWords: Record<string, string> = {
     unverfälscht unvoreingenommen unverwüstlich urgemütlich urig verantwortungsbewusst verantwortungsvoll
     verbessert verbesserung verbindlich verblüfft vergnügen vergnüglich verheißungsvoll verlockend vernünftig
     versiert verträumt vertraut verwöhnprogramm vielseitig virtuos vital vollkommen vollmundig vollwertig
-    vorausschauend vorbildhaft vorfreude vornehm vorteil vorteile vorteilhaft vorzeigbar wachsam wasserfest weise
+    vorausschauend vorbildhaft vorfreude vornehm vorteil vorteile vorteilhaft vorzeigbar wachsam wasserfest
     weltoffen wertbeständig wertgeschätzt wertschätzend wertschätzung wertvoll wiedererkannt wissbegierig witz
     wohlig wohlklingend wohltat wohlwollend wolkenlos wonnig wortgewandt wundervoll würdevoll würdig zackig
     zärtlich zauber zeitgemäß zeitlos zielführend zielgerichtet zielstrebig zuversichtlich zuverlässigste
     zukunftsfähig zweckmäßig`,
-  '-1.60': `ramsch billigware trödel plunder schund tand wegwerfware schäbig schmuddelig speckig abgeranzt ranzig verlebt
-    karg kahl lieblosigkeit geschmacksneutral wässrig verwässert labbrig schlabberig ledrig gummiartig trocknete
-    zerkocht verbrannt verkohlt halbgar fertiggericht fertigsoße tiefkühlware aufgewärmt abgestanden muffelig
-    stinkig säuerlich übersüßt überwürzt knauserig knickrig kleinlich geizig pingelig unflexibel stur bürokratisch
-    umständlichkeit schleppend träge lahm lahmarschig trödeln lahme schnecke warteschleife hinhalten hingehalten
-    vertröstet vertrösten abgewimmelt abgewiesen abgespeist ignoriert übergangen überhört vernachlässigt
-    vergesslich zerstreut unkonzentriert lustlos wortkarg einsilbig kurzangebunden distanziert abweisend unnahbar
-    unterkühlt schroff barsch harsch belehrend besserwisserisch neunmalklug aufdringlich penetrant lästig
-    nervtötend störend störung störungen ausgefallene verspätete verpatzt vermurkst misslungen missraten
-    gescheitert unausgereift halbherzig halbgares oberflächlich lückenhaft unvollständig ungenau unscharf
-    verschwommen verrauscht dröhnend scheppernd quietscht quietschend knarrt knarzt klappert wackelt klemmt klebt
-    leckt tropft rostet rostig rost verrostet verbogen eingedrückt zerdrückt zerknittert zerrissen gerissen
-    gebrochen zerbrochen zersplittert abgebrochen abgegangen ausgeleiert verblichen verwaschen fusselt kratzig
-    kratzt scheuert juckt unpraktisch klobig sperrig unhandlich instabile kippelig überladen überbucht überlaufen
-    beengt zugig klamm eisig überhitzt stickiges verraucht verqualmt lärmend ohrenbetäubend ruhestörung schlaflos
-    schlaflose übermüdet gestresst stress stressig hektik gedrängel drängeln angerempelt nachteile minuspunkt
-    minus manko schwäche schwächen schwachpunkt defizit rückschritt verschlechtert verschlimmbessert nachgelassen
-    bergab überbewertet überschätzt überzogen gesalzen happig unverhältnismäßig mogelpackung beschönigt
-    übertrieben geschönt unklar undurchsichtig widersprüchlich unlogisch sinnlos überflüssig hinfällig vergeblich
-    erfolglos ratlos hilflos alleingelassen verunsichert ungeduldig entnervt resigniert ernüchternd ernüchtert
-    desillusioniert verstimmt gekränkt vergrault verprellt bereut bereue bedauere bedaure bemängeln bemängelt
-    kritisieren kritik kritisch beanstanden beanstandung reklamiert reklamieren beschweren beschwert gekündigt
-    abbestellt zurückgeschickt zurückgegeben abgebrannt abgebrochenes abgedroschen abgegriffen abgehetzt abgekaut
-    abgekühlt abgemagert abgenervt abgeschmackt abgestumpft abgetragen ablehnend ablehnung abschreckend abstoßend
-    abstürze abwegig abwertend albern altersschwach altmodisch ängstlich anfällig angeberisch angeblich
-    angeknackst angekratzt angelaufen angeschlagen angespannt angestaubt angestrengt angetrunken anstößig
-    apathisch aufgebläht aufgebracht aufgedunsen aufgesetzt aufgeschwatzt aufgedrängt ausbaufähig ausgebrannt
-    ausgebremst ausgedacht ausgefranst ausgelaugt ausgeliefert ausgenutzt ausgepowert ausgeschlossen ausgestorben
-    ausgetrocknet ausrede ausreden aussetzer ausweichend baufällig bedenklich bedrängt bedrückend bedürftig
-    beeinträchtigt befremdlich befremdet behäbig behelfsmäßig beklagenswert beklemmend beliebig belästigt
-    belästigung benachteiligt benommen beschränkt beschwerlich besserwisser bevormundet bevormundend bezweifeln
-    billigste blass blöd blödsinn bockig borniert brenzlig bröckelt brummig brüchig brüsk bürokratie chancenlos
-    chaot dämlich defekten demotivierend demotiviert deprimierend deprimiert desorganisiert dubios dumm dummdreist
-    dumpf durcheinander durchgefallen durchgescheuert durchhängt durchnässt durchwachsen durchweicht dusslig
-    egoistisch eigensinnig eigenwillig einfallslos eingebrochen eingefroren eingegangen eingelaufen eingerissen
-    eingeschnappt eingestaubt einschläfernd einseitig elend empfindungslos endlos engstirnig entgeistert enthemmt
-    entmutigend entmutigt entsorgt entwertet erdrückend erfroren ermüdend ermüdet erniedrigt erschlagen erschöpft
-    erschreckend erschrocken erschüttert erschwert erstarrt ersticken erzwungen extremteuer fadenscheinig fahl
-    fahrig falschangabe falschaussage falschlieferung falschberatung faulig fehlbuchung fehlentscheidung fehlend
-    fehlgeschlagen fehlinformation fehlleistung fehlplanung fehlschlag fehltritt feindselig fies finster flackert
-    flapsig flatterhaft flau flegelhaft fleckiges fluchen flüchtig forsch fragwürdig frösteln frustration
-    furchteinflößend fuselig garstig gedankenlos gedrückt gefährdet gefährdung gefrustet gehässig gehetzt geistlos
-    gelangweilt geldschneiderei gemein gemeckert genötigt geplagt gequält gequetscht geräuschvoll geringschätzig
-    geschädigt gescheppert geschlampt geschmälert gespalten gestört gestrandet getrübt gewürgt glanzlos glitschig
-    grantig grauenerregend grässliches grausam grell grimmig grottenhässlich grundlos gruselig haarsträubend
-    halbfertig halblebig halbseiden haltlos hanebüchen hapert harzig hässlich hasserfüllt heikel heillos
-    herablassung herzzerreißend heuchlerisch hinderlich hinkt hintergangen hinterlistig hirnlos hitzig
-    hoffnungslos höhnisch holprig holpert horrorladen humorlos ignorant ignoranz inakkurat indiskret inflationär
-    inhaltsleer inhaltslos inkorrekt inkonsequent instabilität intolerant irritierend irritiert jammer jammern
-    kaltschnäuzig karges katastrophenurlaub kaugummiartig keifend keif kindisch kitschig kläglich knallhart
-    knarzig knausrig kollabiert komatös konfus konzeptlos kopflos kopfschmerzen kostspielig krachend krampf
-    krankmachend kratzend krumm kulanzlos kümmerlich kundenunfreundlich lachhaft lächerlichkeit lädiert lahmt
-    lapidar lästern läppisch launisch lausig lauwarmes leblos leidig leidvoll lethargisch lieblosen löchrig
-    luftleer lustlosigkeit makaber marode massenabfertigung matschiges matt meckern meckert mickrig minderwertiges
-    miserablen missachtet missachtung missbraucht missgelaunt missfallen misslich misslang missmutig misstrauen
-    misstrauisch missverständlich modrige monoton morsch mühselige murren nachlässig nachlässigkeit nachteiliges
-    naiv narrte neidisch nervenaufreibend nervensäge nervös niedergeschlagen nichtssagend niederschmetternd
-    notdürftig notlösung nutzlosigkeit öd oberflächlichkeit ohnmächtig ölig orientierungslos parteiisch patzer
-    peinigend peinlichkeit planlos platzangst plagt plärrend pleite plump preistreiber primitiv problematisch
-    protzig provisorisch provokant qualvoll quälend quatsch quietschende rabiat raffgier ramponiert randvoll
-    ratlosigkeit rauswurf realitätsfern reizbar reizlos rigide rigoros riskant rissig ruckelig rückständig
-    rückzieher rumpelig rüde rüpelhaft ruppigkeit sabotage säumig schabernack schäden schadhaft schändlich
-    scharfkantig schaurig scheinheilig scherben scheußlichkeit schief schiefgegangen schiefgelaufen schimpfen
-    schlabbrig schlaff schlammig schlechtgelaunt schlechtigkeit schleierhaft schleimig schlimmer schludrig schmach
-    schmerzhaft schmierig schmutz schnippisch schnoddrig schnöde schockiert schockierend schreckhaft schreierei
-    schroffheit schummelei schummeln schummrig schwachsinn schwammig schweißtreibend schwerfällig schwierigkeit
-    schwierigkeiten schwindel schwindlig schwitzig schwül seelenlos seltsam sinnfrei skeptisch sorgenvoll
-    sperrmüll spöttisch spuckt stagniert standardfloskel standardfloskeln starr stauend steif sterbenslangweilig
-    stichelei stinkfaul stinklangweilig stolperfalle störrisch stockend strapaziös streikt streitlustig
-    stressfaktor stümperei stumpf stupide suboptimal tadelnswert tatenlos tollpatschig töricht tragisch
-    tränenreich trampelig trostlos trotzig trübe trübsinnig trügerisch tückisch übelgelaunt übellaunig überaltert
-    überarbeitet überdreht übereilt überfordert überforderung überflutet überhastet überhebliches überlang
+  '-1.60': `faul gestrandet überflutet verschwindet gebrochen durchgefallen abgelaufen ramsch billigware trödel plunder
+    schund tand wegwerfware schäbig schmuddelig speckig abgeranzt ranzig verlebt karg kahl lieblosigkeit
+    geschmacksneutral wässrig verwässert labbrig schlabberig ledrig gummiartig zerkocht verbrannt verkohlt halbgar
+    fertiggericht fertigsoße tiefkühlware aufgewärmt abgestanden muffelig stinkig säuerlich übersüßt überwürzt
+    knauserig knickrig kleinlich geizig pingelig unflexibel stur bürokratisch umständlichkeit schleppend träge
+    lahm lahmarschig trödeln lahme schnecke warteschleife hinhalten hingehalten vertröstet vertrösten abgewimmelt
+    abgewiesen abgespeist ignoriert übergangen überhört vernachlässigt vergesslich zerstreut unkonzentriert
+    lustlos wortkarg einsilbig kurzangebunden distanziert abweisend unnahbar unterkühlt schroff barsch harsch
+    belehrend besserwisserisch neunmalklug aufdringlich penetrant lästig nervtötend störend störung störungen
+    ausgefallene verspätete verpatzt vermurkst misslungen missraten gescheitert unausgereift halbherzig halbgares
+    oberflächlich lückenhaft unvollständig ungenau unscharf verschwommen verrauscht dröhnend scheppernd quietscht
+    quietschend knarrt knarzt klappert wackelt klemmt klebt leckt tropft rostet rostig rost verrostet verbogen
+    eingedrückt zerdrückt zerknittert zerrissen gerissen zerbrochen zersplittert abgebrochen abgegangen
+    ausgeleiert verblichen verwaschen fusselt kratzig kratzt scheuert juckt unpraktisch klobig sperrig unhandlich
+    instabile kippelig überladen überbucht überlaufen beengt zugig klamm eisig überhitzt stickiges verraucht
+    verqualmt lärmend ohrenbetäubend ruhestörung schlaflos schlaflose übermüdet gestresst stress stressig hektik
+    gedrängel drängeln angerempelt nachteile minuspunkt manko schwäche schwächen schwachpunkt defizit rückschritt
+    verschlechtert verschlimmbessert nachgelassen bergab überbewertet überschätzt überzogen gesalzen happig
+    unverhältnismäßig mogelpackung beschönigt übertrieben geschönt unklar undurchsichtig widersprüchlich unlogisch
+    sinnlos überflüssig hinfällig vergeblich erfolglos ratlos hilflos alleingelassen verunsichert ungeduldig
+    entnervt resigniert ernüchternd ernüchtert desillusioniert verstimmt gekränkt vergrault verprellt bereut
+    bereue bedauere bedaure bemängeln bemängelt kritisieren beanstanden beanstandung reklamiert reklamieren
+    beschweren beschwert abgebrannt abgebrochenes abgedroschen abgegriffen abgehetzt abgekaut abgemagert abgenervt
+    abgeschmackt abgestumpft abgetragen ablehnend ablehnung abschreckend abstoßend abstürze abwegig abwertend
+    albern altersschwach altmodisch ängstlich anfällig angeberisch angeblich angeknackst angekratzt angelaufen
+    angeschlagen angespannt angestaubt angestrengt angetrunken anstößig apathisch aufgebläht aufgebracht
+    aufgedunsen aufgesetzt aufgeschwatzt aufgedrängt ausbaufähig ausgebrannt ausgebremst ausgedacht ausgefranst
+    ausgelaugt ausgeliefert ausgenutzt ausgepowert ausgestorben ausgetrocknet ausrede ausreden aussetzer
+    ausweichend baufällig bedenklich bedrängt bedrückend bedürftig beeinträchtigt befremdlich befremdet behäbig
+    behelfsmäßig beklagenswert beklemmend beliebig belästigt belästigung benachteiligt benommen beschränkt
+    beschwerlich besserwisser bevormundet bevormundend bezweifeln blass blöd blödsinn bockig borniert brenzlig
+    bröckelt brummig brüchig brüsk bürokratie chancenlos chaot dämlich defekten demotivierend demotiviert
+    deprimierend deprimiert desorganisiert dubios dumm dummdreist dumpf durcheinander durchgescheuert durchhängt
+    durchnässt durchwachsen durchweicht dusslig egoistisch eigensinnig eigenwillig einfallslos eingebrochen
+    eingefroren eingegangen eingelaufen eingerissen eingeschnappt eingestaubt einschläfernd einseitig elend
+    empfindungslos endlos engstirnig entgeistert enthemmt entmutigend entmutigt entsorgt entwertet erdrückend
+    erfroren ermüdend ermüdet erniedrigt erschlagen erschöpft erschreckend erschrocken erschüttert erschwert
+    erstarrt ersticken erzwungen extremteuer fadenscheinig fahl fahrig falschangabe falschaussage falschlieferung
+    falschberatung faulig fehlbuchung fehlentscheidung fehlend fehlgeschlagen fehlinformation fehlleistung
+    fehlplanung fehlschlag fehltritt feindselig fies finster flackert flapsig flatterhaft flau flegelhaft
+    fleckiges fluchen flüchtig forsch fragwürdig frösteln frustration furchteinflößend fuselig garstig gedankenlos
+    gedrückt gefährdet gefährdung gefrustet gehässig gehetzt geistlos gelangweilt geldschneiderei gemein gemeckert
+    genötigt geplagt gequält gequetscht geräuschvoll geringschätzig geschädigt gescheppert geschlampt geschmälert
+    gespalten gestört getrübt gewürgt glanzlos glitschig grantig grauenerregend grässliches grausam grell grimmig
+    grottenhässlich grundlos gruselig haarsträubend halbfertig halblebig halbseiden haltlos hanebüchen hapert
+    hässlich hasserfüllt heikel heillos herablassung herzzerreißend heuchlerisch hinderlich hinkt hintergangen
+    hinterlistig hirnlos hitzig hoffnungslos höhnisch holprig holpert horrorladen humorlos ignorant ignoranz
+    inakkurat indiskret inflationär inhaltsleer inhaltslos inkorrekt inkonsequent instabilität intolerant
+    irritierend irritiert jammer jammern kaltschnäuzig karges katastrophenurlaub kaugummiartig keifend keif
+    kindisch kitschig kläglich knallhart knarzig knausrig kollabiert komatös konfus konzeptlos kopflos
+    kopfschmerzen kostspielig krachend krampf krankmachend kratzend krumm kulanzlos kümmerlich kundenunfreundlich
+    lachhaft lächerlichkeit lädiert lahmt lapidar lästern läppisch launisch lausig lauwarmes leblos leidig
+    leidvoll lethargisch lieblosen löchrig luftleer lustlosigkeit makaber marode massenabfertigung matschiges
+    meckern meckert mickrig minderwertiges miserablen missachtet missachtung missbraucht missgelaunt missfallen
+    misslich misslang missmutig misstrauen misstrauisch missverständlich modrige monoton morsch mühselige murren
+    nachlässig nachlässigkeit nachteiliges naiv narrte neidisch nervenaufreibend nervensäge niedergeschlagen
+    nichtssagend niederschmetternd notdürftig notlösung nutzlosigkeit öd oberflächlichkeit ohnmächtig ölig
+    orientierungslos parteiisch patzer peinigend peinlichkeit planlos platzangst plagt plärrend pleite plump
+    preistreiber primitiv problematisch protzig provisorisch provokant qualvoll quälend quatsch quietschende
+    rabiat raffgier ramponiert randvoll ratlosigkeit rauswurf realitätsfern reizbar reizlos rigide rigoros riskant
+    rissig ruckelig rückständig rückzieher rumpelig rüde rüpelhaft ruppigkeit sabotage säumig schabernack schäden
+    schadhaft schändlich scharfkantig schaurig scheinheilig scherben scheußlichkeit schief schiefgegangen
+    schiefgelaufen schimpfen schlabbrig schlaff schlammig schlechtgelaunt schlechtigkeit schleierhaft schleimig
+    schlimmer schludrig schmach schmerzhaft schmierig schmutz schnippisch schnoddrig schnöde schockiert
+    schockierend schreckhaft schreierei schroffheit schummelei schummeln schummrig schwachsinn schwammig
+    schweißtreibend schwerfällig schwierigkeit schwierigkeiten schwindel schwindlig schwitzig seelenlos seltsam
+    sinnfrei skeptisch sorgenvoll spöttisch spuckt stagniert standardfloskel standardfloskeln starr steif
+    sterbenslangweilig stichelei stinkfaul stinklangweilig stolperfalle störrisch stockend strapaziös streikt
+    streitlustig stressfaktor stümperei stumpf stupide suboptimal tadelnswert tatenlos tollpatschig töricht
+    tragisch tränenreich trampelig trostlos trotzig trübe trübsinnig trügerisch tückisch übelgelaunt übellaunig
+    überaltert überarbeitet überdreht übereilt überfordert überforderung überhastet überhebliches überlang
     überlasst überlastet überreizt überrumpelt übersalzen überstürzt überteuertes übertreibung umweltschädlich
     unachtsam unangebracht unangemeldet unangemessen unansehnlich unappetitlich unaufgeräumt unaufrichtig
     unausgewogen unausstehlich unbeachtet unbedarft unbeeindruckt unbefriedigend unbegabt unbegreiflich
@@ -221,38 +220,38 @@ export const furtherGermanWords: Record<string, string> = {
     unverbesserlich unverkäuflich unverschuldet unverständnis unverträglich unvorbereitet unvorteilhaft unwahr
     unwahrheit unwesentlich unwillig unwirsch unwissend unwissenheit unwohl unwürdig unzugänglich unzulänglich
     unzulässig unzusammenhängend vage verantwortungslosigkeit verärgerung verbaut verbeult verbittert verblasst
-    verbockt verbrannte verbummelt verdächtig verdrängt verdreht verdreckung verdrießlich verdrossen verfallen
-    verfälscht verfärbt verfehlt verfilzt verhagelt verhängnisvoll verharmlost verhasst verheerend verkalkt
-    verkantet verkatert verklebt verklemmt verkommen verkrustet verlangsamt verleumdet verlogene verlust
-    verlustreich vermodert vermüllt vernichtend verpeilt verpestete verraten verringert verrottete verrufen
-    verrutscht versagen versagt versagte versandet verschandelt verschlafen verschlampt verschleiert verschleißt
-    verschleppt verschlissen verschmiert verschmutzung verschreckt verschuldet verschwendet verschwendung
-    verschwindet versifft verspannt versperrt verspottete verstaubt verstimmung verstört verstopft verstörend
-    verstümmelt verteuert verteuerung vertrackt vertrocknet vertuscht verunglimpft verunreinigt verunstaltet
-    verunglückt verwackelt verwahrlost verwanzt verwechselt verwechslung verwelkt verweigert verweigerte verwirrt
-    verwohnt verworren verzerrt verzettelt verzogen verzögert verzögern verzweifelte wacklig wahllos wässrige
-    wehleidig weinerlich weltfremd welk wertverlust widerborstig widersinnig widerstand widerwillig willenlos
-    willkür willkürlich windig wirkungslos wirr wortbrüchig wurmstichig wüst wütet zähflüssig zank zappelig
-    zeitraubend zermürbend zermürbt zerbeult zerbrechlich zerbröselt zerfleddert zerfällt zerfressen zerknirscht
-    zerlöchert zermatscht zerplatzt zerrüttet zerschlissen zerstreutheit zögerlich zudringlich zurückgelassen
-    zurückgewiesen zweifel zweifelhaft zweitklassig zwielichtig zwickt zynisch`,
+    verbockt verbrannte verbummelt verdächtig verdrängt verdreht verdreckung verdrießlich verdrossen verfälscht
+    verfärbt verfehlt verfilzt verhagelt verhängnisvoll verharmlost verhasst verheerend verkalkt verkantet
+    verkatert verklebt verklemmt verkommen verkrustet verlangsamt verleumdet verlogene verlust verlustreich
+    vermodert vermüllt vernichtend verpeilt verpestete verraten verringert verrottete verrufen verrutscht versagen
+    versagt versagte versandet verschandelt verschlafen verschlampt verschleiert verschleißt verschleppt
+    verschlissen verschmiert verschmutzung verschreckt verschuldet verschwendet verschwendung versifft verspannt
+    versperrt verspottete verstaubt verstimmung verstört verstopft verstörend verstümmelt verteuert verteuerung
+    vertrackt vertrocknet vertuscht verunglimpft verunreinigt verunstaltet verunglückt verwackelt verwahrlost
+    verwanzt verwechselt verwechslung verwelkt verweigert verweigerte verwirrt verwohnt verworren verzerrt
+    verzettelt verzogen verzögert verzögern verzweifelte wacklig wahllos wässrige wehleidig weinerlich weltfremd
+    welk wertverlust widerborstig widersinnig widerstand widerwillig willenlos willkür willkürlich wirkungslos
+    wirr wortbrüchig wurmstichig wüst wütet zähflüssig zank zappelig zeitraubend zermürbend zermürbt zerbeult
+    zerbröselt zerfleddert zerfällt zerfressen zerknirscht zerlöchert zermatscht zerplatzt zerrüttet zerschlissen
+    zerstreutheit zögerlich zudringlich zurückgelassen zurückgewiesen zweifel zweifelhaft zweitklassig zwielichtig
+    zwickt zynisch`,
   '-2.50': `abscheulichkeit abartig absurd ätzend bodenlos bodenlose desaster debakel fiasko trauerspiel armutszeugnis
     blamage blamabel saustall schweinestall drecksloch bruchbude absteige rattenloch kloake ekel ekelerregend
     angewidert brechreiz übelkeit lebensmittelvergiftung vergiftet ungeziefer ratten mäuse maden schaben wanzen
-    flöhe läuse verseucht verpestet verrottet verfault faul vergammelt abgelaufen widerwärtig niederträchtig
-    hinterhältig heimtückisch verlogen verlogenheit unehrlich gaunerei gauner ganoven halunken betrügerisch
-    abgezockt ausgenommen übervorteilt reingelegt hereingelegt getäuscht veräppelt verarscht verarsche geprellt
-    bestohlen geklaut unterschlagen erpresst erpressung nötigung bedroht bedrohung drohen schikane schikaniert
-    schikanös gemobbt mobbing gedemütigt demütigend erniedrigend entwürdigend menschenverachtend menschenunwürdig
-    würdelos herzlos gefühllos kaltherzig gewissenlos skrupellos verantwortungslos leichtsinnig grobfahrlässig
+    flöhe läuse verseucht verpestet verrottet verfault vergammelt widerwärtig niederträchtig hinterhältig
+    heimtückisch verlogen verlogenheit unehrlich gaunerei gauner ganoven halunken betrügerisch abgezockt
+    ausgenommen übervorteilt reingelegt hereingelegt getäuscht veräppelt verarscht verarsche geprellt bestohlen
+    geklaut unterschlagen erpresst erpressung nötigung bedroht bedrohung drohen schikane schikaniert schikanös
+    gemobbt mobbing gedemütigt demütigend erniedrigend entwürdigend menschenverachtend menschenunwürdig würdelos
+    herzlos gefühllos kaltherzig gewissenlos skrupellos verantwortungslos leichtsinnig grobfahrlässig
     lebensgefährlich lebensgefahr unfallgefahr gesundheitsschädlich giftig krebserregend verbrüht misshandelt
     geschlagen geschubst beschimpft beschimpfung angepöbelt pöbelnd ausgelacht verhöhnt verspottet rausgeworfen
     hinausgeworfen rassismus rassist sexistisch diskriminiert diskriminierung ausländerfeindlich
     behindertenfeindlich kundenfeindlich rotzfrech unverfroren anmaßend hochnäsig eingebildet selbstgefällig
     großkotzig cholerisch aggressiv ausfallend jähzornig unmöglichste unterirdische unterste allerletzte
     grottenschlecht grottig hundeelend hundsmies stümper stümperhaft dilettantisch laienhaft amateurhaft pfuscher
-    murks gemurkst schindluder schlendrian wertlos nichtsnutzig müllhalde sondermüll elektroschrott geldmacherei
-    geldgier geldgierig habgierig raffgierig wucherpreise unsumme horrend horrende zerstört ruinieren versaut
-    verdirbt verdarb vermiest untragbar unhaltbar unentschuldbar unverzeihlich unerhört empörung fassungslosigkeit
-    zorn zornig verzweifelt verzweiflung bitterböse verabscheue warnung warne gewarnt`,
+    murks gemurkst schindluder schlendrian wertlos nichtsnutzig müllhalde geldmacherei geldgier geldgierig
+    habgierig raffgierig wucherpreise unsumme horrend horrende zerstört ruinieren versaut verdirbt verdarb
+    vermiest untragbar unhaltbar unentschuldbar unverzeihlich unerhört empörung fassungslosigkeit zorn zornig
+    verzweifelt verzweiflung bitterböse verabscheue`,
 }

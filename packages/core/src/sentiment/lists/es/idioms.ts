@@ -1,7 +1,7 @@
 /** Further Spanish set phrases. "_" is one or two words. */
 export const furtherSpanishIdioms: Record<string, string[]> = {
   '2.5':
-    `un aplauso|un gran aplauso|un aplauso para|mil gracias|muchas gracias|muchísimas gracias|gracias por todo|gracias de corazón|gracias a todo|gracias a todo el equipo|enhorabuena a|enhorabuena por|felicidades a|bravo por|chapó por|un diez|un 10|de diez|de matrícula|de sobresaliente|nota alta|
+    `menos mal|un aplauso|un gran aplauso|un aplauso para|mil gracias|muchas gracias|muchísimas gracias|gracias por todo|gracias de corazón|gracias a todo|gracias a todo el equipo|enhorabuena a|enhorabuena por|felicidades a|bravo por|chapó por|un diez|un 10|de diez|de matrícula|de sobresaliente|nota alta|
     una maravilla|una delicia|una pasada|una gozada|una joya|un tesoro|un lujo|un acierto|un acierto total|un gustazo|un encanto|un sol|un descubrimiento|todo un descubrimiento|un placer|una experiencia única|de cine|de lujo|de maravilla|de fábula|de película|de primera|de categoría|de calidad|de ensueño|como en casa|como nuevo|como nueva|como el primer día|como la seda|como un guante|como anillo al dedo|como debe ser|a las mil maravillas|
     vale la pena|merece la pena|merece mucho la pena|merece una visita|merece el viaje|vale cada|vale lo que cuesta|dinero bien invertido|bien invertido|bien gastado|muy recomendable|totalmente recomendable|cien por cien recomendable|lo recomiendo|la recomiendo|los recomiendo|las recomiendo|recomiendo a todo|con los ojos cerrados|sin dudarlo|sin dudar|sin duda|no dudéis|no lo dudes|no os lo perdáis|
     volveré|volveremos|volvería|volveríamos|repetiré|repetiremos|para repetir|a repetir|siempre que puedo|siempre vuelvo|nuestro sitio|mi sitio de|cliente fiel|

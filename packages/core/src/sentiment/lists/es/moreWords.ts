@@ -86,9 +86,9 @@ export const furtherSpanishWords: Record<string, string> = {
     aguanta aguantan impermeable potente potentes manejable versátil versátiles cómodamente ergonómico ergonómica
     elegancia refinado refinada estiloso estilosa favorecedor favorecedora sienta-bien lúdico didáctico didáctica
     instructivo instructiva ameno amena amenos claro-y-conciso comprensible enriquecedor enriquecedora inspirador
-    inspiradora motivador motivadora alentador éxitos exitoso triunfo triunfar victoria premio premios premiado
-    premiada galardonado galardonada aclamado aclamada favorito favorita favoritos predilecto fiel fieles lealtad
-    leal leales confiable confiables confiar confío íntegro íntegra honradez honestidad transparencia justa justos
+    inspiradora motivador motivadora alentador éxitos exitoso triunfo triunfar victoria premiado premiada
+    galardonado galardonada aclamado aclamada favorito favorita favoritos predilecto fiel fieles lealtad leal
+    leales confiable confiables confiar confío íntegro íntegra honradez honestidad transparencia justa justos
     equitativo ahorro ahorramos ganga gangas chollo chollos regalado rentable solucionado solucionada solucionaron
     solucionó resolvieron resolvió resuelto resuelta arreglaron arregló salvaron salvó salvado rescatado
     rescataron ayudado ayudada apoyo apoyado acompañado curado curada sanado mejorado mejoría convencido
@@ -116,86 +116,86 @@ export const furtherSpanishWords: Record<string, string> = {
     experimentada exquisitamente fabulosamente facilidad facilidades fácilmente fascinante fascinantes fascinado
     favorable favorablemente felicidad felizmente fenómeno fértil festivos fiabilidad fielmente finura firme
     flamante florido formalidad fortaleza fraternal frescura frondoso galante garantizado gastronomía generosidad
-    generosamente gentil gentiles gentileza gloriosamente gracia gratificante gratificantes gratis guay guapa
-    guapas guapo guapos habilidad hábil hábiles halagador hazaña hermosura heroico honorable honor honrados
-    hospitalarios humanidad humanos humilde humildad ilusión ilusionado ilusionante imaginación imaginativo
-    impresionado impresionada infalible infatigable ingenio ingeniosos inmaculados inmejorablemente innovador
-    innovadora inspiración inspirado instructivos inteligente inteligentes íntegramente interesantísimo
-    interesantísima invencible jovialidad laborioso laureado limpísima limpieza lindo linda lindos lindas
-    llevadero logro logros lucido luminosos lustroso madurez maestría majísimo majísima majísimos magistralmente
-    majestuoso majestuosa mañoso manitas maravillado maravillada mejora mejoras mejoró mejorando melódico mérito
-    merecidísimo milagro milagroso milagrosa mimaron monísimo motivación motivado motivados noble nobleza notable
-    notables notablemente novedoso novedosa nítido nutritivo nutritiva oportuno oportuna óptimo óptima óptimos
-    optimista ordenado ordenada ordenados originalidad pacífico paradisíacas pasión pasional paz perfeccionista
-    perseverante pintorescos placenteros plácido poderoso poético polivalente positivamente precavido
-    preciosidades precisión preciso precisa predilección preparadísimo prestigio prestigioso primor primordial
-    privilegio profundo prometedor prometedora protector provecho provechoso provechosa prudente pulidísimo
-    pundonor puntualísimo puntualmente raudo razonablemente realista receptivo receptivos reconfortado reconocido
-    reconocimiento recomendadísimo recompensa recompensado recreativo refinamiento refrescante refrescantes
-    relajación renombrado renombre renovador reputado resolutivos respetable respeto respetuoso respetuosa
-    respetuosos resplandeciente restablecido riqueza risueños romanticismo sabiduría sabio sabrosón sabrosísimo
-    sabrosísima saludable saludables salvavidas sanador sano sana satisfacción satisfactorio satisfactoria
-    seductor selecto selecta sensato sencillez sereno serenidad servicialidad simpatía simpatiquísimo
-    simpatiquísima sinceramente sinceridad sobresalientes solidario solidaridad solidez solvente solvencia
-    sonriendo sosegado soñar sorprendente sorprendentes suavidad supremo talento talentoso talentosa
-    tranquilizador tranquilizadora tratable trabajador trabajadora trabajadores útilísimo utilidad valentía
-    valiente valioso valiosa valiosos variada variados variedad ventaja ventajas ventajoso vibrante victorioso
-    vigoroso virtuoso virtud vistoso vistosa vitalidad vivaz vocación vocacional voluntarioso`,
-  '-1.60': `baratija baratijas cachivache cachivaches quincalla morralla trasto trastos imitación cursi hortera horteras
-    pasado-de-moda vetusto vetusta deslucido deslucida desvencijado desvencijada destartalado destartalada raído
-    raída ajado ajada manchado manchada pringoso pringosa pringue correoso correosa chicloso chiclosa gomoso
-    gomosa pastoso pastosa harinoso harinosa resecos recocido aguado aguada aguados desabrido desabrida insulso
-    insulsa insípidos agrio agria amargos empalagoso empalagosa indigesto indigesta tacaño tacaña tacaños rácano
-    rácana ridículas raquítico raquítica birria mezquino mezquina quisquilloso rígido rígida terco tozudo
-    burocrático papeleo trabas lentísima lentísimos tortuga tardón tardona oxidado oxidada óxido atascado atascada
-    atasca chirría chirrían gotea goteras gotera pierde-agua rompe rompen rompió quebrado quebrada doblado doblada
-    torcido torcida abollado abollada aplastado aplastada agrietado agrietada grietas arañado arañada arañazo
-    arañazos despegado despegada despega descosido descosida deshilachado deshilachada desteñido desteñida destiñe
-    encogió encogido encogida roza rozadura ampollas voluminoso aparatoso poco-práctico inadecuado inadecuada
-    ineficaz ineficaces ineficiente impotente superado ilocalizable ilocalizables mareado marean mareando
-    ninguneado ninguneada ninguneo desatendido desatendida desatendidos desatención abandonado abandonada plantón
-    esperamos-horas retrasaron retrasó pospuesto suspendieron perdieron interrumpido apagón apagones bloqueado
-    bloqueada bloqueos colapsado colapsada colapso sobreventa overbooking saturado saturada saturados aglomeración
-    aglomeraciones empujones apretujados hacinados asfixiante sofocante bochorno congelados corriente-de-aire
-    estruendo jaleo alboroto ensordecedor ensordecedora insomnio sin-dormir estresado estresada estresante estrés
-    agobio agobiado agobiada angustia angustiado angustiada temor susto preocupado preocupada preocupante inquieto
-    inquietante nervioso sobrevalorados inflado inflados hinchado desorbitado desorbitada desorbitados exagerado
-    exagerada clavada sablazo sablazos pasarse abusar opaco opaca ambiguo ambigua contradictorio contradictoria
-    ilógico incoherente superficial incompleto incompleta incompletos inexacto inexacta impreciso equivocado
-    equivocada equivocados equivocación equivocaron despiste despistes descuido descuidos olvidó olvidan
-    inútilmente vano desengañado desengaño desanimado desanimada desmoralizado desesperante fastidio fastidioso
-    fastidiosa irritante irritado irritada exasperante exasperado herido ofendido ofendida dolido arrepentido
-    arrepentida arrepiento arrepentimos crítica críticas reproche reproches reclamé reclamaciones quejarse
-    quejarme abatido abatida abatimiento aberrantes abochornado abochornada abominación abrasado abrumador
-    abrumadora abrumado abusón abusones aburrimiento aburrir acobardado acongojado acusado adefesio adulterado
-    adverso afligido agarrotado agobia agravado agraviado agravio agresivos aguafiestas ahogado airado alarmado
-    alarmante alarmantes alicaído altibajos altanería alterado alterada amañado amañada amargado amargura
-    ambigüedad amenazador amargada amontonado amuermado anacrónico angosto angosta angustioso angustiosa anodino
-    anodina anomalías anómalo antiestético antigualla antihigiénico antihigiénica apático apática apatía
-    apelmazado apelotonados apenado apenada apestando apurado arbitrario arbitraria arduo árido arisco arisca
-    ariscos arrogancia arruga arrugado arrugada artificial artificiales áspero áspera asustado asustada atontado
-    atosigan atosigado atrasado atrasada atrasos atropellado atropello aturdido avaricia avaricioso avaro
-    avergonzado avergonzada avinagrado bajón banal baratucho berrinche birrioso blandengue boicoteado bodrios
-    borroso borrosa brusco brusca bruscos brusquedad bronca broncas burdo burocracia calamitoso calamitosa
-    calumnia cansancio cansino cansina caprichoso carencias carencia carente catastróficos cateto chafado
-    chantajista chillando chillan chillidos chirriante chungo chunga cínico cínica coacciones cochambre coladero
-    cojea colapsados colmo complicación complicaciones condena conflictivo conflictiva confusión congestión
-    consternado contradicción contradicciones contraproducente contratiempo contratiempos corruptos costoso
-    costosa costosos crispado criticable crudos cuestionable cuestionables cutrez cutrísimo dañino dañina debacle
-    débil débiles debilidad decadente decadencia decaído decepciona decepcionó decepciones defectos deficiencia
-    deficiencias deficiente deficientes deficitario deformado deforme degradado degradante dejadísimo demencial
-    denigrante denigrado denunciable denunciado deplorables deprimido deprimida derrochar derroche derrumbado
-    desacertado desacertada desacierto desacuerdo desafortunado desafortunada desagradecido desagrado desaliñado
-    desaliñada desalojo desamparado desamparada desánimo desapacible desaprensivo desaprensivos desaprovechado
-    desastrosos desatendidas desatino desbarajuste desbordado desbordados desbordada descabellado descafeinado
-    descalabro descarados descolorido descolorida descompuesto desconcertado desconcertante desconcierto
-    desconfianza desconfiado desconfiada desconfío desconsiderado desconsiderada desconsideración descontrol
-    descontrolado descontentos descortés descortesía desencajado desencantado desencanto desengañada
-    desequilibrado desesperados desestructurado desfachatez desfavorable desfavorecedor desgastado desgastada
-    desgracia desgraciado desgarrado desgarro deshonesto deshonesta deshonestos deshonra desidia desigual
-    desilusionado desilusionada desilusionante desinformado desinformación desinflado desinterés deslealtad
-    desmejorado desmedido desmedida desmontado desmotivado desmotivada desmoronado desobediente desolador
-    desoladora desolado desordenado desordenada desorden despectivos desperfecto desperfectos despiadado
+    generosamente gentil gentiles gentileza gloriosamente gratificante gratificantes gratis guay guapa guapas
+    guapo guapos habilidad hábil hábiles halagador hazaña hermosura heroico honorable honor honrados hospitalarios
+    humanidad humanos humilde humildad ilusión ilusionado ilusionante imaginación imaginativo impresionado
+    impresionada infalible infatigable ingenio ingeniosos inmaculados inmejorablemente innovador innovadora
+    inspiración inspirado instructivos inteligente inteligentes íntegramente interesantísimo interesantísima
+    invencible jovialidad laborioso laureado limpísima lindo linda lindos lindas llevadero logro logros lucido
+    luminosos lustroso madurez maestría majísimo majísima majísimos magistralmente majestuoso majestuosa mañoso
+    manitas maravillado maravillada mejora mejoras mejoró mejorando melódico mérito merecidísimo milagro milagroso
+    milagrosa mimaron monísimo motivación motivado motivados noble nobleza notable notables notablemente novedoso
+    novedosa nítido nutritivo nutritiva oportuno oportuna óptimo óptima óptimos optimista ordenado ordenada
+    ordenados originalidad pacífico paradisíacas pasión pasional paz perfeccionista perseverante pintorescos
+    placenteros plácido poderoso poético polivalente positivamente precavido preciosidades precisión preciso
+    precisa predilección preparadísimo prestigio prestigioso primor primordial privilegio profundo prometedor
+    prometedora protector provecho provechoso provechosa prudente pulidísimo pundonor puntualísimo puntualmente
+    raudo razonablemente realista receptivo receptivos reconfortado reconocido reconocimiento recomendadísimo
+    recompensa recompensado recreativo refinamiento refrescante refrescantes relajación renombrado renombre
+    renovador reputado resolutivos respetable respeto respetuoso respetuosa respetuosos resplandeciente
+    restablecido riqueza risueños romanticismo sabiduría sabio sabrosón sabrosísimo sabrosísima saludable
+    saludables salvavidas sanador satisfacción satisfactorio satisfactoria seductor selecto selecta sensato
+    sencillez sereno serenidad servicialidad simpatía simpatiquísimo simpatiquísima sinceramente sinceridad
+    sobresalientes solidario solidaridad solidez solvente solvencia sonriendo sosegado soñar sorprendente
+    sorprendentes suavidad supremo talento talentoso talentosa tranquilizador tranquilizadora tratable trabajador
+    trabajadora trabajadores útilísimo utilidad valentía valiente valioso valiosa valiosos variada variados
+    variedad ventaja ventajas ventajoso vibrante victorioso vigoroso virtuoso virtud vistoso vistosa vitalidad
+    vivaz vocación vocacional voluntarioso`,
+  '-1.60': `perdieron caducado caducada caducados gotera goteras aplazado baratija baratijas cachivache cachivaches
+    quincalla morralla trasto trastos imitación cursi hortera horteras pasado-de-moda vetusto vetusta deslucido
+    deslucida desvencijado desvencijada destartalado destartalada raído raída ajado ajada manchado manchada
+    pringoso pringosa pringue correoso correosa chicloso chiclosa gomoso gomosa pastosa harinoso harinosa resecos
+    recocido aguado aguada aguados desabrido desabrida insulso insulsa insípidos agrio agria amargos empalagoso
+    empalagosa indigesto indigesta tacaño tacaña tacaños rácano rácana ridículas raquítico raquítica birria
+    mezquino mezquina quisquilloso rígido rígida terco tozudo burocrático papeleo trabas lentísima lentísimos
+    tortuga tardón tardona oxidado oxidada óxido atascado atascada atasca chirría chirrían gotea pierde-agua rompe
+    rompen rompió quebrado quebrada doblado doblada torcido torcida abollado abollada aplastado aplastada
+    agrietado agrietada grietas arañado arañada arañazo arañazos despegado despegada despega descosido descosida
+    deshilachado deshilachada desteñido desteñida destiñe encogió encogido encogida roza rozadura ampollas
+    voluminoso aparatoso poco-práctico inadecuado inadecuada ineficaz ineficaces ineficiente impotente superado
+    ilocalizable ilocalizables mareado marean mareando ninguneado ninguneada ninguneo desatendido desatendida
+    desatendidos desatención abandonado abandonada plantón esperamos-horas retrasaron retrasó suspendieron
+    interrumpido apagón apagones bloqueado bloqueada bloqueos colapsado colapsada colapso sobreventa overbooking
+    saturado saturada saturados aglomeración aglomeraciones empujones apretujados hacinados asfixiante sofocante
+    bochorno congelados corriente-de-aire estruendo jaleo alboroto ensordecedor ensordecedora insomnio sin-dormir
+    estresado estresada estresante estrés agobio agobiado agobiada angustia angustiado angustiada temor susto
+    preocupado preocupada preocupante inquieto inquietante nervioso sobrevalorados inflado inflados hinchado
+    desorbitado desorbitada desorbitados exagerado exagerada clavada sablazo sablazos pasarse abusar opaco opaca
+    ambiguo ambigua contradictorio contradictoria ilógico incoherente superficial incompleto incompleta
+    incompletos inexacto inexacta impreciso equivocado equivocada equivocados equivocación equivocaron despiste
+    despistes descuido descuidos olvidó olvidan inútilmente vano desengañado desengaño desanimado desanimada
+    desmoralizado desesperante fastidio fastidioso fastidiosa irritante irritado irritada exasperante exasperado
+    herido ofendido ofendida dolido arrepentido arrepentida arrepiento arrepentimos crítica críticas reproche
+    reproches reclamé reclamaciones quejarse quejarme abatido abatida abatimiento aberrantes abochornado
+    abochornada abominación abrasado abrumador abrumadora abrumado abusón abusones aburrimiento aburrir acobardado
+    acongojado acusado adefesio adulterado adverso afligido agarrotado agobia agravado agraviado agravio agresivos
+    aguafiestas ahogado airado alarmado alarmante alarmantes alicaído altibajos altanería alterado alterada
+    amañado amañada amargado amargura ambigüedad amenazador amargada amontonado amuermado anacrónico angosto
+    angosta angustioso angustiosa anodino anodina anomalías anómalo antiestético antigualla antihigiénico
+    antihigiénica apático apática apatía apelmazado apelotonados apenado apenada apestando apurado arbitrario
+    arbitraria arduo árido arisco arisca ariscos arrogancia arruga arrugado arrugada artificial artificiales
+    áspero áspera asustado asustada atontado atosigan atosigado atrasada atrasos atropellado atropello aturdido
+    avaricia avaricioso avaro avergonzado avergonzada avinagrado bajón banal baratucho berrinche birrioso
+    blandengue boicoteado bodrios borroso borrosa brusco brusca bruscos brusquedad bronca broncas burdo burocracia
+    calamitoso calamitosa calumnia cansancio cansino cansina caprichoso carencias carencia carente catastróficos
+    cateto chafado chantajista chillando chillan chillidos chirriante chungo chunga cínico cínica coacciones
+    cochambre coladero cojea colapsados colmo complicación complicaciones condena conflictivo conflictiva
+    confusión congestión consternado contradicción contradicciones contraproducente contratiempo contratiempos
+    corruptos costoso costosa costosos crispado criticable crudos cuestionable cuestionables cutrez cutrísimo
+    dañino dañina debacle débil débiles debilidad decadente decadencia decaído decepciona decepcionó decepciones
+    defectos deficiencia deficiencias deficiente deficientes deficitario deformado deforme degradado degradante
+    dejadísimo demencial denigrante denigrado denunciable denunciado deplorables deprimido deprimida derrochar
+    derroche derrumbado desacertado desacertada desacierto desacuerdo desafortunado desafortunada desagradecido
+    desagrado desaliñado desaliñada desalojo desamparado desamparada desánimo desapacible desaprensivo
+    desaprensivos desaprovechado desastrosos desatendidas desatino desbarajuste desbordado desbordados desbordada
+    descabellado descafeinado descalabro descarados descolorido descolorida descompuesto desconcertado
+    desconcertante desconcierto desconfianza desconfiado desconfiada desconfío desconsiderado desconsiderada
+    desconsideración descontrol descontrolado descontentos descortés descortesía desencajado desencantado
+    desencanto desengañada desequilibrado desesperados desestructurado desfachatez desfavorable desfavorecedor
+    desgastado desgastada desgracia desgraciado desgarrado desgarro deshonesto deshonesta deshonestos deshonra
+    desidia desigual desilusionado desilusionada desilusionante desinformado desinformación desinflado desinterés
+    deslealtad desmejorado desmedido desmedida desmontado desmotivado desmotivada desmoronado desobediente
+    desolador desoladora desolado desordenado desordenada desorden despectivos desperfecto desperfectos despiadado
     despilfarro desplante desprecian desproporcionado desproporcionada despropósito desprotegido desquiciado
     desquiciante destrozados desvergonzado desvergonzados desvergüenza detestable detestables deteriorado
     deteriorada deterioro devastador devastado difamación dificultad dificultades dificultoso discordia
@@ -246,57 +246,57 @@ export const furtherSpanishWords: Record<string, string> = {
     manirroto marchito marchita marranada mareante masificada masificación mediocridad melancólico menospreciado
     menosprecio menosprecian mentecato mezquindad miserable miserables miseria mohín moho mohoso mohosa molestan
     molestado molestada molestias molestísimo monotonía morosidad mortificado mosqueado mosqueada mosqueo mustio
-    mustia nauseabundo nauseabunda necio necios negado negados negación negligentes nerviosismo nerviosa neurótico
-    nimiedad nocivo nociva nocivos nulo nula nulos nulidad obcecado obsceno obsesivo obstáculo obstáculos
-    obstinado obstruido odioso odiosa odiosos ofensa ofensas ofensivo ofensiva ofensivos ojeriza olvidadizo olvido
-    olvidos opresivo oprimido oscurantismo ostentoso pachorra palurdo palurdos pánico pantomima paripé parsimonia
-    pasmado pasmarotes pasotas patán patanes patosa patoso patraña patrañas patinazo pavoroso pelma pelmas
-    penalizado penalizaciones penalidad penalidades penar penosos penosamente penuria penurias percance percances
-    perdedor pereza perezoso perezosa pérfido perjudicado perjudicada perjudicados perjudicial perjudiciales
-    perjuicio perjuicios pernicioso perplejo perpleja perturbado perverso pesadez pesadísimo pésimamente petulante
-    petulantes pillos pirata piratas plasta plastas plúmbeo polémica polémico pomposo porquerías porrazo pringados
-    precario precaria precariedad precipitado prejuicio prejuicios preocupaciones preocupación presuntuoso
-    pretencioso pretenciosa pretexto pretextos primitivo problemático problemática prohibitivo prohibitiva
-    provocación provocador puñeta puñetero puñetera quebraderos quejica quejicas quejosos quejoso quejumbroso
-    racanería rancios rapapolvo rapaz rastreros rebuscado rechazado rechazada rechazo recalcitrante recargos
-    rechinan recriminado redundante regañado regañada regañina rencor rencoroso reñido renqueante repelente
-    repelentes repelús represalia represalias reprobable reprobables reprochable repudio repulsa repulsión
-    repulsivo repulsiva resbaladizo resbaladiza resentido resentida resentimiento resignado resignada retorcido
-    retorcida retroceso revoltijo ridiculizado ridiculizada ridiculez ridículos rigidez riña riñas ruinas ruindad
-    ruinoso ruinosa ruinosos ruidosas rudeza rudo ruda rutinario sablear saboteado sacacuartos sacadineros
-    saturación sarna sevicia severo simplón sinrazón sinsabor sinsabores sinsentido sobado soez soeces sofoco
-    somnoliento sombría soborno sobrecargado sobrecargo sobrecoste sobrecostes solapado soporífero soporífera
-    sórdido sórdida sospechoso sospechosa sospechosos subestimado sucedáneo sucedáneos suciedades sucísimo
-    sucísima sufrí sufrido sufrida sufrimiento sufrimos sufrir suplantación superficialidad sustos tacañería
-    tarado taras tara tardanzas tardío tedio tedioso tediosa tediosos temblando temerosa temeroso temible
-    tenebroso tensa tensos tergiversado tergiversan terrorífico terrorífica timorato tirano tiranos tiranía torpe
-    torpes torpeza torpezas tortuoso tostón tostones tosco tosca traicionado traición traidor traicionero tragedia
-    trágico trapicheo trastorno trastornos tramposa trasnochado traumático traumática traumatizado tristeza
-    tristísimo trola trolas tropiezo truño tumulto turbio turbia turbios ultrajado usura usureros usurero vagancia
-    vagos vandalismo vapuleado varapalo vejación vejaciones vejatorio vejatoria vengativo venganza ventajista
-    vergonzante vicioso vil viles vileza vilipendiado virulento viscoso viscosa vulgar vulgares vulgaridad yermo
-    zafiedad zarrapastroso zarandeado zozobra zopenco`,
+    mustia nauseabundo nauseabunda necio necios negación negligentes nerviosismo nerviosa neurótico nimiedad
+    nocivo nociva nocivos nulo nula nulos nulidad obcecado obsceno obsesivo obstáculo obstáculos obstinado
+    obstruido odioso odiosa odiosos ofensa ofensas ofensivo ofensiva ofensivos ojeriza olvidadizo olvido olvidos
+    opresivo oprimido oscurantismo ostentoso pachorra palurdo palurdos pánico pantomima paripé parsimonia pasmado
+    pasmarotes pasotas patán patanes patosa patoso patraña patrañas patinazo pavoroso pelma pelmas penalizado
+    penalizaciones penalidad penalidades penar penosos penosamente penuria penurias percance percances perdedor
+    pereza perezoso perezosa pérfido perjudicado perjudicada perjudicados perjudicial perjudiciales perjuicio
+    perjuicios pernicioso perplejo perpleja perturbado perverso pesadez pesadísimo pésimamente petulante
+    petulantes pillos plasta plastas plúmbeo polémica polémico pomposo porquerías porrazo pringados precario
+    precaria precariedad precipitado prejuicio prejuicios preocupaciones preocupación presuntuoso pretencioso
+    pretenciosa pretexto pretextos primitivo problemático problemática prohibitivo prohibitiva provocación
+    provocador puñeta puñetero puñetera quebraderos quejica quejicas quejosos quejoso quejumbroso racanería
+    rancios rapapolvo rapaz rastreros rebuscado rechazado rechazada rechazo recalcitrante recargos rechinan
+    recriminado redundante regañado regañada regañina rencor rencoroso reñido renqueante repelente repelentes
+    repelús represalia represalias reprobable reprobables reprochable repudio repulsa repulsión repulsivo
+    repulsiva resbaladizo resbaladiza resentido resentida resentimiento resignado resignada retorcido retorcida
+    retroceso revoltijo ridiculizado ridiculizada ridiculez ridículos rigidez riña riñas ruinas ruindad ruinoso
+    ruinosa ruinosos ruidosas rudeza rudo ruda rutinario sablear saboteado sacacuartos sacadineros saturación
+    sarna sevicia simplón sinrazón sinsabor sinsabores sinsentido sobado soez soeces sofoco somnoliento sombría
+    soborno sobrecargado sobrecargo sobrecoste sobrecostes solapado soporífero soporífera sórdido sórdida
+    sospechoso sospechosa sospechosos subestimado sucedáneo sucedáneos suciedades sucísimo sucísima sufrí sufrido
+    sufrida sufrimiento sufrimos sufrir suplantación superficialidad sustos tacañería tarado tardanzas tardío
+    tedio tedioso tediosa tediosos temblando temerosa temeroso temible tenebroso tensa tensos tergiversado
+    tergiversan terrorífico terrorífica timorato tirano tiranos tiranía torpe torpes torpeza torpezas tortuoso
+    tostón tostones tosco tosca traicionado traición traidor traicionero tragedia trágico trapicheo trastorno
+    trastornos tramposa trasnochado traumático traumática traumatizado tristeza tristísimo trola trolas tropiezo
+    truño tumulto turbio turbia turbios ultrajado usura usureros usurero vagancia vagos vandalismo vapuleado
+    varapalo vejación vejaciones vejatorio vejatoria vengativo venganza ventajista vergonzante vicioso vil viles
+    vileza vilipendiado virulento viscoso viscosa vulgar vulgares vulgaridad yermo zafiedad zarrapastroso
+    zarandeado zozobra zopenco`,
   '-2.50': `abominable abominables aberrante aberración absurdo absurda disparate disparatado barbaridad atrocidad
     aborrecible bazofia bazofias engrudo asquerosidad cochino cochina cochinada pocilga cuchitril antro tugurio
     vertedero estercolero cloaca cucarachas cucaracha chinches pulgas plaga infestado infestada contaminado
     contaminada intoxicación intoxicado intoxicada intoxicados envenenado vómito vómitos vomitar vomitando náuseas
-    náusea caducado caducada caducados podridos podridas pudre putrefacto pestilente peste apesta apestan apestaba
-    apestoso hedor fétido destrozado destrozada destrozaron destrozo destrozos arruinó arruinaron echado-a-perder
-    estropearon cargaron destruido masacre carnicería charlatán charlatanes matasanos inepta ineptitud incapaz
-    incapaces mamarracho mamarrachada payasos payasada cachondeo pitorreo farsa farsantes farsante impostor
-    timador timadores timaron estafar estafaron ladrón mangantes sinvergüenza sinvergüenzas caradura caraduras
-    robaron robado robada hurto atraco atracan atracadores extorsión chantaje coacción engañan engañaron engañar
-    engañifa trampa trampas tramposo tramposos artimaña publicidad-engañosa embuste embusteros falsos falsedad
-    falsificado hipócrita hipócritas hipocresía desleal ruin rastrero rastrera malvado maldad malicia despectivo
-    despectiva desdén altanero altanera chulesco chulesca impertinente impertinentes insolente insolentes
-    insolencia descarado descarada descaro zafio zafia brutos violento violenta violencia agresivo agresiva
-    agresión agredido pegó golpeó empujó insultar insultado insultada injurias amenaza amenazas amenazaron amenazó
-    amenazante acoso acosado acosada humillación humillar humillaron burla burlas burlaron burlan racismo xenófobo
-    xenófoba homófobo machista discriminado discriminada discriminan discriminatorio inhumano inhumana cruel
-    crueles crueldad desalmado desalmados maltrato maltratado maltratada maltratan irresponsable irresponsables
-    irresponsabilidad temerario temeraria imprudente mortal mortales peligros lesión lesiones tóxico tóxica veneno
-    quemaduras infamia indignidad indignados indignación escándalo escandaloso escandalosa ultraje insultante
-    vergonzosos sonrojante esperpento esperpéntico kafkiano surrealista inaudito inaudita inconcebible
-    inexplicable injustificable injusto injusta injusticia ilegal ilegales abuso abusos arruinados desesperado
-    desesperada desesperación infernal calvario suplicio tortura martirio odiar aborrezco detesto boicot`,
+    náusea podridos podridas pudre putrefacto pestilente peste apesta apestan apestaba apestoso hedor fétido
+    destrozado destrozada destrozaron destrozo destrozos arruinó arruinaron echado-a-perder estropearon cargaron
+    destruido masacre carnicería charlatán charlatanes matasanos inepta ineptitud incapaz incapaces mamarracho
+    mamarrachada payasada cachondeo pitorreo farsa farsantes farsante impostor timador timadores timaron estafar
+    estafaron ladrón mangantes sinvergüenza sinvergüenzas caradura caraduras robaron robado robada hurto atraco
+    atracan atracadores extorsión chantaje coacción engañan engañaron engañar engañifa trampa trampas tramposo
+    tramposos artimaña publicidad-engañosa embuste embusteros falsos falsedad falsificado hipócrita hipócritas
+    hipocresía desleal ruin rastrero rastrera malvado maldad malicia despectivo despectiva desdén altanero
+    altanera chulesco chulesca impertinente impertinentes insolente insolentes insolencia descarado descarada
+    descaro zafio zafia brutos violento violenta violencia agresivo agresiva agresión agredido pegó golpeó empujó
+    insultar insultado insultada injurias amenaza amenazas amenazaron amenazó amenazante acoso acosado acosada
+    humillación humillar humillaron burla burlas burlaron burlan racismo xenófobo xenófoba homófobo machista
+    discriminado discriminada discriminan discriminatorio inhumano inhumana cruel crueles crueldad desalmado
+    desalmados maltrato maltratado maltratada maltratan irresponsable irresponsables irresponsabilidad temerario
+    temeraria imprudente mortal mortales peligros lesión lesiones tóxico tóxica veneno quemaduras infamia
+    indignidad indignados indignación escándalo escandaloso escandalosa ultraje insultante vergonzosos sonrojante
+    esperpento esperpéntico kafkiano surrealista inaudito inaudita inconcebible inexplicable injustificable
+    injusto injusta injusticia ilegal ilegales abuso abusos arruinados desesperado desesperada desesperación
+    infernal calvario suplicio tortura martirio odiar aborrezco detesto boicot`,
 }

@@ -71,7 +71,7 @@ export const furtherFrenchWords: Record<string, string> = {
     enjoué enjouée jovial joviale rieur pétillant pétillante chantant festif festive propreté étincelants immaculé
     immaculée pimpant pimpante coquette coquets rénové rénovée modernes cossu cossue feutré feutrée intimiste
     romantique champêtre bucolique verdoyant verdoyante fleuri fleurie ombragé ensoleillée panoramique imprenable
-    délectable succulent succulente succulents savoureusement appétissant appétissante alléchant alléchante relevé
+    délectable succulent succulente succulents savoureusement appétissant appétissante alléchant alléchante
     croquant croquante aérien aérienne crémeux crémeuse fumant artisanal artisanale copieusement généreusement
     rassasié rassasiée rassasiés régaler dégusté savouré savourer gourmandise gourmandises réconfortante
     ressourçant ressourçante relaxant relaxante détendu détendue détente délassant bien-fait bien-fini durable
@@ -89,85 +89,84 @@ export const furtherFrenchWords: Record<string, string> = {
     allégresse gaieté gaie gai joyeux joyeuse rigolade fou-rire abouti accommodant adapté adorablement adroit
     agile aisé aisément alerte ambitieux amène amical amicale amusante animé apprivoisé approprié ardent assidu
     assidue assuré audacieux avisé béni bénéfique bienfait bienfaisant bienfaisante bienheureux bienvenu bienvenue
-    bonifié bravoure brillant brillante brillants calmement candide caressant célèbre céleste charitable
-    charismatique chic chouette chouettes civilisé clairvoyant cohérent cohérente coloré colorée commode
-    complaisant complice complicité concis confiant confortablement consolant consolé constructif convenable
-    coopératif coquin correcte cordialement crédible créativité cultivé débrouillard décontracté décontractée
-    délassante délectation délicieusement démocratique désaltérant désaltérante désintéressé désirable désopilant
-    dévouement digeste digne diplomate disponibilité distingué distinguée distrayante docile doué douée doucement
-    dynamisme éblouissement éclairant éclairé éclatant éclatante écologique édifiant efficacement égayé élégamment
-    éloquent éminent emballé emballée embelli embellie émerveillement énergique énergisant enthousiasme
-    enthousiasmé enthousiasmant enthousiaste enthousiastes entraînant entraînante épicurien épatée éprouvé
-    équilibre ergonomie esthétique estimable estimé étonnant étonnante exaltant exaltante excellemment
-    exemplairement expérimenté expérimentée exquisément extasié facilité fameux fameuse fantaisie farniente
-    fascinant fascinante favorable favori favorite fervent festin fiabilité fidèlement finesse flamboyant flatteur
-    flatteuse florissant foisonnant formateur formatrice fraternel fraternelle frétillant fructueux fructueuse
-    futé gagnante galant galante garanti généreuses gentilhomme glorieux gracieux gracieuse gracieusement
-    gratifiant gratifiante gratis gustatif habile habilement harmonieux harmonieuse heureusement honnêtement
-    honorable hospitalier hospitalière hospitalité humble humour humoristique idéalement illuminé imaginatif
-    imaginative impartial impeccablement imposant incollable inédit infaillible infatigable inégalé inégalée
-    ingéniosité innovant innovante inspiré inspirée instructives intelligent intelligente intelligible intéressés
-    inventif inventive invincible invitant irrésistible irrésistibles jolies joliment jubilatoire judicieux
-    judicieuse ludiques luxe luxueux luxueuse magie magnanime magnétique magnificence maîtrisé maîtrise
-    majestueusement malicieux mélodieux mélodieuse mérite mérité méritée méthodique méticuleusement mignonne
-    mignons miraculeux miraculeuse miracle moderne modeste motivé motivée motivés mûr mûrement noble nourrissant
-    nourrissante novateur novatrice obligeant obligeante ondoyant opérationnel optimal optimale optimiste ordonné
-    ordonnée paisible paisibles paradis pardonné passionnante passionnants passionnément patiemment percutant
-    perspicace pertinent pertinente philanthrope pittoresque plébiscite poliment ponctuellement populaire
-    positivement précieuse précieux précisément précision prestige prestigieux prestigieuse primeur privilégiés
-    probité productif proéminent professionnelles profité prometteur prometteuse prospère protecteur protégé
-    prudent puissamment qualitatif qualitative raffinement raisonnablement rassurants ravigotant ravissants
-    rayonnant rayonnante réactifs réactives réalisable réaliste récréatif réfléchi réfléchie régénérant régénérée
-    régularité réjoui réjouie réjouissant réjouissante relaxation remarquablement remarquables remarquée renommé
-    renommée réparateur resplendissant resplendissante respecté respectée respectueux respectueuse ressourcement
-    réussir rêve rêvé revigorant revigorante riche richesse rigueur robustesse romanesque ronronne rusé sagesse
-    sain saine sainement salutaire satisfaction satisfaisante satisfaites savamment scintillant sécurisant
-    sécurisante séduction sensas sensible sensuel serviabilité simplicité sincèrement sociable solidaire
-    solidarité solidité somptueusement soulagement soulagés spirituel spirituelle splendeur splendides spontané
-    spontanée stimulé structuré studieux stylé stylée suave suprême surdoué symbiose talent talents talentueux
-    talentueuse tempéré tendance tolérant tolérante tonifiant tonique tranquillement tranquillité travailleur
-    travailleuse triomphant unique vaillant valable valorisant valorisante valeureux velouté veloutée vertueux
-    victorieux vif vigilant vigilante vigoureux vitaminé vivant vivante vivifiant vivifiante voluptueux zen
-    zénitude`,
-  '-1.60': `camelote pacotille toc gadget ringard ringarde kitsch démodé démodée désuet désuète vieillot vieillotte
-    défraîchi défraîchie délabré délabrée décrépit décrépite lézardé poussiéreux poussiéreuse graisseux graisseuse
-    huileux huileuse spongieux farineux farineuse filandreux filandreuse desséché desséchée trop-cuit
-    pas-assez-cuit aqueux aqueuse délavé délavée dilué éventée aigre amère amers écœurants indigeste indigestes
-    chiche radin radine mesquin mesquine rachitique riquiqui maigres maigrelet tatillon tatillonne pointilleux
-    rigide borné bornée obtus têtu traîne traînent traîné lambin mollasson poussif poussive rouille rouillé
-    rouillée coincé coincée grince grincent grinçant claque fuit fuite fuites suinte cassés brisé brisée brisés
-    brise tordue froissé écrasé écrasée cabossé cabossée enfoncé fêlé fêlée décollé décollée décolle décousu
-    décousue effiloché bouloché bouloche délave rétréci rétrécie déteint déteinte démange étriqué encombrant
-    encombrante lourdaud peu-pratique malcommode inadapté inadaptée inefficace inefficaces inopérant impuissant
-    dépassé dépassée baladé baladée renvoyé renvoyés éconduit éconduite ignoré ignorée ignorés négligés délaissé
-    délaissée abandonné abandonnée planté-là lapin poireauter patienter poireaute retardé retardée décalé décalée
-    reporté reportée repoussé repoussée supprimé supprimée manqué manquée interrompu interrompue coupure coupures
-    bloqué bloquée blocage surréservé surbooké surbooking débordement bousculade bousculé entassé entassés étouffe
+    bonifié bravoure brillant brillante brillants candide caressant célèbre céleste charitable charismatique chic
+    chouette chouettes civilisé clairvoyant cohérent cohérente coloré colorée commode complaisant complice
+    complicité concis confiant confortablement consolant consolé constructif convenable coopératif coquin correcte
+    cordialement crédible créativité cultivé débrouillard décontracté décontractée délassante délectation
+    délicieusement démocratique désaltérant désaltérante désintéressé désirable désopilant dévouement digeste
+    digne diplomate disponibilité distingué distinguée distrayante docile doué douée doucement dynamisme
+    éblouissement éclairant éclairé éclatant éclatante écologique édifiant efficacement égayé élégamment éloquent
+    éminent emballé emballée embelli embellie émerveillement énergique énergisant enthousiasme enthousiasmé
+    enthousiasmant enthousiaste enthousiastes entraînant entraînante épicurien épatée éprouvé équilibre ergonomie
+    esthétique estimable estimé étonnant étonnante exaltant exaltante excellemment exemplairement expérimenté
+    expérimentée exquisément extasié facilité fameux fameuse fantaisie farniente fascinant fascinante favorable
+    favori favorite fervent festin fiabilité fidèlement finesse flamboyant flatteur flatteuse florissant
+    foisonnant formateur formatrice fraternel fraternelle frétillant fructueux fructueuse futé gagnante galant
+    galante généreuses gentilhomme glorieux gracieux gracieuse gracieusement gratifiant gratifiante gustatif
+    habile habilement harmonieux harmonieuse heureusement honnêtement honorable hospitalier hospitalière
+    hospitalité humble humour humoristique idéalement illuminé imaginatif imaginative impartial impeccablement
+    imposant incollable inédit infaillible infatigable inégalé inégalée ingéniosité innovante inspiré inspirée
+    instructives intelligent intelligente intelligible intéressés inventif inventive invincible invitant
+    irrésistible irrésistibles jolies joliment jubilatoire judicieux judicieuse ludiques luxe luxueux luxueuse
+    magie magnanime magnétique magnificence maîtrisé maîtrise majestueusement malicieux mélodieux mélodieuse
+    mérite mérité méritée méthodique méticuleusement mignonne mignons miraculeux miraculeuse miracle moderne
+    motivé motivée motivés noble nourrissant nourrissante novateur novatrice obligeant obligeante ondoyant
+    opérationnel optimal optimale optimiste ordonné ordonnée paisible paisibles paradis pardonné passionnante
+    passionnants passionnément patiemment percutant perspicace pertinent pertinente philanthrope pittoresque
+    plébiscite poliment ponctuellement positivement précieuse précieux précisément précision prestigieux
+    prestigieuse primeur privilégiés probité productif proéminent professionnelles profité prometteur prometteuse
+    prospère protecteur protégé prudent puissamment qualitatif qualitative raffinement raisonnablement rassurants
+    ravigotant ravissants rayonnant rayonnante réactifs réactives réalisable réaliste récréatif réfléchi réfléchie
+    régénérant régénérée régularité réjoui réjouie réjouissant réjouissante relaxation remarquablement
+    remarquables remarquée renommé renommée réparateur resplendissant resplendissante respecté respectée
+    respectueux respectueuse ressourcement réussir rêve rêvé revigorant revigorante richesse rigueur robustesse
+    romanesque ronronne rusé sagesse sain saine sainement salutaire satisfaisante satisfaites savamment
+    scintillant sécurisant sécurisante séduction sensas sensible sensuel serviabilité simplicité sincèrement
+    sociable solidaire solidarité solidité somptueusement soulagement soulagés spirituel spirituelle splendeur
+    splendides spontané spontanée stimulé structuré studieux stylé stylée suave suprême surdoué symbiose talent
+    talents talentueux talentueuse tempéré tendance tolérant tolérante tonifiant tranquillement tranquillité
+    travailleur travailleuse triomphant unique vaillant valable valorisant valorisante valeureux velouté veloutée
+    vertueux victorieux vif vigilant vigilante vigoureux vitaminé vivant vivante vivifiant vivifiante voluptueux
+    zen zénitude`,
+  '-1.60': `fuit suinte périmé périmée périmés supprimé supprimée repoussé repoussée reporté reportée interrompu camelote
+    pacotille toc gadget ringard ringarde kitsch démodé démodée désuet désuète vieillot vieillotte défraîchi
+    défraîchie délabré délabrée décrépit décrépite lézardé poussiéreux poussiéreuse graisseux graisseuse huileux
+    huileuse spongieux farineux farineuse filandreux filandreuse desséché desséchée trop-cuit pas-assez-cuit
+    aqueux aqueuse délavé délavée dilué éventée aigre amère amers écœurants indigeste indigestes chiche radin
+    radine mesquin mesquine rachitique riquiqui maigres maigrelet tatillon tatillonne pointilleux rigide borné
+    bornée obtus têtu traîne traînent traîné lambin mollasson poussif poussive rouille rouillé rouillée coincé
+    coincée grince grincent grinçant fuite fuites cassés brisé brisée brisés brise tordue froissé écrasé écrasée
+    cabossé cabossée enfoncé fêlé fêlée décollé décollée décolle décousu décousue effiloché bouloché bouloche
+    délave rétréci rétrécie déteint déteinte démange étriqué encombrant encombrante lourdaud peu-pratique
+    malcommode inadapté inadaptée inefficace inefficaces inopérant impuissant dépassé dépassée baladé baladée
+    renvoyé renvoyés éconduit éconduite ignoré ignorée ignorés négligés délaissé délaissée abandonné abandonnée
+    planté-là lapin poireauter poireaute retardé retardée manqué manquée interrompue coupure coupures bloqué
+    bloquée blocage surréservé surbooké surbooking débordement bousculade bousculé entassé entassés étouffe
     suffocant frigorifié vacarme boucan brouhaha assourdissant assourdissante insomnie nuit-blanche stressé
     stressée stressant stressante angoissé angoissée angoissant angoisse apeuré paniqué paniquée anxieux surfait
-    surfaite surestimé surestimée surcoté surcotée exagéré exagérée gonflé gonflée salé salée corsée abuser abusé
-    pingre obscur obscure opaque opaques ambigu ambiguë contradictoire contradictoires illogique superficiel
-    superficielle incomplet incomplète incomplets imprécis imprécise inexact inexacte approximatif approximative
-    faussé faussement inabouti vain vaine inutilement désabusé désabusée dépité dépitée démoralisé démoralisée
-    abattu découragé découragée désemparé désemparée agacée agaçant agaçante irritant irritante irrité irritée
-    exaspéré exaspérée exaspérant excédé excédée blessé blessée vexé vexée vexant froissée regret regrets regretté
+    surfaite surestimé surestimée surcoté surcotée exagéré exagérée gonflé gonflée abuser abusé pingre obscur
+    obscure opaque opaques ambigu ambiguë contradictoire contradictoires illogique superficiel superficielle
+    incomplet incomplète incomplets imprécis imprécise inexact inexacte approximatif approximative faussé
+    faussement inabouti vain vaine inutilement désabusé désabusée dépité dépitée démoralisé démoralisée abattu
+    découragé découragée désemparé désemparée agacée agaçant agaçante irritant irritante irrité irritée exaspéré
+    exaspérée exaspérant excédé excédée blessé blessée vexé vexée vexant froissée regret regrets regretté
     regrettée regrettons critique critiques reproche reproches réclamation réclamations déplorer déplore déplorons
-    résilié résiliée abattement abêtissant abîmée abîmés abracadabrantesque abrupt abrutissant abstrus accablement
-    accidenté accusé acerbe âcre acrimonie affaibli affaiblie affamé affolant affolement aggravé aggravée aggraver
-    agité agitée agressivité aigri aigrie alarmant alarmante alourdi altéré altérée amateur ambigus amertume
-    amoché anarchique anéanti angoissante angoisser animosité anormal anormale antipathique antipathiques anxiété
-    apathique arbitraire arrogance artificiel artificielle asphyxiant assommant assommante atterrant atterré
-    attristé attristée austère avare aveugle aveuglement baclage bâclage bafoué bafouée bagarre balbutiant banal
-    banale bancals baratin baratiner baratineur barbant barbante bavure belliqueux bêtement bêtise bêtises biaisé
-    bidon bidouillé bidouillage blâmable blafard blâme blême boiteux boiteuse boude boudeur boueux boueuse
-    bourbier bourré brouillé brouillon brouillonne brusque brusquement bureaucratie bureaucratique caduc cahoteux
-    calamité camouflet capharnaüm caprices capricieux capricieuse carence carences caricatural caricature cassante
-    cassant catastrophiquement censuré chaotique chamboulé charabia chagrin chagriné chétif chiant chiante
-    chiantissime chipoter choc choquants cinglant clochent clochait cloche collants complication complications
-    compromise condamnable conflictuel confusion congestionné contaminés contesté contrainte contraintes
-    contrariant contrariante contrariée contrefaçon contrefaçons corrompu corrosif couac couacs coûteux coûteuse
-    crado cradingue craintif crétin criard criarde crispant crispé critiquable croupi croupie croûteux débraillé
-    débile débiles décadent déceptions déchéance déchet déchets déchirant déclin décomposé décrépitude défaillance
+    abattement abêtissant abîmée abîmés abracadabrantesque abrupt abrutissant abstrus accablement accidenté accusé
+    acerbe âcre acrimonie affaibli affaiblie affamé affolant affolement aggravé aggravée aggraver agressivité
+    aigri aigrie alarmant alarmante alourdi altéré altérée amateur ambigus amertume amoché anarchique anéanti
+    angoissante angoisser animosité anormal anormale antipathique antipathiques anxiété apathique arbitraire
+    arrogance artificiel artificielle asphyxiant assommant assommante atterrant atterré attristé attristée austère
+    avare aveugle aveuglement baclage bâclage bafoué bafouée bagarre balbutiant banal banale bancals baratin
+    baratiner baratineur barbant barbante bavure belliqueux bêtement bêtise bêtises biaisé bidon bidouillé
+    bidouillage blâmable blafard blâme blême boiteux boiteuse boude boudeur boueux boueuse bourbier bourré
+    brouillé brouillon brouillonne brusque brusquement bureaucratie bureaucratique caduc cahoteux calamité
+    camouflet capharnaüm caprices capricieux capricieuse carence carences caricatural caricature cassante cassant
+    catastrophiquement censuré chaotique chamboulé charabia chagrin chagriné chétif chiant chiante chiantissime
+    chipoter choc choquants cinglant clochent clochait cloche collants complication complications compromise
+    condamnable conflictuel confusion congestionné contaminés contesté contrainte contraintes contrariant
+    contrariante contrariée contrefaçon contrefaçons corrompu corrosif couac couacs coûteux coûteuse crado
+    cradingue craintif crétin criard criarde crispant crispé critiquable croupi croupie croûteux débraillé débile
+    débiles décadent déceptions déchéance déchet déchets déchirant déclin décomposé décrépitude défaillance
     défaillances défaillant défaillante défaitiste défavorable déficient déficiente déficit déformé déformée
     défraîchis dégingandé dégoût dégoûter dégradant dégradante dégradation dégradations déguerpir délabrement
     délaissés délit déloyaux démangeaisons démesuré démesurée démissionner démonté démotivant démotivé dénigré
@@ -190,88 +189,87 @@ export const furtherFrenchWords: Record<string, string> = {
     exagération exaspération exaspérante excécrable excessif excessive excessifs exclu exclue exclusion exécrables
     exigus expédiés exploité exténuant exténué factice fâché fâchée fâcheux fâcheuse fadasse fadeur faible faibles
     faiblesse faiblesses faillite fallacieux falsifié famélique fanée fané fastidieuses fatidique fatigante
-    fatigant fautes fautif fébrile feignant feignants fissures fissure flagrant flasque flemme flemmard flemmards
-    flétri foireux foireuse foiré foirée foutaise foutu foutue fracas fracassé fragilisé frêle frelaté frivole
-    froidement frousse frustration frustrations fuyant fuyante gâcher gaffes gaspillage gaspillé gaspillée gauche
-    gênants gênées giflé glissant glissante goujat goujats gougnafier gourde grabuge gravement grief griefs
-    grimaçant grincements grippé grisâtre grogne grognement grondé grossièreté grossièretés grotesque grotesques
-    haine haineux haineuse halluciné handicapant hargneux hargneuse harassant harassante hasardeux hasardeuse
-    hésitant hésitante honteuses hostile hostiles houleux humiliés hurlait hurlements hystérique idiot idiote
-    idiots ignare ignares ignorance ignorant ignorante illégitime illisibles illusoire imbécile imbéciles
-    imbécillité immaturité immobilisé immoral immorale impasse impassible impatience impatient impatiente
-    impersonnel impersonnelle impertinence impertinent impitoyable impolitesse impoliment impopulaire importuné
-    importune imprévisible improductif improvisé improvisation impuissance impur inadéquat inadéquate
-    inadmissibles inanimé inappétissant inapproprié inappropriée inapte inattentif inattentive inaudible
-    incapacité incertain incertaine incertitude incivil incivilité incivilités incohérence incohérences
-    incommodant incommodante incommodé incommode incompatibilité incompréhensibles incompréhension incontrôlable
-    inconvénient inconvénients inconvenant incorrect incorrecte incriminé indécent indécente indécis indélicat
-    indélicate indésirable indéfendable indifférents indigence indigente indignement indisponible indisponibles
-    indiscipliné indiscret indiscrète inefficacité inégal inégale inélégant inepte ineptie inepties inerte
-    inexactitude inexistant inexistante inexistants inexpérimenté inexpérimentée infantilisant infantilisé
-    infection inférieur inférieure inflexible infondé infonde infortune infructueux infructueuse ingérable ingrat
-    ingrate inhabitable inhospitalier inhospitalière inintéressant inintéressante injurieuse injustices
-    innommables inquiétude inquiétudes inquiétants insalubrité insatisfaction insatisfaisant insatisfaisante
-    insécurité insensé insensée insensible insensibles insignifiant insignifiante insipidité insistant insolence
-    insolents insoluble insoutenable instable instables insuffisance insuffisamment insuffisante insupportables
-    intempestif intempestive intenable intimidant intimidé intolérance intoxications intransigeant intransigeante
-    intrusif intrusive inutilisé invalide invasif invectivé irascible irrationnel irréaliste irréfléchi irrégulier
-    irrégulière irrégularités irréparable irresponsabilité irrévérencieux irritation jaloux jauni jaunie
-    jérémiades lâche lâcheté laborieuses laideur lamentablement larmoyant larvé lasse lassitude lésé lésée lésés
-    léthargique lésiné litige litiges lourdeur lourdingue louche louches lugubres macabre maladresse maladroit
-    maladroite malaise malaisant malaisante malchance malencontreux malentendu malentendus malfaçon malfaçons
-    malheur malheureuse malhonnêtement malmené malmenée malodorant malodorante malpropre malpropres malsain
-    malsaine malvenu manipulateur manipulé manquant manquante manquants manquements marasme mauvaiseté maussade
-    méchamment méchanceté méchant méchante mécontentement mécréant méfait méfiant méfiante mélancolique
-    mensongèrement mesquinerie mésaventure mésaventures méprisants merde merdique merdiques merdier miteux miteuse
-    misère misérablement mochissime mollesse moisissures monotone monotonie mortifiant mortifié moqueur moqueuse
-    morveux mutisme naze nazes nases navrés nébuleux négativement négligents négligences nerveux nerveuse
-    nonchalance nonchalant nonchalante nuisance nuisances nuisible nuisibles obscène obscurité obsolète obsolètes
-    obstiné obstructif occulté offensant offensante offensé offensée oiseux oppressant oppressante oppressé
-    outrageusement outrance pagaïe paniquant paniquer paresse paresseux paresseuse parodie partial passable
-    pathétiques patibulaire pédant pédante pénalisant pénalisé pénalisée péniblement pénurie pénuries perdant
-    perdants perdue perdus perfide périlleux périlleuse perturbant perturbante perturbé perturbée perturbations
-    pervers pessimiste pestes pester peste pète pétrin piégé piégée piètre piètres pingres piteux piteuse
-    plaignant plaintif plantés polluée polémique poltron poussifs précaire précaires précipité précipitée
-    préjudice préjudices préjudiciable préoccupant préoccupante préoccupé prétexte prétextes problématique
-    problématiques profiteur profiteurs prohibitif prohibitive prohibitifs proscrire provocant puanteur puéril
-    puérile punition punitif querelle querelles rabougri rabroué rabrouée rafistolé rafistolage rageant rageante
-    rageur raide râleur râleurs rancœur rancune rancunier rapace rapaces rapiécé rasant ravage ravages rebutant
-    rebutante rebuté rébarbatif rébarbative récalcitrant redondant redoutable refoulé refoulés refroidi refroidis
-    rejet rejeté rejetée relégué relou remontrances rembarré rembarrée renfrognée répréhensible répulsif réticent
-    réticente retors révolte révulsé rigidité risqué risquée rouillés rugueux ruine rude rudesse rustre rustres
-    sabordé saboté sabotage salace saletés salissant salopé sanction sanctionné saturé saturée saturation scabreux
-    sceptique scandaleuses schlingue secoué sévère sévèrement sinistré sinistrée sombrer somnolent sordide
-    sordides sottise souffert souffrance souffrances souffrant souffre souffreteux souillé souillée sournois
-    sournoise stagnant stagnante stridente strident stupide stupidement stupidité submergé submergée subi
-    suffocante suintant surchauffé surchauffée surcharge surévalué surfacturation surmené surpeuplé suspect
-    suspecte suspects suspicion tapageur tapageuse tardif tardive tare tares tâtonnant tendancieux tendu tendue
-    ternes terne terrifiant terrifiante terrifié terrorisé têtus tiraillé tordus torpeur tort tortueux tourment
-    tourmenté tourmente traînant traînante traître traîtres tracas tracasserie tracasseries tragédie tragique
-    tragiquement trahi trahie trahison traquenard traumatisante tremblant tricher tripatouillage tristesse
-    tristement trituré tromper trompés tromperie tromperies troublant troublé trouillard tumulte turpitude
-    tyrannique usant usante usurpé vaniteux vandalisé vandalisée vaseux vaseuse venimeux vermoulu véreux véreuse
-    vexante vexatoire vicié viciée vicieux vieillissant vieillissante vilain vilaine vindicatif violemment
-    virulent visqueux visqueuse vociférer vociférations voyou voyous vulgaires vulgarité vulnérable zizanie`,
+    fatigant fautif fébrile feignant feignants fissures fissure flagrant flasque flemme flemmard flemmards flétri
+    foireux foireuse foiré foirée foutaise foutu foutue fracas fracassé fragilisé frêle frelaté frivole froidement
+    frousse frustration frustrations fuyant fuyante gâcher gaffes gaspillage gaspillé gaspillée gauche gênants
+    gênées giflé glissant glissante goujat goujats gougnafier gourde grabuge gravement grief griefs grimaçant
+    grincements grippé grisâtre grogne grognement grondé grossièreté grossièretés grotesque grotesques haine
+    haineux haineuse halluciné handicapant hargneux hargneuse harassant harassante hasardeux hasardeuse hésitant
+    hésitante honteuses hostile hostiles houleux humiliés hurlait hurlements hystérique idiot idiote idiots ignare
+    ignares ignorance ignorant ignorante illégitime illisibles illusoire imbécile imbéciles imbécillité immaturité
+    immobilisé immoral immorale impasse impassible impatience impatient impatiente impersonnel impersonnelle
+    impertinence impertinent impitoyable impolitesse impoliment impopulaire importuné importune imprévisible
+    improductif improvisé improvisation impuissance impur inadéquat inadéquate inadmissibles inanimé inappétissant
+    inapproprié inappropriée inapte inattentif inattentive inaudible incapacité incertain incertaine incertitude
+    incivil incivilité incivilités incohérence incohérences incommodant incommodante incommodé incommode
+    incompatibilité incompréhensibles incompréhension incontrôlable inconvénient inconvénients inconvenant
+    incorrect incorrecte incriminé indécent indécente indécis indélicat indélicate indésirable indéfendable
+    indifférents indigence indigente indignement indisponible indisponibles indiscipliné indiscret indiscrète
+    inefficacité inégal inégale inélégant inepte ineptie inepties inerte inexactitude inexistant inexistante
+    inexistants inexpérimenté inexpérimentée infantilisant infantilisé infection inférieur inférieure inflexible
+    infondé infonde infortune infructueux infructueuse ingérable ingrat ingrate inhabitable inhospitalier
+    inhospitalière inintéressant inintéressante injurieuse injustices innommables inquiétude inquiétudes
+    inquiétants insalubrité insatisfaction insatisfaisant insatisfaisante insécurité insensé insensée insensible
+    insensibles insignifiant insignifiante insipidité insistant insolence insolents insoluble insoutenable
+    instable instables insuffisance insuffisamment insuffisante insupportables intempestif intempestive intenable
+    intimidant intimidé intolérance intoxications intransigeant intransigeante intrusif intrusive inutilisé
+    invalide invasif invectivé irascible irrationnel irréaliste irréfléchi irrégulier irrégulière irrégularités
+    irréparable irresponsabilité irrévérencieux irritation jaloux jauni jaunie jérémiades lâche lâcheté
+    laborieuses laideur lamentablement larmoyant larvé lasse lassitude lésé lésée lésés léthargique lésiné litige
+    litiges lourdeur lourdingue louches lugubres macabre maladresse maladroit maladroite malaise malaisant
+    malaisante malchance malencontreux malentendu malentendus malfaçon malfaçons malheur malheureuse
+    malhonnêtement malmené malmenée malodorant malodorante malpropre malpropres malsain malsaine malvenu
+    manipulateur manipulé manquant manquante manquants manquements marasme mauvaiseté maussade méchamment
+    méchanceté méchant méchante mécontentement mécréant méfait méfiant méfiante mélancolique mensongèrement
+    mesquinerie mésaventure mésaventures méprisants merde merdique merdiques merdier miteux miteuse misère
+    misérablement mochissime mollesse moisissures monotone monotonie mortifiant mortifié moqueur moqueuse morveux
+    mutisme naze nazes nases navrés nébuleux négativement négligents négligences nerveux nerveuse nonchalance
+    nonchalant nonchalante nuisance nuisances nuisible nuisibles obscène obscurité obsolète obsolètes obstiné
+    obstructif occulté offensant offensante offensé offensée oiseux oppressant oppressante oppressé outrageusement
+    outrance pagaïe paniquant paniquer paresse paresseux paresseuse parodie partial passable pathétiques
+    patibulaire pédant pédante pénalisant pénalisé pénalisée péniblement pénurie pénuries perdant perdants perdue
+    perdus perfide périlleux périlleuse perturbant perturbante perturbé perturbée perturbations pervers pessimiste
+    pestes pester peste pète pétrin piégé piégée piètre piètres pingres piteux piteuse plaignant plaintif plantés
+    polluée polémique poltron poussifs précaire précaires précipité précipitée préjudice préjudices préjudiciable
+    préoccupant préoccupante préoccupé prétexte prétextes problématique problématiques profiteur profiteurs
+    prohibitif prohibitive prohibitifs proscrire provocant puanteur puéril puérile punition punitif querelle
+    querelles rabougri rabroué rabrouée rafistolé rafistolage rageant rageante rageur raide râleur râleurs rancœur
+    rancune rancunier rapace rapaces rapiécé rasant ravage ravages rebutant rebutante rebuté rébarbatif
+    rébarbative récalcitrant redondant redoutable refoulés refroidi refroidis rejet rejeté rejetée relégué relou
+    remontrances rembarré rembarrée renfrognée répréhensible répulsif réticent réticente retors révolte révulsé
+    rigidité risqué risquée rouillés rugueux ruine rude rudesse rustre rustres sabordé saboté sabotage salace
+    saletés salissant salopé sanction sanctionné saturé saturée saturation scabreux sceptique scandaleuses
+    schlingue secoué sévère sévèrement sinistré sinistrée somnolent sordide sordides sottise souffert souffrance
+    souffrances souffrant souffre souffreteux souillé souillée sournois sournoise stagnant stagnante stridente
+    strident stupide stupidement stupidité submergé submergée subi suffocante suintant surchauffé surchauffée
+    surcharge surévalué surfacturation surmené surpeuplé suspect suspecte suspects suspicion tapageur tapageuse
+    tardif tardive tare tares tâtonnant tendancieux tendu tendue ternes terne terrifiant terrifiante terrifié
+    terrorisé têtus tiraillé tordus torpeur tort tortueux tourment tourmenté tourmente traînant traînante traître
+    traîtres tracas tracasserie tracasseries tragédie tragique tragiquement trahi trahie trahison traquenard
+    traumatisante tremblant tricher tripatouillage tristesse tristement trituré tromper trompés tromperie
+    tromperies troublant troublé trouillard tumulte turpitude tyrannique usant usante usurpé vaniteux vandalisé
+    vandalisée vaseux vaseuse venimeux vermoulu véreux véreuse vexante vexatoire vicié viciée vicieux vieillissant
+    vieillissante vilain vilaine vindicatif violemment virulent visqueux visqueuse vociférer vociférations voyou
+    voyous vulgaires vulgarité vulnérable zizanie`,
   '-2.50': `abjecte abject abominablement aberrant aberrante aberration absurdité accablant accablante abracadabrant
-    bordel bordélique boui-boui bouge taudis gourbi porcherie dépotoir poubelle égouts vermine asticots asticot
-    blattes puces infesté infestée contaminé contaminée intoxication intoxiqué intoxiquée empoisonné vomi vomir
-    nausée nausées périmé périmée périmés avarié avariée pourriture putride rance fétide pestilentiel
-    pestilentielle écœurement abîmer bousillé bousillée saccagé saccagée détruit détruite ravagé massacre massacré
-    massacrée boucherie charlatan charlatans amateurisme incapable incapables bon-à-rien bras-cassés tocards
-    guignols clowns branquignols rigolos fumiste fumistes fumisterie imposteur imposture mascarade farce arnaquer
-    escroquer escroqué escroquée extorsion extorqué racket rackettés voler volé volée volés dépouillé dépouillée
-    plumé plumée roulé roulée pigeon pigeons entourloupe entourloupes combine magouille magouilles tricherie
-    tricheurs triché filou crapule crapules mensongers fourbe hypocrite hypocrites hypocrisie déloyal déloyale
-    malveillant malveillante malveillance mépriser méprisé méprisée dédain dédaigneux dédaigneuse condescendant
-    condescendante condescendance hautains prétentieux prétentieuse odieusement brutal brutale brutalité brutalisé
-    violent violente violence bousculée insulter injure injures injurié injurieux menace menaces menaçant
-    menaçante harcèlement harcelé harcelée humiliation humilier rabaissé rabaissée moqué moquée moquerie moqueries
-    racisme xénophobe homophobe homophobie discriminatoire inhumain inhumaine cruel cruelle cruauté sans-cœur
-    maltraitance maltraité maltraitée irresponsable irresponsables inconscient inconsciente imprudent mortel
-    mortelle blessure blessures toxique toxiques cancérigène explosif electrocuté électrocuté brûlures ignominie
-    infamie infamant révoltés écœurés scandalisé scandalisée scandalisés indignation outrage outrageant outrageux
-    stupéfaction sidéré sidérée hallucinants ubuesque kafkaïen kafkaïenne innommable inouï inqualifiables
-    injustifiable injustifié injustifiée injuste injustice illégal illégale illicite ruineux ruineuse désespéré
-    désespérée désespoir enfer infernal infernale calvaire supplice torture boycott boycotter boycottez
-    méfiez-vous méfiance gaffe`,
+    bordel bordélique boui-boui bouge taudis gourbi porcherie dépotoir égouts vermine asticots asticot blattes
+    infesté infestée contaminé contaminée intoxication intoxiqué intoxiquée empoisonné vomi vomir nausée nausées
+    avarié avariée pourriture putride rance fétide pestilentiel pestilentielle écœurement abîmer bousillé
+    bousillée saccagé saccagée détruit détruite ravagé massacre massacré massacrée boucherie charlatan charlatans
+    amateurisme incapable incapables bon-à-rien bras-cassés tocards guignols clowns branquignols rigolos fumiste
+    fumistes fumisterie imposteur imposture mascarade arnaquer escroquer escroqué escroquée extorsion extorqué
+    racket rackettés voler volé volée volés dépouillé dépouillée plumé plumée pigeon pigeons entourloupe
+    entourloupes combine magouille magouilles tricherie tricheurs triché filou crapule crapules mensongers fourbe
+    hypocrite hypocrites hypocrisie déloyal déloyale malveillant malveillante malveillance mépriser méprisé
+    méprisée dédain dédaigneux dédaigneuse condescendant condescendante condescendance hautains prétentieux
+    prétentieuse odieusement brutal brutale brutalité brutalisé violent violente violence bousculée insulter
+    injure injures injurié injurieux menace menaces menaçant menaçante harcèlement harcelé harcelée humiliation
+    humilier rabaissé rabaissée moqué moquée moquerie moqueries racisme xénophobe homophobe homophobie
+    discriminatoire inhumain inhumaine cruel cruelle cruauté sans-cœur maltraitance maltraité maltraitée
+    irresponsable irresponsables inconscient inconsciente imprudent mortel mortelle blessure blessures toxique
+    toxiques cancérigène explosif electrocuté électrocuté brûlures ignominie infamie infamant révoltés écœurés
+    scandalisé scandalisée scandalisés indignation outrage outrageant outrageux stupéfaction sidéré sidérée
+    hallucinants ubuesque kafkaïen kafkaïenne innommable inouï inqualifiables injustifiable injustifié injustifiée
+    injuste injustice illégal illégale illicite ruineux ruineuse désespéré désespérée désespoir enfer infernal
+    infernale calvaire supplice torture boycott boycotter boycottez méfiez-vous méfiance gaffe`,
 }
