@@ -1,5 +1,11 @@
+const list = (text: string) => text.split(/\s+/).filter(Boolean)
+
 /** An ending, what stands in its place in the lists, and a factor on the valence: "schlechteste" is more than "schlecht". */
 export type Ending = readonly [suffix: string, put: string, factor: number]
+
+/** @param suffixes endings that are written apart, for all of which the same stands in the lists */
+export const endingsOf = (suffixes: string, put: string, factor = 1): Ending[] =>
+  list(suffixes).map((suffix) => [suffix, put, factor])
 
 /** The lists a language is read with, as written by hand. Values are valences from -4 to 4, or factors. */
 export interface LanguageWords {
@@ -62,8 +68,6 @@ export const blankEntry: WordEntry = Object.freeze({
   joiner: false,
   tooWord: false,
 })
-
-const list = (text: string) => text.split(/\s+/).filter(Boolean)
 
 /** One spelling for look-ups: typographic apostrophes plain, and in English left out ("dont" is "don't"). */
 export const wordKey = (word: string) => word.replace(/[’ʼ]/g, "'")

@@ -8,9 +8,9 @@ export const furtherGermanIdioms: Record<string, string[]> = {
     keine wünsche offen|lässt keine wünsche|ließ keine wünsche|nichts auszusetzen|nichts zu beanstanden|nichts zu meckern|kann nicht meckern|nicht meckern|keine beanstandung|keine klagen|kein grund zur klage|kein haken|ohne haken|ohne murren|ohne zu murren|ohne diskussion|ohne wenn und aber|ohne probleme|ohne umstände|ohne aufpreis|ganz ohne stress|
     mit liebe|mit herz|mit viel herz|viel liebe|liebe zum detail|nimmt sich zeit|nahm sich zeit|nehmen sich zeit|zeit genommen|hört zu|hören zu|hat zugehört|mit rat und tat|zur seite|auf augenhöhe|ein offenes ohr|über den tellerrand|mehr als erwartet|besser als erwartet|übertrifft _ erwartungen|übertroffen|überrascht worden|positiv überrascht|angenehm überrascht|
     alles geklappt|hat geklappt|super geklappt|alles top|alles bestens|alles gut|alles richtig gemacht|besser geht nicht|besser geht es nicht|geht nicht besser|was will man mehr|was braucht man mehr|mehr geht nicht|rundum gelungen|voll zufrieden|mehr als zufrieden|hoch zufrieden|sehr zufrieden|bin begeistert|
-    auf die sekunde|auf die minute|im handumdrehen|im nu|in windeseile|am nächsten tag da|schnell da|sofort da|prompt da|gleich geholfen|sofort geholfen|schnell geholfen|weitergeholfen|gut erklärt|bestens erklärt|verständlich erklärt|freut mich|freue mich|freut uns|freuen uns|macht spaß|macht freude|macht lust|tränen gelacht|gut gelaunt|gute laune|ins herz|ans herz|herz erwärmt`
-      .split('|')
-      .map((phrase) => phrase.trim()),
+    auf die sekunde|auf die minute|im handumdrehen|im nu|in windeseile|am nächsten tag da|schnell da|sofort da|prompt da|gleich geholfen|sofort geholfen|schnell geholfen|weitergeholfen|gut erklärt|bestens erklärt|verständlich erklärt|freut mich|freue mich|freut uns|freuen uns|macht spaß|macht freude|macht lust|tränen gelacht|gut gelaunt|gute laune|ins herz|ans herz|herz erwärmt`.split(
+      '|',
+    ),
   '-2.5':
     `nie wieder|nie mehr|niemals wieder|einmal und nie|finger weg|hände weg|lieber nicht|rate _ ab|raten _ ab|nur abraten|kann nicht empfehlen|nicht zu empfehlen|nicht empfehlenswert|nicht weiterempfehlen|machen sie einen bogen|großen bogen|einen bogen um|
     zum verzweifeln|zum davonlaufen|zum kotzen|zum schämen|zum fürchten|unter aller sau|unter aller kanone|unter jeder kritik|das allerletzte|das hinterletzte|das ist das letzte|ein witz|schlechter witz|schlechter scherz|ein hohn|ein unding|eine zumutung|eine frechheit|eine unverschämtheit|eine schande|eine katastrophe|eine qual|ein graus|ein trauerspiel|ein armutszeugnis|
@@ -19,9 +19,9 @@ export const furtherGermanIdioms: Record<string, string[]> = {
     aus der leitung|in der warteschleife|endlose warteschleife|von pontius zu pilatus|hin und hergeschickt|abgewimmelt|über den tisch gezogen|für dumm verkauft|auf den arm|an der nase|hinters licht|geld weg|geld verbrannt|geld zum fenster|rausgeschmissenes geld|rausgeworfenes geld|geldverschwendung|zeitverschwendung|verschwendete zeit|verschenkte zeit|für die katz|für die tonne|für den müll|in die tonne|in den müll|reif für den müll|
     zu teuer|zu laut|zu spät|zu langsam|zu salzig|zu süß|zu eng|immer noch nicht|noch immer nicht|noch immer kein|immer noch kein|immer noch keine|noch immer keine|bis heute nicht|bis heute kein|bis heute keine|zum dritten mal|zum vierten mal|zum x ten|
     geht nicht|geht nicht mehr|geht gar nicht|tut nicht|tut es nicht|läuft nicht|funktioniert nicht|klappt nicht|hält nicht|hielt nicht|hilft nicht|stimmt nicht|stimmt hinten|taugt nicht|taugt nichts|nichts wert|nichts gelernt|nichts passiert|nichts gebracht|bringt nichts|kaputt gegangen|ging kaputt|geht kaputt|auseinander gefallen|fällt auseinander|fiel auseinander|abgefallen|fällt ab|gibt den geist|den geist aufgegeben|
-    nicht wie beschrieben|anders als beschrieben|nicht wie versprochen|nicht wie abgebildet|nicht gehalten|leere versprechen|leere versprechungen|außer spesen|mehr schein|außen hui|man merkt _ egal|ist denen egal|ist ihnen egal|interessiert keinen|interessiert niemanden|kümmert keinen|kümmert sich niemand|kümmert sich keiner|fühlt sich keiner|fühlt sich niemand|hat es nicht nötig|nicht nötig zu|mit füßen getreten|von oben herab|mit den schultern|die augen verdreht|augen verdreht|wie luft behandelt|wie dreck behandelt|wie ein bittsteller|menschen zweiter klasse|schlecht geworden|übel geworden|krank geworden|magen verdorben|doppelt abgebucht|doppelt berechnet|falsch berechnet|zu viel berechnet|zu viel abgebucht`
-      .split('|')
-      .map((phrase) => phrase.trim()),
+    nicht wie beschrieben|anders als beschrieben|nicht wie versprochen|nicht wie abgebildet|nicht gehalten|leere versprechen|leere versprechungen|außer spesen|mehr schein|außen hui|man merkt _ egal|ist denen egal|ist ihnen egal|interessiert keinen|interessiert niemanden|kümmert keinen|kümmert sich niemand|kümmert sich keiner|fühlt sich keiner|fühlt sich niemand|hat es nicht nötig|nicht nötig zu|mit füßen getreten|von oben herab|mit den schultern|die augen verdreht|augen verdreht|wie luft behandelt|wie dreck behandelt|wie ein bittsteller|menschen zweiter klasse|schlecht geworden|übel geworden|krank geworden|magen verdorben|doppelt abgebucht|doppelt berechnet|falsch berechnet|zu viel berechnet|zu viel abgebucht`.split(
+      '|',
+    ),
   '1.8': `nicht bereut|keine sekunde bereut|keinen tag bereut|nicht enttäuscht|wurde nicht enttäuscht|
     wurden nicht enttäuscht|enttäuscht nie|hat mich nie enttäuscht|nie im stich gelassen|
     lässt einen nicht im stich|nie probleme|nie ein problem|noch nie ein problem|noch nie probleme|
@@ -59,9 +59,7 @@ export const furtherGermanIdioms: Record<string, string[]> = {
     wissen was sie tun|versteht sein handwerk|verstehen ihr handwerk|meister seines fachs|vom fach|
     mit leib und seele|herz und seele|ein ort zum|zum verlieben|zum niederknien|zum reinlegen|
     zum wohlfühlen|zum entspannen|zum dahinschmelzen|zergeht auf der zunge|auf der zunge|
-    zum fingerlecken|das wasser im mund`
-    .split('|')
-    .map((phrase) => phrase.trim()),
+    zum fingerlecken|das wasser im mund`.split('|'),
   '-1.8': `bereue es|bereue ich|habe es bereut|haben es bereut|hätte ich mal|hätte ich bloß|hätte ich nur|
     hätten wir mal|hätten wir bloß|wäre ich bloß|bloß nicht|auf keinen fall|unter keinen umständen|
     einmal und nicht|kein zweites mal|nicht noch einmal|nicht noch mal|komme nicht wieder|
@@ -115,7 +113,5 @@ export const furtherGermanIdioms: Record<string, string[]> = {
     verstehe nicht warum|versteht kein mensch|kein mensch versteht|sucht man vergeblich|
     vergeblich gesucht|wurde nichts|wird nichts|wurde nie|wird immer schlechter|immer schlechter|
     immer teurer|immer kleiner|war einmal gut|war mal gut|war früher besser|früher besser|nicht mehr das|
-    nicht mehr was es|nicht mehr wie früher`
-    .split('|')
-    .map((phrase) => phrase.trim()),
+    nicht mehr was es|nicht mehr wie früher`.split('|'),
 }

@@ -7,9 +7,9 @@ export const furtherSpanishIdioms: Record<string, string[]> = {
     volveré|volveremos|volvería|volveríamos|repetiré|repetiremos|para repetir|a repetir|siempre que puedo|siempre vuelvo|nuestro sitio|mi sitio de|cliente fiel|
     ni una pega|ninguna pega|sin pegas|nada que objetar|nada que reprochar|nada que decir|no se puede pedir más|no puedo pedir más|qué más se puede pedir|qué más pedir|imposible hacerlo mejor|no se puede mejorar|no tiene precio|no hay color|da gusto|da gusto ir|da gloria|se agradece|es de agradecer|de agradecer|todo perfecto|todo genial|todo estupendo|todo bien|todo rodado|todo salió bien|salió todo|sin problemas|sin problema|sin ningún problema|ningún problema|sin complicaciones|sin sorpresas desagradables|sin letra pequeña|sin agobiar|sin agobios|con total confianza|en buenas manos|
     muy atentos|muy atento|muy majos|pendientes de todo|se desviven|se desvivieron|se volcaron|se portaron|se portaron genial|se portan|con mucho cariño|con muchísimo cariño|con cariño|con mimo|con una sonrisa|siempre con una sonrisa|con toda la paciencia|con paciencia|te escuchan|me escucharon|se toma su tiempo|se toman su tiempo|bien aconsejado|bien atendido|bien atendida|bien atendidos|buen trato|trato exquisito|trato inmejorable|trato familiar|buen rollo|buena gente|gente maja|a la altura|superó mis|superó nuestras|supera las expectativas|mejor de lo que esperaba|mejor de lo esperado|más de lo que esperaba|tal como prometieron|tal y como prometieron|cumple lo que|cumplieron|
-    a tiempo|a su hora|en hora|antes de lo previsto|en un santiamén|en un periquete|en el acto|al momento|al instante|el mismo día|al día siguiente|a la primera|visto y no visto|rápido y bien|buena relación|bueno bonito y barato|a buen precio|buen precio|precio justo|una ganga|un chollo|tirado de precio|me salvaron|nos salvaron|me salvó|nos salvó|me sacaron del apuro|nos sacaron del apuro|me alegró|nos alegró|me alegraron|qué alegría|qué gusto|qué maravilla|qué rico|qué bonito|qué detalle|menudas vistas|se pasa volando|se pasó volando|se pasaron volando|chuparse los dedos|se chupa`
-      .split('|')
-      .map((phrase) => phrase.trim()),
+    a tiempo|a su hora|en hora|antes de lo previsto|en un santiamén|en un periquete|en el acto|al momento|al instante|el mismo día|al día siguiente|a la primera|visto y no visto|rápido y bien|buena relación|bueno bonito y barato|a buen precio|buen precio|precio justo|una ganga|un chollo|tirado de precio|me salvaron|nos salvaron|me salvó|nos salvó|me sacaron del apuro|nos sacaron del apuro|me alegró|nos alegró|me alegraron|qué alegría|qué gusto|qué maravilla|qué rico|qué bonito|qué detalle|menudas vistas|se pasa volando|se pasó volando|se pasaron volando|chuparse los dedos|se chupa`.split(
+      '|',
+    ),
   '-2.5':
     `nunca más|nunca jamás|jamás volveré|no vuelvo|no volvemos|no volveré|no volveremos|no volvería|no repetiré|no repetiremos|ni gratis|ni regalado|ni loco|ni loca|ni se os ocurra|ni se te ocurra|ni de broma|no lo recomiendo|no la recomiendo|no los recomiendo|no recomiendo|no recomendable|nada recomendable|poco recomendable|no vayáis|no vayan|no compréis|no compren|huid|salid corriendo|
     una vergüenza|qué vergüenza|una estafa|un timo|un robo|un atraco|un engaño|un desastre|un horror|un asco|qué asco|un fiasco|una chapuza|una pesadilla|un infierno|una tortura|un calvario|una tomadura|tomadura de pelo|una broma|una burla|un insulto|una falta de respeto|falta de respeto|falta de educación|falta de profesionalidad|falta de higiene|falta de|el colmo|es el colmo|lo nunca visto|de risa|de pena|de vergüenza|de juzgado|de mal en peor|cada vez peor|va a peor|
@@ -17,9 +17,9 @@ export const furtherSpanishIdioms: Record<string, string[]> = {
     ni caso|ni una palabra|ni una disculpa|ni una explicación|ni un perdón|ni un aviso|ni mu|ni contestan|ni contestaron|ni miran|ni te miran|ni me miró|ni respuesta|sin respuesta|sin avisar|sin explicación|sin explicaciones|sin solución|sin noticias|sin previo aviso|nadie contesta|nadie responde|nadie coge|nadie sabe|nadie se hace|nadie avisó|nadie vino|no contestan|no responden|no responde|no cogen|no coge|no llaman|no llamaron|no aparece|no apareció|no aparecieron|no vino|no llegó|nunca llegó|no llega|no ha llegado|sigue sin|sigo sin|siguen sin|seguimos sin|
     me colgaron|me colgó|nos colgaron|dan largas|dando largas|me dieron largas|marear la perdiz|de aquí para allá|se pasan la pelota|se lavan las manos|me dejaron tirado|me dejaron tirada|nos dejaron tirados|dejar tirado|dejado tirado|en la estacada|con la palabra en la boca|me tomaron el pelo|nos tomaron el pelo|toman el pelo|me engañaron|nos engañaron|me la colaron|gato por liebre|letra pequeña|
     pérdida de tiempo|perder el tiempo|perdí el tiempo|pérdida de dinero|tirar el dinero|dinero tirado|tirado el dinero|a la basura|directo a la basura|para tirar|no vale|no vale nada|no vale la pena|no merece la pena|no sirve|no sirve para nada|no sirven|muy caro|muy cara|carísimo para|demasiado caro|demasiado cara|demasiado pequeño|demasiado salado|demasiado ruido|un ojo de la cara|un dineral|se pasan tres|
-    no funciona|no funcionan|no funcionaba|dejó de funcionar|ha dejado de|no va bien|no arranca|no enciende|no carga|no cierra|no cuadra|se rompió|se ha roto|se rompe|se rompieron|se estropeó|se ha estropeado|se cae a|se cae la|se caen|se despegó|se descosió|se desarma|se cuelga|se bloquea|se queda colgada|fuera de servicio|por tercera vez|por enésima|llevo semanas|llevo meses|llevamos semanas|con retraso|llegó tarde|llegaron tarde|me cobraron|nos cobraron|cobrado dos veces|cobro indebido|cobraron dos|cobrado de más|me puse malo|me puse mala|nos pusimos malos|me sentó mal|nos sentó mal|a gritos|de arriba abajo|como a un perro|como ganado|como un número|pasan de ti|pasan de todo|les da igual|les da lo mismo|a nadie le importa`
-      .split('|')
-      .map((phrase) => phrase.trim()),
+    no funciona|no funcionan|no funcionaba|dejó de funcionar|ha dejado de|no va bien|no arranca|no enciende|no carga|no cierra|no cuadra|se rompió|se ha roto|se rompe|se rompieron|se estropeó|se ha estropeado|se cae a|se cae la|se caen|se despegó|se descosió|se desarma|se cuelga|se bloquea|se queda colgada|fuera de servicio|por tercera vez|por enésima|llevo semanas|llevo meses|llevamos semanas|con retraso|llegó tarde|llegaron tarde|me cobraron|nos cobraron|cobrado dos veces|cobro indebido|cobraron dos|cobrado de más|me puse malo|me puse mala|nos pusimos malos|me sentó mal|nos sentó mal|a gritos|de arriba abajo|como a un perro|como ganado|como un número|pasan de ti|pasan de todo|les da igual|les da lo mismo|a nadie le importa`.split(
+      '|',
+    ),
   '1.8': `no me arrepiento|no nos arrepentimos|sin arrepentirme|nunca defrauda|no defrauda|nunca decepciona|
     no me ha decepcionado|no nos ha decepcionado|nunca falla|nunca me ha fallado|nunca nos ha fallado|
     nunca un problema|ni un problema|ningún inconveniente|sin ningún inconveniente|cumple su función|
@@ -57,9 +57,7 @@ export const furtherSpanishIdioms: Record<string, string[]> = {
     para enmarcar|para recordar|para no olvidar|a cuerpo de rey|como reyes|como a reyes|como reinas|
     me siento como nueva|como un reloj|va como un reloj|sin estrés|sin complicarse|sin complicarte|
     sin rodeos|sin líos|es otro mundo|no hay comparación|de lo mejorcito|de lo mejor|número uno|
-    ahorra tiempo|ahorras tiempo|facilita la vida|hace la vida más`
-    .split('|')
-    .map((phrase) => phrase.trim()),
+    ahorra tiempo|ahorras tiempo|facilita la vida|hace la vida más`.split('|'),
   '-1.8': `me arrepiento|nos arrepentimos|si lo llego a saber|si lo hubiera sabido|ojalá hubiera|
     tenía que haber|no tenía que haber|no caigáis|no caigan|no piquéis|no piquen|una y no más|
     no habrá segunda|no habrá próxima|no pienso volver|no pensamos volver|no pisaré|no pienso repetir|
@@ -116,7 +114,5 @@ export const furtherSpanishIdioms: Record<string, string[]> = {
     menuda estafa|menudo desastre|menuda chapuza|menuda tomadura|menudo timo|qué desastre|qué mal|
     qué horror|qué estafa|qué robo|qué timo|qué decepción|qué pena de|ya no es lo que|no es lo que era|
     antes estaba mejor|antes mejor|ha bajado mucho|ha bajado la calidad|han bajado la|ha empeorado|
-    cada vez más caro|cada vez más pequeño|cada vez menos`
-    .split('|')
-    .map((phrase) => phrase.trim()),
+    cada vez más caro|cada vez más pequeño|cada vez menos`.split('|'),
 }

@@ -1,23 +1,20 @@
-import type { Ending } from '../grammar.ts'
-
-const forms = (suffixes: string, put: string, factor = 1): Ending[] =>
-  suffixes.split(' ').map((suffix) => [suffix, put, factor])
+import { endingsOf, type Ending } from '../grammar.ts'
 
 /** Forms of French adjectives, nouns and verbs. */
 export const frenchEndings: readonly Ending[] = [
-  ...forms('issimes issime', '', 1.2),
-  ...forms('issimes issime', 'e', 1.2),
-  ...forms('es e s', ''),
-  ...forms('euses euse eusement', 'eux'),
-  ...forms('ives ive ivement', 'if'),
-  ...forms('elles elle', 'el'),
-  ...forms('ennes enne', 'en'),
-  ...forms('ères ère', 'er'),
-  ...forms('aux ales ale', 'al'),
-  ...forms('amment', 'ant'),
-  ...forms('ement ment', ''),
-  ...forms('ées és ée', 'é'),
-  ...forms('er ent ons ez ait aient ant e', 'é'),
-  ...forms('ées és ée é ent ons ez ait aient ant era erait e', 'er'),
-  ...forms('antes ants ante', 'ant'),
+  ...endingsOf('issimes issime', '', 1.2),
+  ...endingsOf('issimes issime', 'e', 1.2),
+  ...endingsOf('es e s', ''),
+  ...endingsOf('euses euse eusement', 'eux'),
+  ...endingsOf('ives ive ivement', 'if'),
+  ...endingsOf('elles elle', 'el'),
+  ...endingsOf('ennes enne', 'en'),
+  ...endingsOf('ères ère', 'er'),
+  ...endingsOf('aux ales ale', 'al'),
+  ...endingsOf('amment', 'ant'),
+  ...endingsOf('ement ment', ''),
+  ...endingsOf('ées és ée', 'é'),
+  ...endingsOf('er ent ons ez ait aient ant e', 'é'),
+  ...endingsOf('ées és ée é ent ons ez ait aient ant era erait e', 'er'),
+  ...endingsOf('antes ants ante', 'ant'),
 ]

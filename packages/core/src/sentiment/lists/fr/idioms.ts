@@ -7,9 +7,9 @@ export const furtherFrenchIdioms: Record<string, string[]> = {
     je reviendrai|nous reviendrons|on reviendra|on y retourne|on y retournera|j'y retournerai|nous y retournerons|à refaire|à renouveler|vivement la prochaine|vivement le prochain|hâte de revenir|hâte d'y retourner|toujours un plaisir|toujours avec plaisir|avec plaisir|
     rien à redire|rien à dire|rien à reprocher|rien à signaler de négatif|que demander de plus|que demander d'autre|on ne peut rêver|difficile de faire mieux|impossible de faire mieux|ne pouvait pas mieux|tout était parfait|tout est parfait|tout était réuni|tout y est|tout s'est bien passé|tout s'est très bien|très bien passé|bien passé|comme sur des roulettes|sans accroc|sans encombre|sans souci|sans problème|aucun souci|aucun problème|pas de souci|pas de mauvaise surprise|sans mauvaise surprise|en toute confiance|en confiance|en toute sérénité|
     aux petits soins|aux petits oignons|aux anges|à l'écoute|prend le temps|prennent le temps|pris le temps|de bon conseil|de bons conseils|bien conseillé|bien conseillée|bien accueilli|bien accueillis|bien reçu|bien reçus|comme à la maison|comme chez soi|comme chez nous|comme chez moi|avec le sourire|le sourire aux lèvres|un mot gentil|toujours un mot|fait maison|de qualité|au top|au rendez vous|à la hauteur|à la pointe|au delà de mes|au delà de nos|au delà des attentes|mieux qu'espéré|mieux que prévu|mieux que sur|comme promis|conforme à mes|bluffé par|
-    à l'heure|dans les temps|dans les délais|dès le lendemain|du premier coup|en deux temps|en un clin|en un rien de temps|vite fait bien fait|rapide et efficace|simple et efficace|bon rapport|excellent rapport|pas cher|pour pas cher|prix doux|prix tout doux|une affaire|une bonne affaire|sauvé la mise|tiré d'affaire|enlevé une épine|ça fait plaisir|fait chaud au cœur|fait du bien|fait un bien fou|mis à l'aise|à l'aise|comme neuf|comme neuve|comme au premier jour|comme un gant|tient la route|tient ses promesses|tient parole`
-      .split('|')
-      .map((phrase) => phrase.trim()),
+    à l'heure|dans les temps|dans les délais|dès le lendemain|du premier coup|en deux temps|en un clin|en un rien de temps|vite fait bien fait|rapide et efficace|simple et efficace|bon rapport|excellent rapport|pas cher|pour pas cher|prix doux|prix tout doux|une affaire|une bonne affaire|sauvé la mise|tiré d'affaire|enlevé une épine|ça fait plaisir|fait chaud au cœur|fait du bien|fait un bien fou|mis à l'aise|à l'aise|comme neuf|comme neuve|comme au premier jour|comme un gant|tient la route|tient ses promesses|tient parole`.split(
+      '|',
+    ),
   '-2.5':
     `plus jamais|jamais plus|on ne m'y|on ne nous y|passez votre chemin|à fuir|à éviter|je déconseille|nous déconseillons|déconseille fortement|déconseille vivement|à proscrire|n'y allez pas|n'y allez surtout|ne perdez pas|ne vous fiez|ne faites pas confiance|méfiez vous|aucun intérêt|sans intérêt|pas d'intérêt|
     une honte|c'est une honte|quelle honte|la honte|une catastrophe|un désastre|un cauchemar|un scandale|un calvaire|un enfer|une horreur|une arnaque|du vol|c'est du vol|une blague|une mauvaise blague|une plaisanterie|un foutage|foutage de gueule|du grand n'importe|n'importe quoi|n'importe comment|en dessous de tout|au dessous de tout|au ras des pâquerettes|le comble|c'est le comble|un comble|
@@ -17,9 +17,9 @@ export const furtherFrenchIdioms: Record<string, string[]> = {
     personne ne répond|ne répond pas|ne répondent pas|ne répond jamais|ne rappelle pas|ne rappellent pas|jamais rappelé|jamais rappelée|jamais répondu|jamais reçu|jamais arrivé|jamais venu|jamais vu ça|personne pour|personne à qui|impossible à joindre|impossible de joindre|impossible d'avoir|impossible de dormir|raccroché au nez|laissé en plan|laissés en plan|laissé tomber|laissés tomber|livré à moi|livrés à nous|sur le carreau|
     se moque|se moquent|se fiche|s'en fiche|s'en fichent|s'en moque|s'en moquent|se fout|se foutent|s'en fout|s'en foutent|pris pour|prend pour des|prennent pour des|mené en bateau|menés en bateau|baladé de|tourne en rond|tourner en rond|de service en service|se renvoie la balle|se renvoient la balle|perte de temps|perdu mon temps|perdu notre temps|perte d'argent|argent perdu|argent jeté|par les fenêtres|payé pour rien|à la poubelle|bon à jeter|bonne à jeter|bon pour la poubelle|
     trop cher|trop chère|trop long|trop lent|trop petit|trop petite|trop salé|trop cuit|trop bruyant|beaucoup trop|bien trop|hors de prix|hors de portée|la peau des fesses|une fortune|prix exorbitant|toujours pas|toujours rien|toujours en panne|encore en panne|encore en retard|pour la troisième fois|pour la énième|en retard|en panne|hors service|hors d'usage|
-    ne marche pas|ne marche plus|ne fonctionne pas|ne fonctionne plus|ne tient pas|ne sert à rien|ne vaut pas|ne vaut rien|ne colle pas|ne ferme pas|ne s'ouvre pas|ne s'allume pas|tombé en panne|tombée en panne|tombe en panne|tombe en ruine|tombe en morceaux|part en morceaux|a lâché|a rendu l'âme|rendu l'âme|rien à voir avec|pas conforme|non conforme|en vain|de pire en pire|de mal en pis|se dégrade|en chute libre|n'est plus ce|plus comme avant|malade toute la nuit|rendu malade|rendus malades|mal au ventre|mal reçu|mal reçus|mal accueilli|mal accueillis|mal accueillie|mal élevé|mal élevée|mal lunée|mal luné|mal organisé|mal entretenu|mal isolé|mal fichu|mal foutu|mal indiqué|de mauvaise humeur|de mauvaise foi|comme un chien|comme des chiens|comme un numéro|comme du bétail|comme une gamine|marre de|j'en ai marre|ras le bol|par dessus la tête|débité deux fois|facturé deux fois|prélevé deux fois`
-      .split('|')
-      .map((phrase) => phrase.trim()),
+    ne marche pas|ne marche plus|ne fonctionne pas|ne fonctionne plus|ne tient pas|ne sert à rien|ne vaut pas|ne vaut rien|ne colle pas|ne ferme pas|ne s'ouvre pas|ne s'allume pas|tombé en panne|tombée en panne|tombe en panne|tombe en ruine|tombe en morceaux|part en morceaux|a lâché|a rendu l'âme|rendu l'âme|rien à voir avec|pas conforme|non conforme|en vain|de pire en pire|de mal en pis|se dégrade|en chute libre|n'est plus ce|plus comme avant|malade toute la nuit|rendu malade|rendus malades|mal au ventre|mal reçu|mal reçus|mal accueilli|mal accueillis|mal accueillie|mal élevé|mal élevée|mal lunée|mal luné|mal organisé|mal entretenu|mal isolé|mal fichu|mal foutu|mal indiqué|de mauvaise humeur|de mauvaise foi|comme un chien|comme des chiens|comme un numéro|comme du bétail|comme une gamine|marre de|j'en ai marre|ras le bol|par dessus la tête|débité deux fois|facturé deux fois|prélevé deux fois`.split(
+      '|',
+    ),
   '1.8': `aucun regret|pas de regret|je ne regrette pas|on ne regrette pas|jamais déçu|jamais déçue|
     jamais déçus|ne déçoit jamais|n'a jamais déçu|pas déçus|jamais eu de problème|jamais de problème|
     jamais le moindre|sans le moindre|pas le moindre problème|fait le travail|fait le job|
@@ -53,9 +53,7 @@ export const furtherFrenchIdioms: Record<string, string[]> = {
     comme dans un rêve|au paradis|sur un nuage|sur un petit nuage|aux premières loges|à deux pas|
     à taille humaine|sans chichi|sans chichis|sans prise de tête|sans stress|en toute simplicité|
     à la bonne franquette|ça fait plaisir à voir|ça change tout|le jour et la nuit|a changé ma vie|
-    change la vie|simplifie la vie|facilite la vie|gain de temps`
-    .split('|')
-    .map((phrase) => phrase.trim()),
+    change la vie|simplifie la vie|facilite la vie|gain de temps`.split('|'),
   '-1.8': `nous regrettons|on regrette|si j'avais su|si on avait su|j'aurais dû|nous aurions dû|on aurait dû|
     pas deux fois|pas de deuxième|on n'y retournera pas|je n'y retournerai|n'y retournerai pas|
     ne reviendrai pas|ne reviendrons pas|ne reviendra pas|on ne reviendra|je ne reviendrai|
@@ -108,7 +106,5 @@ export const furtherFrenchIdioms: Record<string, string[]> = {
     hors de moi|dans le flou|à la dernière minute|annulé au dernier|annulée au dernier|annulé sans|
     annulée sans|supprimé sans|plus comme|n'est plus ce que|ce n'est plus|n'est plus comme|c'était mieux|
     était mieux avant|avant c'était|a bien baissé|a baissé|qualité en baisse|de moins en moins|
-    de plus en plus cher|de plus en plus petit`
-    .split('|')
-    .map((phrase) => phrase.trim()),
+    de plus en plus cher|de plus en plus petit`.split('|'),
 }
