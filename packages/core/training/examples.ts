@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { conceptFinder, isOfConcepts, plainConcepts } from '../src/meaning/concepts.ts'
 import { featuresOf, wordContexts, wordPlaces, type Feature } from '../src/meaning/features.ts'
 import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model.ts'
+import { isOfSayings, Sayings, type SayingNames } from '../src/meaning/sayings.ts'
 import { tokensOf } from '../src/meaning/tokens.ts'
 import { wordFinder } from '../src/meaning/words.ts'
 import { readByLists } from '../src/sentiment/lists/readByLists.ts'
@@ -22,6 +23,10 @@ export interface Vectors {
 }
 
 const file = (name: string) => fileURLToPath(new URL(`vectors/${name}`, import.meta.url))
+const linesOf = (name: string) =>
+  readFileSync(fileURLToPath(new URL(`sayings/${name}`, import.meta.url)), 'utf8')
+    .trim()
+    .split('\n')
 
 const columns = ['en', 'fr', 'es', 'de']
 
@@ -58,6 +63,23 @@ function conceptsOf(words: readonly string[], glosses: readonly string[][][], la
     return line < 0 ? -1 : numbers.get(glosses[line]![0]![0]!)!
   })
 }
+
+/** The lines of `sayings.txt`: sign and name, then phrases by language. */
+const readSayings = (): string[][] => linesOf('sayings.txt').map((line) => line.split(' | '))
+
+/** What sayings and pairs of them are called. */
+export const sayingNames = (): SayingNames => ({
+  sayings: readSayings()
+    .map(([name]) => name!.replace(' ', ''))
+    .join(' '),
+  pairs: linesOf('pairs.txt').join('\n'),
+})
+
+/** The phrases of each saying, a line each. */
+export const phrasesOf = (language: string): string =>
+  readSayings()
+    .map((line) => line[1 + columns.indexOf(language)]!.trim())
+    .join('\n')
 
 type WordsOnly = Omit<Vectors, 'concepts'>
 
@@ -128,7 +150,7 @@ const ownKey = (language: string, name: string) => `${language}\n${name}`
  * each language's own.
  */
 const keyOf = (language: string, { name, first }: Feature) =>
-  first === undefined || isOfConcepts(name) ? name : ownKey(language, name)
+  first === undefined || isOfConcepts(name) || isOfSayings(name) ? name : ownKey(language, name)
 
 export interface Examples extends Required<Sizes> {
   examples: Example[]
@@ -150,6 +172,7 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
   const vectors = new Map(languages.map((l) => [l, readVectors(l)]))
   const finders = new Map([...vectors].map(([l, { at }]) => [l, wordFinder(at, l)]))
   const names = conceptNames()
+  const sayings = new Map(languages.map((l) => [l, new Sayings(sayingNames(), phrasesOf(l), l)]))
   const conceptFinders = new Map(
     [...vectors].map(([l, { concepts }]) => [l, conceptFinder(finders.get(l)!, concepts)]),
   )
@@ -161,10 +184,13 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
     const lists = readByLists(text, { language })
     const conceptOf = conceptFinders.get(language)!
     const concepts = tokens.tokens.map(({ key }) => conceptOf(key))
-    const features = featuresOf({ text, read: tokens, lists, kind, concepts }, names).map((feature) => ({
-      key: keyOf(language, feature),
-      value: feature.value,
-    }))
+    const told = sayings.get(language)!.in(tokens.tokens)
+    const features = featuresOf({ text, read: tokens, lists, kind, concepts, told }, names).map(
+      (feature) => ({
+        key: keyOf(language, feature),
+        value: feature.value,
+      }),
+    )
     const find = finders.get(language)!
     return {
       features,

@@ -10,7 +10,16 @@ import {
   type WeightsFile,
 } from '../src/meaning/model.ts'
 import { copiesOf } from './copies.ts'
-import { buildExamples, conceptNames, dimensions, readVectors, weightsBy, type Vectors } from './examples.ts'
+import {
+  buildExamples,
+  conceptNames,
+  dimensions,
+  phrasesOf,
+  readVectors,
+  sayingNames,
+  weightsBy,
+  type Vectors,
+} from './examples.ts'
 import { fitInThreads } from './fitInThreads.ts'
 import { answerRight, figuresOf, judged, partsOf, temperatureOf } from './measure.ts'
 import { readTexts, textKinds, trainedLanguages } from './readTexts.ts'
@@ -124,7 +133,7 @@ function write(name: string, file: object): void {
 function writeShared(weights: Float64Array): void {
   const { count, ...file } = weightsFile(weights, null)
   const concepts = conceptNames().join(' ')
-  write('shared', { ...file, concepts } satisfies SharedFile)
+  write('shared', { ...file, concepts, ...sayingNames() } satisfies SharedFile)
   console.log(`${count} features are the same in all languages`)
 }
 
@@ -143,6 +152,7 @@ function writeModel(
     leans: base64(leans),
     leanScales,
     conceptOfWord: base64(Int16Array.from(vectors.concepts)),
+    phrases: phrasesOf(language),
     temperatures,
   }
   write(language, file)

@@ -1,5 +1,6 @@
 import type { ListReading } from '../sentiment/lists/readByLists.ts'
 import { conceptFeature, conceptsFeature } from './concepts.ts'
+import type { Told } from './sayings.ts'
 import type { Token, Tokens } from './tokens.ts'
 
 /** What a text may be; a model is told it where it is known. */
@@ -37,6 +38,8 @@ export interface FeatureTaker {
   concept(concept: number, denied: boolean, at: number, value: number): void
   /** Two of them near each other in a sentence. */
   concepts(first: number, second: number, tokens: readonly [number, number], value: number): void
+  /** A saying, or a pair of them. */
+  told(told: Told): void
   /** A property of the whole text. */
   whole(name: string, value: number): void
 }
@@ -49,11 +52,16 @@ export interface FeatureSource {
   kind: TextKind | undefined
   /** The concept of each token; -1 for none. */
   concepts: ArrayLike<number>
+  told: readonly Told[]
 }
 
 /** How much a concept counts, and two near each other, beside a word. */
 const conceptWeight = 0.9
 const conceptsWeight = 0.8
+/** How much a saying counts. */
+export const toldWeight = 1
+/** More glad or unhappy sayings than this say no more. */
+const mostCounted = 3
 /** Where a text has more concepts than this, each counts less, so that many that say little do not drown those that say much. */
 const usualConcepts = 16
 
@@ -61,7 +69,10 @@ const usualConcepts = 16
  * Words, pairs of neighbours, what they mean, what the word lists say, and how the text is built. Values are about 1, so that
  * all are weighed alike.
  */
-export function eachFeature({ text, read, lists, kind, concepts }: FeatureSource, taker: FeatureTaker): void {
+export function eachFeature(
+  { text, read, lists, kind, concepts, told }: FeatureSource,
+  taker: FeatureTaker,
+): void {
   const { tokens, questions } = read
   for (let i = 0; i < tokens.length; i++) {
     const { key, sentence } = tokens[i]!
@@ -70,6 +81,7 @@ export function eachFeature({ text, read, lists, kind, concepts }: FeatureSource
     taker.pair(before?.sentence === sentence ? before.key : sentenceStart, key, i)
   }
   addConcepts(taker, tokens, concepts)
+  addTold(taker, told)
   addLists(taker, lists, read)
   addBuild(taker, text, questions, tokens)
   if (kind) taker.whole(`kind=${kind}`, 1)
@@ -92,6 +104,7 @@ export function featuresOf(source: FeatureSource, names: readonly string[]): Fea
       put({ name: conceptFeature(names[concept]!, denied), value, first: at, last: at }),
     concepts: (first, second, [from, to], value) =>
       put({ name: conceptsFeature(names[first]!, names[second]!), value, first: from, last: to }),
+    told: ({ name, parts }) => put({ name, value: toldWeight, first: parts[0]![0], last: parts.at(-1)![1] }),
     whole: (name, value) => put({ name, value }),
   })
   return [...found.values()]
@@ -123,6 +136,21 @@ function addConcepts(taker: FeatureTaker, tokens: readonly Token[], concepts: Ar
     last = concept
     lastAt = i
   }
+}
+
+/** Sayings, one by one, and how many of them are glad or unhappy. */
+function addTold(taker: FeatureTaker, told: readonly Told[]): void {
+  let glad = 0
+  let unhappy = 0
+  for (const each of told) {
+    taker.told(each)
+    if (each.denied) continue
+    if (each.sign > 0) glad++
+    if (each.sign < 0) unhappy++
+  }
+  if (glad) taker.whole('sayings=glad', Math.min(mostCounted, glad))
+  if (unhappy) taker.whole('sayings=unhappy', Math.min(mostCounted, unhappy))
+  if (glad !== unhappy) taker.whole('sayings=all', Math.tanh((glad - unhappy) / 2))
 }
 
 /** What the lists say is trusted more the further it goes, and where all of it pulls one way. */

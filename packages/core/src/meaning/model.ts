@@ -4,11 +4,13 @@ import {
   isMeant,
   sentenceStart,
   standsIn,
+  toldWeight,
   wordContexts,
   type FeatureSource,
   type FeatureTaker,
 } from './features.ts'
 import { PairTable } from './pairTable.ts'
+import { Sayings, type SayingNames, type Told } from './sayings.ts'
 import type { Tokens } from './tokens.ts'
 import { wordFinder } from './words.ts'
 
@@ -35,7 +37,7 @@ export interface WeightsFile {
 }
 
 /** What is the same in all languages. */
-export interface SharedFile extends WeightsFile {
+export interface SharedFile extends WeightsFile, SayingNames {
   /** Names of concepts, divided by spaces. */
   concepts: string
 }
@@ -49,6 +51,8 @@ export interface ModelFile extends WeightsFile {
   leanScales: number[]
   /** Int16 by word: which of the shared concepts it is; -1 for none. */
   conceptOfWord: string
+  /** The phrases of each saying: a line a saying, divided by commas. */
+  phrases: string
   /** Log-odds are divided by these, so that a confidence is the share that is right. */
   temperatures: Record<Head, number>
 }
@@ -81,6 +85,7 @@ export interface Model {
   ownScale: number
   words: Map<string, number>
   concepts: ConceptFeatures
+  sayings: Sayings
   leans: Int8Array
   leanScales: Float64Array
   /** By feature: the text in which it was counted last. */
@@ -201,6 +206,7 @@ export function openModel(file: ModelFile, shared: SharedFile, language: string)
     pairs,
     start,
     concepts: common.concepts,
+    sayings: new Sayings(shared, file.phrases, language),
     leans: new Int8Array(bytesOf(file.leans)),
     leanScales: Float64Array.from(file.leanScales),
     temperatures: file.temperatures,
@@ -247,6 +253,14 @@ class Weighing implements FeatureTaker, Weighed {
   concepts(first: number, second: number, [from, to]: readonly [number, number], value: number): void {
     const feature = this.model.concepts.ofPair(first, second)
     if (feature >= 0 && this.isFirst(feature)) this.add(feature, from, to, value)
+  }
+  told({ name, parts }: Told): void {
+    const feature = this.model.features.get(name)
+    if (feature === undefined || !this.isFirst(feature)) return
+    let words = 0
+    for (const [first, last] of parts) words += last - first + 1
+    for (const [first, last] of parts)
+      for (let at = first; at <= last; at++) this.add(feature, at, at, toldWeight / words)
   }
   whole(name: string, value: number): void {
     const feature = this.model.features.get(name)
@@ -310,10 +324,12 @@ class Weighing implements FeatureTaker, Weighed {
 }
 
 /** What a text's features and words add up to. */
-export function weigh(model: Model, source: Omit<FeatureSource, 'concepts'>): Weighed {
-  const known = source.read.tokens.map(({ key }) => model.know(key))
+export function weigh(model: Model, source: Omit<FeatureSource, 'concepts' | 'told'>): Weighed {
+  const { tokens } = source.read
+  const known = tokens.map(({ key }) => model.know(key))
   const weighing = new Weighing(model, known)
-  eachFeature({ ...source, concepts: known.map(({ concept }) => concept) }, weighing)
+  const concepts = known.map(({ concept }) => concept)
+  eachFeature({ ...source, concepts, told: model.sayings.in(tokens) }, weighing)
   weighing.leans(source.read)
   return weighing
 }

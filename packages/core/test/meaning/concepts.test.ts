@@ -22,7 +22,7 @@ const featuresIn = (text: string) => {
   const read = tokensOf(text, 'en')
   const concepts = read.tokens.map(({ key }) => conceptOf(key))
   const lists = readByLists(text, { language: 'en' })
-  return featuresOf({ text, read, lists, kind: undefined, concepts }, names)
+  return featuresOf({ text, read, lists, kind: undefined, concepts, told: [] }, names)
 }
 
 const conceptsIn = (text: string): string[] =>

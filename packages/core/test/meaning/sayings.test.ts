@@ -1,0 +1,144 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { featuresOf } from '../../src/meaning/features.ts'
+import { isOfSayings, Sayings } from '../../src/meaning/sayings.ts'
+import { tokensOf } from '../../src/meaning/tokens.ts'
+import { readByLists } from '../../src/sentiment/lists/readByLists.ts'
+import { phrasesOf, sayingNames } from '../../training/examples.ts'
+import { trainedLanguages } from '../../training/readTexts.ts'
+
+const names = {
+  sayings: '+remedy -since-then 0promised -late 0staff',
+  pairs: '- promised .. since-then\n- staff + late\n- no + staff',
+}
+const phrases = [
+  'sent another, sent a _ one, made it good',
+  'nothing since, it is now',
+  "promised, said he'd",
+  'late, delay*',
+  'staff, café crew',
+].join('\n')
+const sayings = new Sayings(names, phrases, 'en')
+const told = (text: string) => sayings.in(tokensOf(text, 'en').tokens)
+const namesIn = (text: string) => told(text).map(({ name }) => name)
+
+describe('sayings', () => {
+  test.each([
+    ['They sent another.', ['^remedy']],
+    ['THEY SENT ANOTHER', ['^remedy']],
+    // A gap is one or two words, not none and not three.
+    ['They sent a new one.', ['^remedy']],
+    ['They sent a brand new one.', ['^remedy']],
+    ['They sent a one.', []],
+    ['They sent a big brand new one.', []],
+    // A star ends a stem; without it only the whole word counts.
+    ['Two delays.', ['^late']],
+    ['A lately found hat', []],
+    ["He said he'd come.", ['^promised']],
+    ['The cafe crew', ['^staff']],
+    // A phrase does not go over the end of a sentence.
+    ['They sent. Another came.', []],
+    ['They sent', []],
+    ['', []],
+  ])('%s', (text, found) => {
+    expect(namesIn(text)).toEqual(found)
+  })
+
+  test('are denied by a word shortly before them, and only in their sentence', () => {
+    expect(namesIn('It was not late')).toEqual(['^late-'])
+    expect(namesIn('It was never so very late')).toEqual(['^late'])
+    expect(namesIn('No. Late')).toEqual(['^late'])
+  })
+
+  test('tell something together in a sentence, or anywhere where the pair says so', () => {
+    expect(namesIn('The staff were late')).toContain('^staff ^late')
+    expect(namesIn('Late, the whole staff')).toContain('^staff ^late')
+    expect(namesIn('The staff smiled. Then late.')).not.toContain('^staff ^late')
+    expect(namesIn('The staff a b c d e f g h i late')).toContain('^staff ^late')
+    expect(namesIn('The staff a b c d e f g h i j late')).not.toContain('^staff ^late')
+    expect(namesIn('Promised for Monday. It is now Friday.')).toContain('^promised .. ^since-then')
+    expect(namesIn('The staff were not late')).toContain('^staff ^late-')
+  })
+
+  test('a word that denies is itself part of a pair', () => {
+    expect(namesIn('There was no staff')).toContain('^no ^staff')
+  })
+
+  test('stand on their words', () => {
+    const pair = told('Promised for Monday. It is now Friday.').find(({ name }) => name.includes('..'))
+    expect(pair!.parts).toEqual([
+      [0, 0],
+      [3, 5],
+    ])
+  })
+
+  test('glad and unhappy ones are counted, denied ones are not', () => {
+    const wholes = (text: string) => {
+      const read = tokensOf(text, 'en')
+      const lists = readByLists(text, { language: 'en' })
+      const source = { text, read, lists, kind: undefined, concepts: read.tokens.map(() => -1) }
+      return Object.fromEntries(
+        featuresOf({ ...source, told: sayings.in(read.tokens) }, [])
+          .filter(({ name }) => name.startsWith('sayings='))
+          .map(({ name, value }) => [name, value]),
+      )
+    }
+    expect(wholes('They sent another')).toEqual({ 'sayings=glad': 1, 'sayings=all': Math.tanh(0.5) })
+    expect(wholes('Late, and they sent another')).toEqual({ 'sayings=glad': 1, 'sayings=unhappy': 1 })
+    expect(wholes('It was not late')).toEqual({})
+    expect(wholes('A hat')).toEqual({})
+  })
+
+  test('of nothing are found in nothing, whatever the text', () => {
+    const blank = new Sayings({ sayings: '+a', pairs: '' }, ' , ,', 'en')
+    fc.assert(
+      fc.property(fc.string(), (text) => {
+        expect(blank.in(tokensOf(text, 'en').tokens)).toEqual([])
+        for (const { parts } of told(text))
+          for (const [first, last] of parts) expect(first).toBeLessThanOrEqual(last)
+      }),
+    )
+  })
+
+  test('take time that grows with the length of the text', () => {
+    const long = tokensOf('the staff said he promised late nothing since no '.repeat(200), 'en').tokens
+    expect(sayings.in(long).length).toBeLessThan(20)
+  })
+})
+
+describe('our sayings', () => {
+  const { sayings: all, pairs } = sayingNames()
+  const known = all.split(' ').map((each) => each.slice(1))
+
+  test('have a sign, and a name that no other has', () => {
+    expect(all.split(' ').filter((each) => !/^[-+0][a-z][a-z-]+$/.test(each))).toEqual([])
+    expect(new Set(known).size).toBe(known.length)
+    expect(known).not.toContain('no')
+  })
+
+  test.each(trainedLanguages)('say something in %s, each', (language) => {
+    const lines = phrasesOf(language).split('\n')
+    expect(lines).toHaveLength(known.length)
+    expect(known.filter((_, i) => lines[i]!.split(',').filter((each) => each.trim()).length < 3)).toEqual([])
+  })
+
+  test('are paired by their names, each pair once', () => {
+    const lines = pairs.split('\n')
+    const bad = lines.filter((line) => {
+      const [sign, first, how, second, ...rest] = line.split(' ')
+      const named = [first!, second!].every((each) => each === 'no' || known.includes(each))
+      return !['+', '-'].includes(sign!) || !['+', '..'].includes(how!) || !named || rest.length > 0
+    })
+    expect(bad).toEqual([])
+    const sorted = lines.map((line) => {
+      const [, first, how, second] = line.split(' ')
+      return [how, ...[first, second].sort()].join(' ')
+    })
+    expect(new Set(sorted).size).toBe(sorted.length)
+  })
+
+  test('are told from words and concepts by their mark', () => {
+    expect(['^late', '^staff ^late-'].every(isOfSayings)).toBe(true)
+    expect(['late', '~late', 'lists=raw'].some(isOfSayings)).toBe(false)
+  })
+})
