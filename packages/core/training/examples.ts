@@ -250,10 +250,10 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
 const listsRightOnFresh: Record<string, number> = { en: 0.7, fr: 0.76, es: 0.66, de: 0.64 }
 
 /**
- * Trained as if the lists were right this often. More than they are on fresh texts: where ours mislead the lists, they do so on
- * purpose, and texts of strangers do not. On the first two sets of fresh texts it read 0.02 more rightly.
+ * Trained as if the lists were right this often. More than they are on our texts: where those mislead the lists, they do so on
+ * purpose, and texts of strangers do not. Of the fresh sets the plain ones are read best with 0.88, the hard ones with 0.7 to 0.8.
  */
-const listsRightInTraining = 0.88
+const listsRightInTraining = 0.83
 
 /** @param share of the lists, by language */
 function weightsByLists(

@@ -67,8 +67,10 @@ export function markIdioms(items: Item[], { idioms }: Grammar): void {
 function take(items: Item[], first: number, { last, valence }: Found): void {
   const end = items[last]!.end
   for (let k = first; k <= last; k++) {
-    items[k]!.taken = true
-    items[k]!.valence = 0
+    const item = items[k]!
+    item.taken = true
+    item.valence = 0
+    if (item.entry.negator) items[first]!.denies = true
   }
   items[first]!.valence = valence
   if (valence !== 0) items[first]!.end = end

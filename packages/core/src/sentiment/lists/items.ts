@@ -15,6 +15,8 @@ export interface Item {
   stressed: boolean
   /** Part of a set phrase already counted. */
   taken: boolean
+  /** A set phrase starts here that denies by itself ("toujours pas"): what denies before it is a part of it. */
+  denies?: boolean
   /** The end of the brand's own word or phrase that starts here. */
   ownEnd?: number
   /** What the reader makes of it: the contribution before the sentence is weighed. */

@@ -121,7 +121,7 @@ function valueOf(items: readonly Item[], i: number, grammar: Grammar): number {
 function inContext(items: readonly Item[], i: number, valence: number, grammar: Grammar): number {
   const item = items[i]!
   let value = valence * factorBefore(items, i) * (item.stressed ? 1.2 : 1)
-  const negation = item.taken && item.entry.negator ? null : negationOf(items, i, grammar)
+  const negation = item.taken && item.denies ? null : negationOf(items, i, grammar)
   if (negation) {
     if (negation.stresses) value *= 1.2
     else value = valence > 0 && item.entry.whenNegated ? item.entry.whenNegated : negated(value)

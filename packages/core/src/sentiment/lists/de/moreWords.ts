@@ -1,5 +1,7 @@
 /** Further German words of opinion, by valence from -4 to 4; those of `words.ts` go over them. */
 export const furtherGermanWords: Record<string, string> = {
+  // Of these no mood is read, though a form of them is in a list.
+  '0': `schicken schicke schickt später spätere späteren wartet wartete`,
   '3.20': `tadellos tadellose tadelloser makellos makellose makelloses einwandfrei einwandfreie vorbildlich vorbildliche
     grandios grandiose grandioser phänomenal phänomenale sensationell sensationelle fabelhaft fabelhafte
     fabelhafter traumhaft traumhafte traumhafter traumhaftes zauberhaft zauberhafte bezaubernd bezaubernde
@@ -132,7 +134,7 @@ export const furtherGermanWords: Record<string, string> = {
     wohlig wohlklingend wohltat wohlwollend wolkenlos wonnig wortgewandt wundervoll würdevoll würdig zackig
     zärtlich zauber zeitgemäß zeitlos zielführend zielgerichtet zielstrebig zuversichtlich zuverlässigste
     zukunftsfähig zweckmäßig`,
-  '-1.60': `faul gestrandet überflutet verschwindet gebrochen durchgefallen abgelaufen ramsch billigware trödel plunder
+  '-1.60': `faul gestrandet überflutet verschwindet gebrochen durchgefallen ramsch billigware trödel plunder
     schund tand wegwerfware schäbig schmuddelig speckig abgeranzt ranzig verlebt karg kahl lieblosigkeit
     geschmacksneutral wässrig verwässert labbrig schlabberig ledrig gummiartig zerkocht verbrannt verkohlt halbgar
     fertiggericht fertigsoße tiefkühlware aufgewärmt abgestanden muffelig stinkig säuerlich übersüßt überwürzt

@@ -19,8 +19,7 @@ export const german: LanguageWords = {
       einfach-klasse nützlich lustig witzig unterhaltsam spannend spannende interessant interessante interessanter gelungen gelungene
       qualität angenehm angenehme angenehmer geduldig lächeln zuverlässig zuverlässige ideal günstig günstige preiswert fair
       lohnt lohnenswert gerne genossen genießen charmant gepflegt gepflegte reibungslos problemlos erfreulich besser verlässlich sympathisch`,
-    '-1.6': `teuer teure teurer teures langsam langsame langsamer verspätet verspätung verspätungen laut laute lauter kalt kalte kaltes fad fade trocken
-      warten gewartet wartezeit wartezeiten schlange problem probleme panne schade fehlt fehlte fehlen enttäuschend kompliziert
+    '-1.6': `teuer teure teurer teures langsam langsame langsamer verspätet verspätung verspätungen laut laute lauter kalt kalte kaltes fad fade       warten wartezeit wartezeiten schlange problem probleme panne schade fehlt fehlte fehlen enttäuschend kompliziert
       schwierig langweilig langweilige langweiliger alt-backen kaputt kaputte defekt müde mittelmäßig mäßig unzureichend unbequem unbequeme
       ausgefallen ausfall ausfälle storniert gestrichen beschwerde beschwerden fehler falsch falsche verwirrend vergessen unnötig nutzlos
       leider bedauerlich fettig roh überfüllt unübersichtlich umständlich genervt nervig nervt mangel mängel mangelhaft spät`,

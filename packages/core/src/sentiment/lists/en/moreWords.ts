@@ -1,5 +1,7 @@
 /** Further words of opinion, mostly of stages, screens, tables and tools. Read like the first lists. */
 export const furtherEnglishWords: Record<string, string> = {
+  // Of these no mood is read, though a form of them is in a list.
+  '0': `fined patients lights dry plus wooden flat waterproof cleaning waste rise`,
   '2.7': `luminous dazzlingly virtuosic virtuoso enthralling spellbinding spellbound enthralled mesmerised mesmerized
     transcendent majestic radiantly crowd-pleaser crowd-pleasing page-turner showstopper show-stopping unmissable
     must-try must-visit blockbuster-fun hysterical uproarious side-splitting rib-tickling laugh-out-loud tearjerker-good

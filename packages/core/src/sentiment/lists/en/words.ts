@@ -29,9 +29,9 @@ export const englishWords: Record<string, string> = {
     authentic innovative creative imaginative original believable convincing realistic poignant thrilling
     exciting excited interesting intriguing fascinating absorbing engaging thanks thank thankful appreciate
     appreciated appreciates appreciative glad love-it accommodating considerate caring compassionate patient
-    kind kindness kindly kinder generous hospitable hospitality cheerful smiling smile smiles smiled friendliness
-    worthwhile rewarding bonus plus perk perks hit success successful successfully wins flavor-packed savory
-    luxurious luxury plush soft cushy ergonomic waterproof rugged lightweight portable sharp bright vivid loud-and-clear
+    kind kindness kinder generous hospitable hospitality cheerful smiling smile smiles smiled friendliness
+    worthwhile rewarding bonus perk perks hit success successful successfully wins flavor-packed savory
+    luxurious luxury plush soft cushy ergonomic rugged lightweight portable sharp bright vivid loud-and-clear
     pleasant pleasantly pleasing improved improvement improves improving upgraded thoroughly-clean nicely neatly
     wise sincere sincerely honest honestly-good trustworthy transparent fairness respectful respected respectfully
     welcomed reassuring reassured reassurance soothing gentle painless hassle-free stress-free trouble-free
@@ -59,11 +59,11 @@ export const englishWords: Record<string, string> = {
   '-1.4': `average-at-best mediocre meh bland so-so lacking lacked lacks lack limited dated outdated old-fashioned
     worn scuffed creaky noisy loud crowded cramped cluttered tight pricey expensive costly overlong lengthy
     slow slower slowest slowly sluggish laggy lag lags lagging late later-than-promised delayed delays delay queue-jumping
-    wait waiting waited queues long-wait greasy oily salty soggy chewy dry cold lukewarm stale tough
+    wait waiting waited queues long-wait greasy oily salty soggy chewy cold lukewarm stale tough
     fatty rubbery runny watery undercooked overcooked burnt burned raw mushy sloppy messy sticky dusty
     confusing confused confuse unclear complicated awkward clumsy clunky cumbersome bulky heavy flimsy fragile
     plasticky brittle loose wobbly squeaky scratchy scratched scratch scratches blurry grainy fuzzy dim dull
-    predictable formulaic cliche cliched cliché clichéd clichés cliches contrived forced stilted wooden flat uneven
+    predictable formulaic cliche cliched cliché clichéd clichés cliches contrived forced stilted uneven
     overrated over-rated overhyped hype underwhelming underwhelmed forgettable generic uninspired unoriginal
     repetitive unremarkable ordinary plain weird odd oddly strange uncomfortable inconvenient annoying-ish missing
     missed miss skipped ignored ignore unsure doubtful doubt doubts questionable suspicious suspect
@@ -202,7 +202,7 @@ export const englishNegators = `not no never none nobody nothing nowhere neither
   stopped stops less`
 
 /** Degree words that turn an otherwise neutral quality into a complaint: "too salty". */
-export const englishTooWords = `small big large long short loud quiet hot cold salty sweet spicy dry wet heavy light thick thin
+export const englishTooWords = `small big large long short loud quiet hot cold salty sweet spicy wet heavy light thick thin
   tight loose bright dark far close high low hard soft early late old young much many few little slow fast
   complicated difficult busy crowded expensive cheap rich sour oily greasy strong weak sharp deep shallow narrow wide
   obvious simple bulky fragile predictable slick silly serious long-winded hectic noisy bitter bland soggy chewy rare`

@@ -1,5 +1,7 @@
 /** Further Spanish words of opinion, by valence from -4 to 4; those of `words.ts` go over them. */
 export const furtherSpanishWords: Record<string, string> = {
+  // Of these no mood is read, though a form of them is in a list.
+  '0': `podría podrían podríais esperó esperaron viejo vieja viejos viejas arreglar pena entregado entregada entregados tarda tardan`,
   '3.20': `impecable impecables intachable inmejorable inmejorables insuperable insuperables sensacional sensacionales
     fabuloso fabulosa fabulosos fabulosas espectacular espectaculares alucinante alucinantes fenomenal fenomenales
     magistral sublime divino divina exquisito exquisita exquisitos exquisitas riquísimo riquísima riquísimos
@@ -8,7 +10,7 @@ export const furtherSpanishWords: Record<string, string> = {
     emocionante emocionada inolvidable inolvidables mágico mágica idílico paradisíaco paraíso impresionante
     impresionantes brutal genial geniales estupendo estupenda estupendos estupendas chulísimo precioso preciosa
     preciosos preciosas preciosidad bellísimo guapísimo perfección matrícula sobresaliente ejemplar ejemplares
-    campeón campeones crack cracks máquina máquinas`,
+    campeón campeones crack cracks `,
   '2.30': `amabilísimo atento atenta atentos atentas cercano cercana cercanos servicial serviciales educado educada
     educados simpático simpática simpáticos simpáticas majo maja majos majas encantador encantadora encantadores
     cariñoso cariñosa cariñosos paciente pacientes paciencia profesional profesionales profesionalidad competente
@@ -33,8 +35,7 @@ export const furtherSpanishWords: Record<string, string> = {
     minúsculo minúscula diminuto diminuta estrecho estrecha agobiante ruidoso ruidosa ruidosos ruido sombrío polvo
     polvoriento descuidado descuidada descuidados dejado dejadez anticuado anticuada obsoleto obsoleta desfasado
     roto rota rotos rotas rayado rayada rajado rajada dañado dañada defectuoso defectuosa defectuosos estropeado
-    estropeada averiado averiada endeble frágil frágiles inestable lento lenta lentos lentitud lentísimo tarda
-    tardaron tardanza retraso retrasos retrasado demora demoras cola colas interminable interminables eterno
+    estropeada averiado averiada endeble frágil frágiles inestable lento lenta lentos lentitud lentísimo     tardaron tardanza retraso retrasos retrasado demora demoras cola colas interminable interminables eterno
     eterna abarrotado masificado desorganizado desorganizada desorganización caos caótico caótica lío confuso
     confusa complicado complicada complicados engorroso engorrosa incómodo incómoda incómodos incomodidad molesto
     molesta molestos molestia aburrido aburrida aburridos aburridísimo monótono previsible repetitivo flojo floja
@@ -75,14 +76,14 @@ export const furtherSpanishWords: Record<string, string> = {
     detallistas considerado considerada comprensivo comprensiva empatía empático empática flexible flexibles
     flexibilidad diligente diligentes diligencia prontitud veloz veloces cuidadoso cuidadosa cuidadosos meticuloso
     meticulosa minucioso minuciosa riguroso rigurosa experto experta expertos pericia entendido entendida dedicado
-    dedicada dedicación entregado entregada entusiasta entusiastas dinámico dinámica alegremente risueño risueña
+    dedicada dedicación entusiasta entusiastas dinámico dinámica alegremente risueño risueña
     sonriente sonrientes jovial festivo pulcro pulcra pulcritud reluciente relucientes inmaculado inmaculada
     cuidado cuidada cuidados coqueto coqueta reformado reformada renovado renovada espacioso espaciosa soleado
     soleada céntrico céntrica pintoresco pintoresca romántico romántica íntimo íntima panorámico panorámica
     privilegiado privilegiada apetitoso apetitosa suculento suculenta suculentos gustoso gustosa cremoso cremosa
     esponjoso esponjosa meloso melosa jugosos tiernos artesano artesana artesanal artesanales copioso copiosa
     saciado degustar saborear deleite deleitarse gozar gozamos gozo relax relajados relajada desconectar descansar
-    descanso descansado reparador reparadora reconfortante reconfortantes duraderos irrompible inquebrantable
+    descansado reparador reparadora reconfortante reconfortantes duraderos irrompible inquebrantable
     aguanta aguantan impermeable potente potentes manejable versátil versátiles cómodamente ergonómico ergonómica
     elegancia refinado refinada estiloso estilosa favorecedor favorecedora sienta-bien lúdico didáctico didáctica
     instructivo instructiva ameno amena amenos claro-y-conciso comprensible enriquecedor enriquecedora inspirador

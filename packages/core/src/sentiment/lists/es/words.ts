@@ -18,9 +18,8 @@ export const spanish: LanguageWords = {
       fresca generoso abundante gusta gustó gustado gustan puntual puntuales práctico fácil útil divertido divertida gracioso emocionante
       interesante interesantes logrado calidad acogedor acogedora disfrutar disfrutamos disfruté alegría sonrisa fiable ideal económico
       asequible razonable felicidades enhorabuena perfección paciente encantador encantadora hermoso hermosa ayudó ayudaron volveremos volveré`,
-    '-1.6': `caro cara caros caras lento lenta lentos lentas retraso retrasos tarde ruidoso ruidosa frío fría fríos soso sosa seco seca
-      espera esperar esperando esperamos cola colas problema problemas avería pena falta decepcionante complicado difícil aburrido
-      aburrida viejo roto rota cansado mediocre insuficiente incómodo incómoda cancelado cancelada cancelaron cancelación
+    '-1.6': `caro cara caros caras lento lenta lentos lentas retraso retrasos tarde ruidoso ruidosa frío fría fríos soso sosa       espera esperar esperando esperamos cola colas problema problemas avería falta decepcionante complicado difícil aburrido
+      aburrida roto rota cansado mediocre insuficiente incómodo incómoda cancelado cancelada cancelaron cancelación
       queja quejas error errores confuso olvidado inútil lamento desgraciadamente lástima grasiento crudo cruda regular defecto
       sucio-poco caótico estropeado`,
     '-2.4': `malo mala malos malas mal peor decepción decepcionado decepcionada decepcionados sucio sucia sucios suciedad grosero grosera

@@ -1,5 +1,7 @@
 /** Further French words of opinion, by valence from -4 to 4; those of `words.ts` go over them. */
 export const furtherFrenchWords: Record<string, string> = {
+  // Of these no mood is read, though a form of them is in a list.
+  '0': `annuler supprimer familiale familiales disponibles sec sèche`,
   '3.20': `irréprochable irréprochables nickel épatant épatante épatants sensationnel sensationnelle éblouissant
     éblouissante bouleversant bouleversante inégalable imbattable imbattables incomparable sublimes magique
     magiques magistral magistrale divin divine divins somptueux somptueuse phénoménal phénoménale prodigieux
@@ -7,7 +9,7 @@ export const furtherFrenchWords: Record<string, string> = {
     régalé régalées émerveillé émerveillée émerveillés conquis conquise comblé comblée comblés aux-anges
     exemplaire exemplaires virtuose`,
   '2.30': `adorable adorables bienveillant bienveillante bienveillants bienveillance prévenant prévenante prévenants
-    disponible disponibles courtois courtoise courtoisie poli polie polis à-l'écoute dévoué dévouée dévoués humain
+    disponibles courtois courtoise courtoisie poli polie polis à-l'écoute dévoué dévouée dévoués humain
     humaine rassurant rassurante rassuré rassurée soulagé soulagée reconnaissant reconnaissante remercie
     remercions remerciements gentillesse amabilité efficacité réactivité compétence professionnalisme fraîcheur
     confort douceur tendresse générosité élégant élégante élégance raffiné raffinée ravissant ravissante coquet
@@ -17,7 +19,7 @@ export const furtherFrenchWords: Record<string, string> = {
     robustes silencieux silencieuse lumineuse ensoleillé vaste vastes immense impec génialissime ingénieux
     ingénieuse malin maligne astucieux astucieuse original originale créatif créative drôles drôlement hilarant
     hilarante rigolo marrant marrante captivante prenant prenante haletant envoûtant poétique émouvante touchante
-    vibrant vibrante chaleur convivial conviviale conviviaux familial authentique authentiques honnête honnêtes
+    vibrant vibrante chaleur convivial conviviale conviviaux authentique authentiques honnête honnêtes
     franc sincère sérieux sérieuse rigoureux rigoureuse méticuleux méticuleuse minutieux précis précise
     ponctualité rapidité modique modiques avantageux avantageuse économique gratuitement offert offerte
     impressionnante impressionné impressionnée agréablement volontiers vivement chaudement félicite félicitation

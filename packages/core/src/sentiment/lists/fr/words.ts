@@ -20,13 +20,13 @@ export const french: LanguageWords = {
       ponctuels pratique facile facilement utile drôle amusant émouvant touchant passionnant captivant intéressant intéressante réussi
       réussie qualité attentionné attentionnée attentif attentive patient patiente soigné bonheur joie sourire réactif fiable idéal
       idéale abordable raisonnable félicitations chapeau mignon tranquille superflu-non lumineux spacieux spacieuse impressionnant douce doux`,
-    '-1.6': `cher chère chers chères lent lente lents lentes retard retards bruyant bruyante froid froide fade fades sec sèche attente
+    '-1.6': `cher chère chers chères lent lente lents lentes retard retards bruyant bruyante froid froide fade fades attente
       attendre attendu queue file problème problèmes souci soucis panne pannes dommage manque décevant décevante compliqué
       compliquée difficile ennuyeux ennuyeuse ennuie long-non vieux-jeu vétuste cassé cassée abîmé fatigué usé moyen moyenne
       bof médiocre médiocres insuffisant inconfortable annulé annulée annulation annulations plainte plaintes erreur erreurs faux
       fausse confus oublié inutile inutiles regrette regrettable malheureusement hélas gras grasse cru trop défaut défauts absurde`,
     '-2.4': `mauvais mauvaise mauvaises mal déçu déçue déçus déçues déception sale sales saleté impoli impolie désagréable désagréables
-      malpoli incompétent incompétente incompétents nul nulle nuls nulles arnaque arnaques voleurs vol escroquerie honte honteux honteuse
+      malpoli incompétent incompétente incompétents nul nulle nuls nulles arnaque arnaques voleurs escroquerie honte honteux honteuse
       scandaleux scandaleuse scandale inadmissible inacceptable lamentable pitoyable ridicule éviter évitez fuir fuyez perdu gâché gâchée
       colère furieux furieuse énervé énervée agacé insupportable infect infecte dégoûtant dégoûtante pourri pourrie catastrophe
       catastrophique catastrophiques cauchemar galère mensonge menteur menteurs mépris méprisant méprisante déplorable détestable
