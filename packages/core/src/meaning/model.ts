@@ -10,7 +10,7 @@ import {
   type FeatureTaker,
 } from './features.ts'
 import { PairTable } from './pairTable.ts'
-import { Sayings, type SayingNames, type Told } from './sayings.ts'
+import { isOfSayings, Sayings, type SayingNames, type SayingWord, type Told } from './sayings.ts'
 import type { Tokens } from './tokens.ts'
 import { wordFinder } from './words.ts'
 
@@ -64,6 +64,7 @@ interface KnownWord {
   /** Among the words that lean to something by what they mean. */
   meaning: number
   concept: number
+  saying: SayingWord
 }
 
 /** Words that were looked for are remembered, so many at most. */
@@ -86,6 +87,8 @@ export interface Model {
   words: Map<string, number>
   concepts: ConceptFeatures
   sayings: Sayings
+  /** The features of sayings, by the number of what is told; -1 for none. */
+  told: Int32Array
   leans: Int8Array
   leanScales: Float64Array
   /** By feature: the text in which it was counted last. */
@@ -153,9 +156,10 @@ export const scaleOf = ({ shared, sharedScale, ownScale }: Model, feature: numbe
 
 interface Shared {
   weights: Int16Array
-  /** By name, without those of concepts. */
+  /** By name, without those of concepts and sayings. */
   features: Map<string, number>
   concepts: ConceptFeatures
+  sayings: ReadonlyMap<string, number>
 }
 
 const opened = new WeakMap<SharedFile, Shared>()
@@ -167,7 +171,8 @@ function openShared(file: SharedFile): Shared {
   const all = numbered(file.features, '\t')
   const shared = {
     weights: weightsIn(file),
-    features: new Map([...all].filter(([name]) => !isOfConcepts(name))),
+    features: new Map([...all].filter(([name]) => !isOfConcepts(name) && !isOfSayings(name))),
+    sayings: new Map([...all].filter(([name]) => isOfSayings(name))),
     concepts: new ConceptFeatures(file.concepts.split(' '), all),
   }
   opened.set(file, shared)
@@ -189,6 +194,7 @@ export function openModel(file: ModelFile, shared: SharedFile, language: string)
   const find = wordFinder(words, language)
   const conceptOf = conceptFinder(find, new Int16Array(bytesOf(file.conceptOfWord)))
   const { numbers, pairs, start } = wordsAndPairs(own, before + own.size)
+  const sayings = new Sayings(shared, file.phrases, language)
   return {
     features: common.features,
     counted: new Uint32Array(before + own.size),
@@ -202,11 +208,13 @@ export function openModel(file: ModelFile, shared: SharedFile, language: string)
       own: numbers.get(key) ?? -1,
       meaning: isMeant(key) ? find(key) : -1,
       concept: conceptOf(key),
+      saying: sayings.know(key),
     })),
     pairs,
     start,
     concepts: common.concepts,
-    sayings: new Sayings(shared, file.phrases, language),
+    sayings,
+    told: Int32Array.from(sayings.names, (name) => common.sayings.get(name) ?? -1),
     leans: new Int8Array(bytesOf(file.leans)),
     leanScales: Float64Array.from(file.leanScales),
     temperatures: file.temperatures,
@@ -254,9 +262,9 @@ class Weighing implements FeatureTaker, Weighed {
     const feature = this.model.concepts.ofPair(first, second)
     if (feature >= 0 && this.isFirst(feature)) this.add(feature, from, to, value)
   }
-  told({ name, parts }: Told): void {
-    const feature = this.model.features.get(name)
-    if (feature === undefined || !this.isFirst(feature)) return
+  told({ number, parts }: Told): void {
+    const feature = this.model.told[number]!
+    if (feature < 0) return
     let words = 0
     for (const [first, last] of parts) words += last - first + 1
     for (const [first, last] of parts)
@@ -329,7 +337,11 @@ export function weigh(model: Model, source: Omit<FeatureSource, 'concepts' | 'to
   const known = tokens.map(({ key }) => model.know(key))
   const weighing = new Weighing(model, known)
   const concepts = known.map(({ concept }) => concept)
-  eachFeature({ ...source, concepts, told: model.sayings.in(tokens) }, weighing)
+  const told = model.sayings.in(
+    tokens,
+    known.map(({ saying }) => saying),
+  )
+  eachFeature({ ...source, concepts, told }, weighing)
   weighing.leans(source.read)
   return weighing
 }

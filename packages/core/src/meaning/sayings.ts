@@ -24,6 +24,8 @@ const signs: Record<string, Sign> = { '-': -1, '0': 0, '+': 1 }
 
 /** A saying or a pair of them, as it stands in a text. */
 export interface Told {
+  /** Among the names of all that can be told. */
+  number: number
   /** Name of the feature. */
   name: string
   sign: Sign
@@ -32,12 +34,19 @@ export interface Told {
   parts: readonly (readonly [first: number, last: number])[]
 }
 
-interface Pair {
-  name: string
+/** A saying or a pair, as it is and denied: its name, and its number among all of them. */
+interface Named {
+  names: readonly [plain: string, denied: string]
   sign: Sign
+  number: number
+}
+
+interface Pair extends Named {
   second: number
   /** It may stretch over sentences. */
   apart: boolean
+  /** One of the two is a word that denies. */
+  denies: boolean
 }
 
 interface Node {
@@ -53,9 +62,16 @@ interface Node {
 const newNode = (): Node => ({ next: new Map(), stems: [], gap: null, ends: [] })
 
 interface Hit {
-  saying: number
   first: number
   last: number
+}
+
+/** What is known of a word. */
+export interface SayingWord {
+  folded: string
+  denies: boolean
+  /** Where phrases go on that begin with it. */
+  starts: readonly Node[]
 }
 
 /** So many words are remembered at most. */
@@ -72,32 +88,41 @@ const apartFrom = (a: Hit, b: Hit) => a.last < b.first || b.last < a.first
  */
 export class Sayings {
   private readonly root = newNode()
-  private readonly signs: Sign[]
-  private readonly names: string[]
+  /** By number; the last is that of words that deny. */
+  private readonly sayings: Named[]
   /** By first saying. */
-  private readonly pairs = new Map<number, Pair[]>()
-  private readonly starts = new Map<string, readonly Node[]>()
+  private readonly pairs: Pair[][]
+  private readonly words = new Map<string, SayingWord>()
+  /** By name: the text in which it was told last. */
+  private readonly told: Uint32Array
+  private texts = 0
 
   /** @param phrases a line a saying, in the order of the names: phrases divided by commas; `*` ends a stem, `_` is one or two words */
   constructor({ sayings, pairs }: SayingNames, phrases: string, language: string) {
-    const all = sayings.split(' ')
-    this.signs = [...all.map((each) => signs[each[0]!]!), 0]
-    this.names = [...all.map((each) => each.slice(1)), denial]
+    const all = [...sayings.split(' '), `0${denial}`]
+    const numbers = new Map(all.map((each, i) => [each.slice(1), i]))
+    let count = 0
+    const named = (name: string, sign: string): Named => ({
+      names: [name, `${name}-`],
+      sign: signs[sign]!,
+      number: count++,
+    })
+    this.sayings = all.map((each) => named(mark + each.slice(1), each[0]!))
+    this.pairs = all.map(() => [])
+    for (const line of pairs ? pairs.split('\n') : []) {
+      const [sign, first, how, second] = line.split(' ') as [string, string, string, string]
+      const apart = how === '..'
+      this.pairs[numbers.get(first)!]!.push({
+        ...named(`${mark}${first}${apart ? ' .. ' : ' '}${mark}${second}`, sign),
+        second: numbers.get(second)!,
+        apart,
+        denies: first === denial || second === denial,
+      })
+    }
+    this.told = new Uint32Array(count * 2)
     phrases.split('\n').forEach((line, saying) => {
       for (const phrase of line.split(',')) this.put(phrase.trim(), saying, language)
     })
-    const numbers = new Map(this.names.map((name, i) => [name, i]))
-    for (const line of pairs ? pairs.split('\n') : []) {
-      const [sign, first, how, second] = line.split(' ') as [string, string, string, string]
-      const from = numbers.get(first)!
-      const pair = {
-        name: `${mark}${first}${how === '..' ? ' .. ' : ' '}${mark}${second}`,
-        sign: signs[sign]!,
-        second: numbers.get(second)!,
-        apart: how === '..',
-      }
-      this.pairs.set(from, [...(this.pairs.get(from) ?? []), pair])
-    }
   }
 
   private put(phrase: string, saying: number, language: string): void {
@@ -116,75 +141,121 @@ export class Sayings {
     if (node !== this.root && !node.ends.includes(saying)) node.ends.push(saying)
   }
 
-  /** What a text tells, each once, in no order that means something. */
-  in(tokens: readonly Token[]): Told[] {
-    const words = tokens.map(({ key }) => foldAccents(key))
-    const hits: Hit[] = []
-    const denials: number[] = []
-    tokens.forEach(({ key }, i) => {
-      if (isDenial(key)) {
-        denials.push(i)
-        hits.push({ saying: this.names.length - 1, first: i, last: i })
-      }
-      for (const node of this.startsOf(words[i]!)) this.follow(node, i, i, { tokens, words, hits })
-    })
-    const told = new Map<string, Told>()
-    const put = (each: Told) => void (told.has(each.name) || told.set(each.name, each))
-    for (const hit of hits) {
-      if (this.names[hit.saying] === denial) continue
-      const denied = isDenied([hit], denials, tokens)
-      put({
-        name: mark + this.names[hit.saying]! + (denied ? '-' : ''),
-        sign: this.signs[hit.saying]!,
-        denied,
-        parts: [[hit.first, hit.last]],
-      })
-    }
-    for (const hit of hits)
-      for (const pair of this.pairs.get(hit.saying) ?? []) {
-        const other = nearest(hit, pair, hits, tokens)
-        if (!other) continue
-        const denies = [hit, other].some(({ saying }) => this.names[saying] === denial)
-        const denied = !pair.apart && !denies && isDenied([hit, other], denials, tokens)
-        put({
-          name: pair.name + (denied ? '-' : ''),
-          sign: pair.sign,
-          denied,
-          parts: [
-            [hit.first, hit.last],
-            [other.first, other.last],
-          ],
-        })
-      }
-    return [...told.values()]
+  /** Names of the features of all that can be told, by number. */
+  get names(): string[] {
+    return [...this.sayings, ...this.pairs.flat()]
+      .sort((a, b) => a.number - b.number)
+      .flatMap(({ names }) => names)
   }
 
-  private startsOf(word: string): readonly Node[] {
-    const known = this.starts.get(word)
-    if (known) return known
-    if (this.starts.size >= mostRemembered) this.starts.clear()
-    const found = after(this.root, word)
-    this.starts.set(word, found)
+  /**
+   * What a text tells, each once, in no order that means something.
+   *
+   * @param words what is known of each token
+   */
+  in(
+    tokens: readonly Token[],
+    words: readonly SayingWord[] = tokens.map(({ key }) => this.know(key)),
+  ): Told[] {
+    const found = this.hitsIn(tokens, words)
+    const { present, hits } = found
+    this.texts++
+    const told: Told[] = []
+    const denying = this.sayings.length - 1
+    for (const saying of present) {
+      if (saying !== denying)
+        for (const hit of hits[saying]!) this.tell(told, this.sayings[saying]!, [hit], isDenied([hit], found))
+      for (const pair of this.pairs[saying]!) {
+        const others = hits[pair.second]
+        if (others)
+          for (const hit of hits[saying]!) {
+            const other = nearest(hit, others, pair.apart, tokens)
+            if (!other) continue
+            const parts = [hit, other]
+            this.tell(told, pair, parts, !pair.apart && !pair.denies && isDenied(parts, found))
+          }
+      }
+    }
+    return told
+  }
+
+  private tell(told: Told[], { names, sign, number }: Named, parts: readonly Hit[], denied: boolean): void {
+    const at = number * 2 + (denied ? 1 : 0)
+    if (this.told[at] === this.texts) return
+    this.told[at] = this.texts
+    told.push({
+      number: at,
+      name: names[denied ? 1 : 0],
+      sign,
+      denied,
+      parts: parts.map(({ first, last }) => [first, last]),
+    })
+  }
+
+  private hitsIn(tokens: readonly Token[], words: readonly SayingWord[]): Found {
+    const found: Found = { tokens, words, hits: [], present: [], denials: [] }
+    for (let i = 0; i < tokens.length; i++) {
+      const { denies, starts } = words[i]!
+      if (denies) {
+        found.denials.push(i)
+        putHit(found, this.sayings.length - 1, i, i)
+      }
+      for (const node of starts) follow(node, i, i, found)
+    }
     return found
   }
 
-  /** Puts down what ends at a token, and goes on from there. */
-  private follow(
-    node: Node,
-    first: number,
-    last: number,
-    found: { tokens: readonly Token[]; words: readonly string[]; hits: Hit[] },
-  ): void {
-    const { tokens, words, hits } = found
-    for (const saying of node.ends) hits.push({ saying, first, last })
-    const { sentence } = tokens[first]!
-    const goesOn = (at: number) => at < tokens.length && tokens[at]!.sentence === sentence
-    if (!goesOn(last + 1)) return
-    for (const next of after(node, words[last + 1]!)) this.follow(next, first, last + 1, found)
-    if (node.gap)
-      for (const at of [last + 2, last + 3])
-        if (goesOn(at)) for (const next of after(node.gap, words[at]!)) this.follow(next, first, at, found)
+  /** Remembered for the words that were met last. */
+  know(key: string): SayingWord {
+    const known = this.words.get(key)
+    if (known) return known
+    if (this.words.size >= mostRemembered) this.words.clear()
+    const folded = foldAccents(key)
+    const starts = stepsFrom(this.root, folded)
+    const word = { folded, denies: isDenial(key), starts }
+    this.words.set(key, word)
+    return word
   }
+}
+
+/** What is found in a text. */
+interface Found {
+  tokens: readonly Token[]
+  words: readonly SayingWord[]
+  /** By saying; none for one that does not occur. */
+  hits: Hit[][]
+  /** The sayings that occur. */
+  present: number[]
+  /** The words that deny. */
+  denials: number[]
+}
+
+function putHit({ hits, present }: Found, saying: number, first: number, last: number): void {
+  const before = hits[saying]
+  if (before) before.push({ first, last })
+  else {
+    hits[saying] = [{ first, last }]
+    present.push(saying)
+  }
+}
+
+/** Puts down what ends at a token, and goes on from there. */
+function follow(node: Node, first: number, last: number, found: Found): void {
+  for (const saying of node.ends) putHit(found, saying, first, last)
+  goOn(node, first, last + 1, found)
+  if (node.gap) {
+    goOn(node.gap, first, last + 2, found)
+    goOn(node.gap, first, last + 3, found)
+  }
+}
+
+/** @param at the next token of the phrase */
+function goOn({ next, stems }: Node, first: number, at: number, found: Found): void {
+  if (at >= found.tokens.length || found.tokens[at]!.sentence !== found.tokens[first]!.sentence) return
+  const { folded } = found.words[at]!
+  const exact = next.get(folded)
+  if (exact) follow(exact, first, at, found)
+  for (const [stem, node] of stems) if (folded.startsWith(stem)) follow(node, first, at, found)
 }
 
 function nextNode(node: Node, key: string): Node {
@@ -203,20 +274,21 @@ function stemNode(node: Node, stem: string): Node {
   return fresh
 }
 
-const none: readonly Node[] = []
-
-function after({ next, stems }: Node, word: string): readonly Node[] {
+function stepsFrom({ next, stems }: Node, word: string): Node[] {
   const exact = next.get(word)
-  if (!stems.length) return exact ? [exact] : none
   const begun = stems.flatMap(([stem, node]) => (word.startsWith(stem) ? [node] : []))
   return exact ? [exact, ...begun] : begun
 }
 
 /** A word denies what stands shortly behind it or around it. */
-function isDenied(parts: readonly Hit[], denials: readonly number[], tokens: readonly Token[]): boolean {
+function isDenied(parts: readonly Hit[], { denials, tokens }: Found): boolean {
   if (!denials.length) return false
-  const first = Math.min(...parts.map((part) => part.first))
-  const last = Math.max(...parts.map((part) => part.last))
+  let first = Infinity
+  let last = -1
+  for (const part of parts) {
+    first = Math.min(first, part.first)
+    last = Math.max(last, part.last)
+  }
   const { sentence } = tokens[first]!
   return denials.some(
     (at) =>
@@ -230,14 +302,14 @@ function isDenied(parts: readonly Hit[], denials: readonly number[], tokens: rea
 /** The second part of a pair that stands nearest to the first. */
 function nearest(
   hit: Hit,
-  { second, apart }: Pair,
-  hits: readonly Hit[],
+  others: readonly Hit[],
+  apart: boolean,
   tokens: readonly Token[],
 ): Hit | undefined {
   let best: Hit | undefined
   let least = Infinity
-  for (const other of hits) {
-    if (other.saying !== second || !apartFrom(hit, other)) continue
+  for (const other of others) {
+    if (!apartFrom(hit, other)) continue
     const width = Math.max(hit.last, other.last) - Math.min(hit.first, other.first) + 1
     if (!apart && (width > widest || tokens[hit.first]!.sentence !== tokens[other.first]!.sentence)) continue
     if (width < least) {

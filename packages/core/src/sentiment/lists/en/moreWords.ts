@@ -1,7 +1,5 @@
 /** Further words of opinion, mostly of stages, screens, tables and tools. Read like the first lists. */
 export const furtherEnglishWords: Record<string, string> = {
-  // Of these no mood is read, though a form of them is in a list.
-  '0': `fined patients lights dry plus wooden flat waterproof cleaning waste rise`,
   '2.7': `luminous dazzlingly virtuosic virtuoso enthralling spellbinding spellbound enthralled mesmerised mesmerized
     transcendent majestic radiantly crowd-pleaser crowd-pleasing page-turner showstopper show-stopping unmissable
     must-try must-visit blockbuster-fun hysterical uproarious side-splitting rib-tickling laugh-out-loud tearjerker-good
@@ -50,7 +48,7 @@ export const furtherEnglishWords: Record<string, string> = {
     hateful despising loathsome abhorrent vomit-inducing stench reeked reeks reek putrid-smell festering infested infestation
     condescendingly belligerent abusive screamed screaming-at yelled yelling shouted-at harassed harassment humiliated humiliating
     hung-up ghosted stood-up`,
-  '0': `no not never none nothing nobody nowhere neither nor without cannot can't won't don't doesn't didn't isn't aren't wasn't
+  '0': `fined patients lights dry plus wooden flat waterproof cleaning waste rise no not never none nothing nobody nowhere neither nor without cannot can't won't don't doesn't didn't isn't aren't wasn't
     weren't haven't hasn't hadn't wouldn't shouldn't couldn't hardly barely scarcely rarely seldom less nope
     means thriller thrillers horror-film finger crush crushed sharp-object`,
 }
