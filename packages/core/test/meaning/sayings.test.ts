@@ -15,8 +15,8 @@ const phrases = [
   'sent another, sent a _ one, made it good',
   'nothing since, it is now',
   "promised, said he'd",
-  'late, delay*',
-  'staff, café crew',
+  'late, delay*, gone stal*, no crew came',
+  'staff, crew, fiancé',
 ].join('\n')
 const sayings = new Sayings(names, phrases, 'en')
 const told = (text: string) => sayings.in(tokensOf(text, 'en').tokens)
@@ -35,7 +35,10 @@ describe('sayings', () => {
     ['Two delays.', ['^late']],
     ['A lately found hat', []],
     ["He said he'd come.", ['^promised']],
-    ['The cafe crew', ['^staff']],
+    ['My fiance', ['^staff']],
+    ['My fiancé', ['^staff']],
+    ['It had gone stale.', ['^late']],
+    ['It had gone stone.', []],
     // A phrase does not go over the end of a sentence.
     ['They sent. Another came.', []],
     ['They sent', []],
@@ -60,8 +63,23 @@ describe('sayings', () => {
     expect(namesIn('The staff were not late')).toContain('^staff ^late-')
   })
 
-  test('a word that denies is itself part of a pair', () => {
+  test('a word that denies is itself part of a pair, which no other one denies', () => {
     expect(namesIn('There was no staff')).toContain('^no ^staff')
+    expect(namesIn('Never any no staff')).toContain('^no ^staff')
+    expect(namesIn('Never any no staff')).not.toContain('^no ^staff-')
+  })
+
+  test('do not tell something together where one lies in the other', () => {
+    expect(namesIn('No crew came')).toEqual(expect.arrayContaining(['^late', '^staff-']))
+    expect(namesIn('No crew came').filter((name) => name.startsWith('^staff ^late'))).toEqual([])
+  })
+
+  test('of two that would make a pair the nearer one does', () => {
+    const pair = told('late in a big hall, the staff late').find(({ name }) => name === '^staff ^late')
+    expect(pair!.parts).toEqual([
+      [6, 6],
+      [7, 7],
+    ])
   })
 
   test('stand on their words', () => {

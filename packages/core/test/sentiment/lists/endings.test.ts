@@ -31,6 +31,15 @@ describe('forms of words that are not listed each', () => {
     for (const word of words) expect(readByLists(word, { language }).raw, word).toBe(0)
   })
 
+  test.each([
+    ['de', ['schicken', 'später', 'wartet', 'trocken']],
+    ['fr', ['annuler', 'supprimer', 'vol', 'sec']],
+    ['es', ['podrían', 'viejo', 'esperó', 'arreglar']],
+    ['en', ['patients', 'lights', 'fined', 'wooden']],
+  ])('%s: words that say nothing by themselves, though a form of them is in a list', (language, words) => {
+    for (const word of words) expect(readByLists(word, { language }).raw, word).toBe(0)
+  })
+
   test('the first ending that leads to a word counts, with its factor, and what is left is long enough', () => {
     const words = new Map([
       ['fein', { ...blankEntry, valence: 2 }],

@@ -90,6 +90,15 @@ describe('readByLists in other languages', () => {
   })
 })
 
+describe('set phrases that deny', () => {
+  test.each([
+    ['fr', "Le colis n'est toujours pas là.", 'negative'],
+    ['fr', "Ce n'est pas terrible.", 'negative'],
+  ])('%s, %s: what denies before them is a part of them', (language, text, sentiment) => {
+    expect(readByLists(text, { language }).sentiment).toBe(sentiment)
+  })
+})
+
 describe('laws of readByLists', () => {
   const words = fc.constantFrom(
     'good',
