@@ -63,7 +63,7 @@ describe('fresh texts', () => {
       figures.reduce((sum, each) => sum + of(each) * each.texts, 0) /
       figures.reduce((sum, { texts }) => sum + texts, 0)
     expect(mean(({ right }) => right)).toBeGreaterThan(0.83)
-    expect(mean(({ opposite }) => opposite)).toBeLessThan(0.13)
+    expect(mean(({ opposite }) => opposite)).toBeLessThan(0.14)
     expect(mean(({ wishRight }) => wishRight)).toBeGreaterThan(0.8)
   })
 })
