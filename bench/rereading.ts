@@ -49,7 +49,6 @@ export async function rereadingFigures(databaseUrl: string): Promise<Figure[]> {
     await db.rows(`UPDATE entries SET ${changed} WHERE direction = 'in'`)
     // A history that has lain a while is no heap of rows that were just replaced.
     await db.rows('VACUUM ANALYZE entries')
-
     worker = startWorker(databaseUrl)
     return pass()
   }

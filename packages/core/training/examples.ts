@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { conceptFinder, isOfConcepts, plainConcepts } from '../src/meaning/concepts.ts'
 import { featuresOf, wordContexts, wordPlaces, type Feature } from '../src/meaning/features.ts'
 import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model.ts'
-import { isOfSayings, Sayings, type SayingNames } from '../src/meaning/sayings.ts'
+import { isOfSayings, plainPhrases, Sayings, type SayingNames } from '../src/meaning/sayings.ts'
 import { tokensOf } from '../src/meaning/tokens.ts'
 import { wordFinder } from '../src/meaning/words.ts'
 import { readByLists } from '../src/sentiment/lists/readByLists.ts'
@@ -75,10 +75,10 @@ export const sayingNames = (): SayingNames => ({
   pairs: linesOf('pairs.txt').join('\n'),
 })
 
-/** The phrases of each saying, a line each. */
+/** The plain phrases of each saying, a line each. */
 export const phrasesOf = (language: string): string =>
   readSayings()
-    .map((line) => line[1 + columns.indexOf(language)]!.trim())
+    .map((line) => plainPhrases(line[1 + columns.indexOf(language)]!, language))
     .join('\n')
 
 type WordsOnly = Omit<Vectors, 'concepts'>
@@ -172,7 +172,7 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
   const vectors = new Map(languages.map((l) => [l, readVectors(l)]))
   const finders = new Map([...vectors].map(([l, { at }]) => [l, wordFinder(at, l)]))
   const names = conceptNames()
-  const sayings = new Map(languages.map((l) => [l, new Sayings(sayingNames(), phrasesOf(l), l)]))
+  const sayings = new Map(languages.map((l) => [l, new Sayings(sayingNames(), phrasesOf(l))]))
   const conceptFinders = new Map(
     [...vectors].map(([l, { concepts }]) => [l, conceptFinder(finders.get(l)!, concepts)]),
   )

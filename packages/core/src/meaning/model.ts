@@ -51,7 +51,7 @@ export interface ModelFile extends WeightsFile {
   leanScales: number[]
   /** Int16 by word: which of the shared concepts it is; -1 for none. */
   conceptOfWord: string
-  /** The phrases of each saying: a line a saying, divided by commas. */
+  /** The plain phrases of each saying: a line a saying, divided by commas. */
   phrases: string
   /** Log-odds are divided by these, so that a confidence is the share that is right. */
   temperatures: Record<Head, number>
@@ -194,7 +194,7 @@ export function openModel(file: ModelFile, shared: SharedFile, language: string)
   const find = wordFinder(words, language)
   const conceptOf = conceptFinder(find, new Int16Array(bytesOf(file.conceptOfWord)))
   const { numbers, pairs, start } = wordsAndPairs(own, before + own.size)
-  const sayings = new Sayings(shared, file.phrases, language)
+  const sayings = new Sayings(shared, file.phrases)
   return {
     features: common.features,
     counted: new Uint32Array(before + own.size),

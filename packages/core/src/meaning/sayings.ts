@@ -50,7 +50,7 @@ interface Pair extends Named {
 }
 
 interface Node {
-  next: Map<string, Node>
+  next: Map<string, Node> | null
   /** Words that begin with these letters. */
   stems: [stem: string, node: Node][]
   /** One or two words of any kind. */
@@ -59,7 +59,8 @@ interface Node {
   ends: number[]
 }
 
-const newNode = (): Node => ({ next: new Map(), stems: [], gap: null, ends: [] })
+const noStems: Node['stems'] = []
+const newNode = (): Node => ({ next: null, stems: noStems, gap: null, ends: [] })
 
 interface Hit {
   first: number
@@ -83,6 +84,26 @@ export const isOfSayings = (feature: string): boolean => feature.startsWith(mark
 const apartFrom = (a: Hit, b: Hit) => a.last < b.first || b.last < a.first
 
 /**
+ * Phrases as they are looked for: words as tokens are cut, without accents, by single spaces.
+ *
+ * @param phrases divided by commas; `*` ends a stem, `_` is one or two words
+ */
+export function plainPhrases(phrases: string, language: string): string {
+  const plain = phrases.split(',').map((phrase) =>
+    phrase
+      .trim()
+      .split(/\s+/)
+      .flatMap((word) => {
+        if (word === '_') return word
+        const keys = tokensOf(word, language).tokens.map(({ key }) => foldAccents(key))
+        return word.endsWith('*') ? [...keys.slice(0, -1), `${keys.at(-1)}*`] : keys
+      })
+      .join(' '),
+  )
+  return [...new Set(plain.filter(Boolean))].join(',')
+}
+
+/**
  * Finds phrases that tell the same in all languages ("sent another", "renvoyé un autre"), and pairs of them that tell something
  * only together ("promised", then "since then"). Accents and capitals do not matter.
  */
@@ -97,8 +118,8 @@ export class Sayings {
   private readonly told: Uint32Array
   private texts = 0
 
-  /** @param phrases a line a saying, in the order of the names: phrases divided by commas; `*` ends a stem, `_` is one or two words */
-  constructor({ sayings, pairs }: SayingNames, phrases: string, language: string) {
+  /** @param phrases a line a saying, in the order of the names: plain phrases divided by commas */
+  constructor({ sayings, pairs }: SayingNames, phrases: string) {
     const all = [...sayings.split(' '), `0${denial}`]
     const numbers = new Map(all.map((each, i) => [each.slice(1), i]))
     let count = 0
@@ -121,23 +142,15 @@ export class Sayings {
     }
     this.told = new Uint32Array(count * 2)
     phrases.split('\n').forEach((line, saying) => {
-      for (const phrase of line.split(',')) this.put(phrase.trim(), saying, language)
+      if (line) for (const phrase of line.split(',')) this.put(phrase, saying)
     })
   }
 
-  private put(phrase: string, saying: number, language: string): void {
-    if (!phrase) return
+  private put(phrase: string, saying: number): void {
     let node = this.root
-    for (const word of phrase.split(/\s+/)) {
-      if (word === '_') {
-        node = node.gap ??= newNode()
-        continue
-      }
-      const keys = tokensOf(word, language).tokens.map(({ key }) => foldAccents(key))
-      keys.forEach((key, i) => {
-        node = i === keys.length - 1 && word.endsWith('*') ? stemNode(node, key) : nextNode(node, key)
-      })
-    }
+    for (const word of phrase.split(' '))
+      if (word === '_') node = node.gap ??= newNode()
+      else node = word.endsWith('*') ? stemNode(node, word.slice(0, -1)) : nextNode(node, word)
     if (node !== this.root && !node.ends.includes(saying)) node.ends.push(saying)
   }
 
@@ -253,15 +266,16 @@ function follow(node: Node, first: number, last: number, found: Found): void {
 function goOn({ next, stems }: Node, first: number, at: number, found: Found): void {
   if (at >= found.tokens.length || found.tokens[at]!.sentence !== found.tokens[first]!.sentence) return
   const { folded } = found.words[at]!
-  const exact = next.get(folded)
+  const exact = next?.get(folded)
   if (exact) follow(exact, first, at, found)
   for (const [stem, node] of stems) if (folded.startsWith(stem)) follow(node, first, at, found)
 }
 
 function nextNode(node: Node, key: string): Node {
-  const known = node.next.get(key)
+  const known = node.next?.get(key)
   if (known) return known
   const fresh = newNode()
+  node.next ??= new Map()
   node.next.set(key, fresh)
   return fresh
 }
@@ -270,12 +284,13 @@ function stemNode(node: Node, stem: string): Node {
   const known = node.stems.find(([each]) => each === stem)
   if (known) return known[1]
   const fresh = newNode()
+  if (node.stems === noStems) node.stems = []
   node.stems.push([stem, fresh])
   return fresh
 }
 
 function stepsFrom({ next, stems }: Node, word: string): Node[] {
-  const exact = next.get(word)
+  const exact = next?.get(word)
   const begun = stems.flatMap(([stem, node]) => (word.startsWith(stem) ? [node] : []))
   return exact ? [exact, ...begun] : begun
 }

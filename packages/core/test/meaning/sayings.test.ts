@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { featuresOf } from '../../src/meaning/features.ts'
-import { isOfSayings, Sayings } from '../../src/meaning/sayings.ts'
+import { isOfSayings, plainPhrases, Sayings } from '../../src/meaning/sayings.ts'
 import { tokensOf } from '../../src/meaning/tokens.ts'
 import { readByLists } from '../../src/sentiment/lists/readByLists.ts'
 import { phrasesOf, sayingNames } from '../../training/examples.ts'
@@ -18,7 +18,12 @@ const phrases = [
   'late, delay*, gone stal*, no crew came',
   'staff, crew, fiancé',
 ].join('\n')
-const sayings = new Sayings(names, phrases, 'en')
+const plain = (lines: string) =>
+  lines
+    .split('\n')
+    .map((line) => plainPhrases(line, 'en'))
+    .join('\n')
+const sayings = new Sayings(names, plain(phrases))
 const told = (text: string) => sayings.in(tokensOf(text, 'en').tokens)
 const namesIn = (text: string) => told(text).map(({ name }) => name)
 
@@ -108,7 +113,7 @@ describe('sayings', () => {
   })
 
   test('of nothing are found in nothing, whatever the text', () => {
-    const blank = new Sayings({ sayings: '+a', pairs: '' }, ' , ,', 'en')
+    const blank = new Sayings({ sayings: '+a', pairs: '' }, plain(' , ,'))
     fc.assert(
       fc.property(fc.string(), (text) => {
         expect(blank.in(tokensOf(text, 'en').tokens)).toEqual([])
@@ -122,6 +127,14 @@ describe('sayings', () => {
     const long = tokensOf('the staff said he promised late nothing since no '.repeat(200), 'en').tokens
     expect(sayings.in(long).length).toBeLessThan(20)
   })
+})
+
+test.each([
+  ["Été d'hiver, renvoy* un", 'fr', "ete d' hiver,renvoy* un"],
+  ['sent a _ one,  sent   a _ one , ,', 'en', 'sent a _ one'],
+  ['', 'en', ''],
+])('phrases as they are looked for: %s', (phrases, language, plain) => {
+  expect(plainPhrases(phrases, language)).toBe(plain)
 })
 
 describe('our sayings', () => {

@@ -3,7 +3,7 @@ import { modelFiles, sharedWeights } from '../../src/meaning/models/index.ts'
 import { outputs, sentiments } from '../../src/meaning/model.ts'
 import { readMeaning } from '@murrabel/core/meaning'
 import { copiesOf } from '../../training/copies.ts'
-import { buildExamples, weightsBy } from '../../training/examples.ts'
+import { buildExamples, phrasesOf, sayingNames, weightsBy } from '../../training/examples.ts'
 import { fit, logitsOf, pullsOf, type Example } from '../../training/fit.ts'
 import { figuresOf, heldBack, temperatureOf } from '../../training/measure.ts'
 import { freshFigures } from '../../training/measureFresh.ts'
@@ -31,6 +31,10 @@ describe('the texts', () => {
     for (const language of languages)
       expect(names(language) === modelFiles[language]!.features, language).toBe(true)
     expect(names(null) === sharedWeights.features).toBe(true)
+    for (const language of languages)
+      expect(modelFiles[language]!.phrases === phrasesOf(language), language).toBe(true)
+    const { sayings, pairs } = sharedWeights
+    expect({ sayings, pairs }).toEqual(sayingNames())
   })
 
   test('there are as many as were asked for', () => {
