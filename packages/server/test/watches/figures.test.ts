@@ -65,7 +65,7 @@ function talk(): void {
       posts.push({
         at: now - h * hour + 2000,
         id: `r${n}`,
-        text: `Took the Bluefathom boat ${things(n / 48)}, fast and fine`,
+        text: `Took the Bluefathom boat ${things(n / 48)}, friendly, fast and clean`,
       })
     if (n % 96 === 0)
       posts.push({ at: now - h * hour + 3000, id: `s${n % 7}`, text: `On the Storm Petrel, day ${n}` })
@@ -592,7 +592,7 @@ describe('teaching', () => {
     expect(rolled!.same).toBe(true)
   })
   test('ten corrections teach what the word lists do not know', async () => {
-    // "fast and fine" is praise to the lists; here the team reads every word about the rival as of no mood.
+    // "friendly, fast and clean" is praise to the lists; here the team reads every word about the rival as of no mood.
     const rows = (await get<EntryPage>(`/api/entries?unit=entries&group=${rivalGroup.id}&limit=40&time=all`))
       .rows
     const ids = rows.slice(0, 22).map((r) => r.id)
