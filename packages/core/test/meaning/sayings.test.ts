@@ -123,7 +123,7 @@ describe('sayings', () => {
     )
   })
 
-  test('take time that grows with the length of the text', () => {
+  test('are told once, however often a text says them', () => {
     const long = tokensOf('the staff said he promised late nothing since no '.repeat(200), 'en').tokens
     expect(sayings.in(long).length).toBeLessThan(20)
   })
