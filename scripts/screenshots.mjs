@@ -4,15 +4,16 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureChromium, ensurePackages, ensureWeb, root } from './lib/setup.mjs'
 
+const address = process.env.MURRABEL_ADDRESS
 ensurePackages()
 ensureChromium()
-ensureWeb()
+// A world that runs already shows what it was started with; a new build would take the files from under it.
+if (!address) ensureWeb()
 const { chromium } = await import('@playwright/test')
 const { startWorld } = await import('./lib/world.mjs')
 const folder = process.env.SHOTS ?? join(root, 'docs/screenshots')
 mkdirSync(folder, { recursive: true })
 
-const address = process.env.MURRABEL_ADDRESS
 const world = address
   ? { address, stop: async () => {} }
   : await startWorld(join(root, 'data/screenshots'), { say: console.log })

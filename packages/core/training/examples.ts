@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { conceptFinder, isOfConcepts, plainConcepts } from '../src/meaning/concepts.ts'
-import { featuresOf, wordContexts, wordPlaces, type Feature } from '../src/meaning/features.ts'
+import { featuresOf, sentenceStart, wordContexts, wordPlaces, type Feature } from '../src/meaning/features.ts'
 import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model.ts'
 import { isOfSayings, plainPhrases, Sayings, type SayingNames } from '../src/meaning/sayings.ts'
 import { tokensOf } from '../src/meaning/tokens.ts'
 import { wordFinder } from '../src/meaning/words.ts'
+import { isStopWord } from '../src/phrases/stopWords.ts'
 import { readByLists } from '../src/sentiment/lists/readByLists.ts'
+import { foldAccents } from '../src/text/index.ts'
 import type { Example, Sizes } from './fit.ts'
 import type { Lesson } from './readTexts.ts'
 
@@ -152,6 +154,16 @@ const ownKey = (language: string, name: string) => `${language}\n${name}`
 const keyOf = (language: string, { name, first }: Feature) =>
   first === undefined || isOfConcepts(name) || isOfSayings(name) ? name : ownKey(language, name)
 
+const isLittleWord = (word: string) =>
+  word === sentenceStart || word.length < 3 || !/\p{L}/u.test(word) || isStopWord(foldAccents(word))
+
+/** Whether a feature is a word that says nothing by itself, a pair of two such, or what one means. */
+function isLittle(key: string): boolean {
+  const own = key.split('\n')[1]
+  if (own !== undefined) return own.split(' ').every(isLittleWord)
+  return isOfConcepts(key) && !key.includes(' ') && isLittleWord(key.replace(/^~|-$/g, ''))
+}
+
 export interface Examples extends Required<Sizes> {
   examples: Example[]
   /** Numbers of features by key. */
@@ -238,6 +250,7 @@ export function buildExamples(lessons: readonly Lesson[]): Examples {
     numbers,
     dense,
     features: dense + kept.length,
+    little: new Set(kept.flatMap((key, i) => (isLittle(key) ? [dense + i] : []))),
     concepts: read.map(({ concepts }) => concepts),
     fresh: weightsByLists(read, (language) => listsRightOnFresh[language]!),
   }

@@ -58,7 +58,7 @@ export function unpackExamples({ starts, ids, values, targets, weights }: Packed
  */
 export async function fitInThreads(
   examples: readonly Example[],
-  { features, dense }: Sizes,
+  { features, dense, little }: Sizes,
   sets: readonly (readonly number[])[],
 ): Promise<Float64Array[]> {
   const packed = packExamples(examples)
@@ -66,7 +66,7 @@ export async function fitInThreads(
   let next = 0
   const work = async (): Promise<void> => {
     const thread = new Worker(new URL('fitThread.mjs', import.meta.url), {
-      workerData: { packed, sizes: { features, dense } },
+      workerData: { packed, sizes: { features, dense, little } },
       execArgv: [],
     })
     try {

@@ -17,6 +17,8 @@ const denial = 'no'
 const widest = 11
 /** Denied by a word that stands so many words before it. */
 const reach = 2
+/** A pair with a word that denies: from one to the other at most so many words. */
+const denialReach = 5
 
 /** -1 unhappy, 1 glad, 0 neither by itself. */
 type Sign = -1 | 0 | 1
@@ -182,7 +184,7 @@ export class Sayings {
         const others = hits[pair.second]
         if (others)
           for (const hit of hits[saying]!) {
-            const other = nearest(hit, others, pair.apart, tokens)
+            const other = nearest(hit, others, pair, tokens)
             if (!other) continue
             const parts = [hit, other]
             this.tell(told, pair, parts, !pair.apart && !pair.denies && isDenied(parts, found))
@@ -295,7 +297,7 @@ function stepsFrom({ next, stems }: Node, word: string): Node[] {
   return exact ? [exact, ...begun] : begun
 }
 
-/** A word denies what stands shortly behind it or around it. */
+/** A word denies what stands shortly behind it in its clause, and what stands around it. */
 function isDenied(parts: readonly Hit[], { denials, tokens }: Found): boolean {
   if (!denials.length) return false
   let first = Infinity
@@ -304,12 +306,12 @@ function isDenied(parts: readonly Hit[], { denials, tokens }: Found): boolean {
     first = Math.min(first, part.first)
     last = Math.max(last, part.last)
   }
-  const { sentence } = tokens[first]!
+  const { clause } = tokens[first]!
   return denials.some(
     (at) =>
       at >= first - reach &&
       at <= last &&
-      tokens[at]!.sentence === sentence &&
+      (at > first || tokens[at]!.clause === clause) &&
       parts.every((part) => at < part.first || at > part.last),
   )
 }
@@ -318,19 +320,29 @@ function isDenied(parts: readonly Hit[], { denials, tokens }: Found): boolean {
 function nearest(
   hit: Hit,
   others: readonly Hit[],
-  apart: boolean,
+  { apart, denies }: Pair,
   tokens: readonly Token[],
 ): Hit | undefined {
   let best: Hit | undefined
-  let least = Infinity
+  let least = apart ? Infinity : widest + 1
   for (const other of others) {
     if (!apartFrom(hit, other)) continue
-    const width = Math.max(hit.last, other.last) - Math.min(hit.first, other.first) + 1
-    if (!apart && (width > widest || tokens[hit.first]!.sentence !== tokens[other.first]!.sentence)) continue
-    if (width < least) {
-      least = width
-      best = other
-    }
+    const [before, after] = hit.last < other.first ? [hit, other] : [other, hit]
+    const width = after.last - before.first + 1
+    if (width >= least) continue
+    if (
+      !apart &&
+      !(denies
+        ? isNear(before, after, tokens)
+        : tokens[before.last]!.sentence === tokens[after.first]!.sentence)
+    )
+      continue
+    least = width
+    best = other
   }
   return best
 }
+
+/** A word that denies says something of what stands by it in its clause. */
+const isNear = (before: Hit, after: Hit, tokens: readonly Token[]) =>
+  after.first - before.last <= denialReach && tokens[before.last]!.clause === tokens[after.first]!.clause

@@ -7,6 +7,8 @@ export interface Token {
   end: number
   /** Position of its sentence. */
   sentence: number
+  /** Position of its clause, in the whole text: commas and words that join end one. */
+  clause: number
   /** It follows a word that denies. */
   denied: boolean
 }
@@ -59,6 +61,7 @@ class TokenReader implements Tokens {
   readonly tokens: Token[] = []
   readonly questions = [false]
   private sentence = 0
+  private clause = 0
   private scope = 0
   /** The sentence has a word. */
   private isOpen = false
@@ -67,23 +70,25 @@ class TokenReader implements Tokens {
 
   word(key: string, start: number, end: number): void {
     this.isOpen = true
-    if (joiners.has(key)) this.scope = 0
-    this.tokens.push({ key, start, end, sentence: this.sentence, denied: this.scope > 0 })
+    if (joiners.has(key)) this.pause()
+    const { sentence, clause } = this
+    this.tokens.push({ key, start, end, sentence, clause, denied: this.scope > 0 })
     if (denies(key, this.language)) {
       this.scope = reach
       if (this.language === 'de') this.denyBehind()
     } else this.scope--
   }
-  /** A comma or its like. */
+  /** A comma, its like, or a word that joins. */
   pause(): void {
     this.scope = 0
+    this.clause++
   }
   end(marks: string, start: number): void {
-    const { sentence } = this
+    const { sentence, clause } = this
     if (marks.includes('?')) this.questions[sentence] = true
     if (marks[0] === '!' || marks[0] === '?')
-      this.tokens.push({ key: marks[0], start, end: start + marks.length, sentence, denied: false })
-    this.scope = 0
+      this.tokens.push({ key: marks[0], start, end: start + marks.length, sentence, clause, denied: false })
+    this.pause()
     if (this.isOpen) this.questions[++this.sentence] = false
     this.isOpen = false
   }

@@ -33,11 +33,11 @@ test('examples come out of shared memory as they went in', () => {
 test('a thread finds the models that are found without one, each of its own set and in their order', async () => {
   const examples = fc.sample(anExample, { numRuns: 40, seed: 7 })
   const sets = [[...examples.keys()], [0, 2, 4, 6, 8], [1, 3, 5], [39]]
-  const fitted = await fitInThreads(examples, { features, dense: 1 }, sets)
+  const fitted = await fitInThreads(examples, { features, dense: 1, little: new Set([2]) }, sets)
   const alone = sets.map((set) =>
     fit(
       set.map((i) => examples[i]!),
-      { features, dense: 1 },
+      { features, dense: 1, little: new Set([2]) },
     ),
   )
   expect(fitted).toEqual(alone)

@@ -25,6 +25,20 @@ describe('what a text means', () => {
     expect([read.sentiment.label, read.wish.label]).toEqual([sentiment, wish])
   })
 
+  // What readers of this kind are known to get wrong.
+  test.each([
+    ["Torquil carried my mother's chair up the ramp and would not hear of thanks", 'positive'],
+    ['not one crew member wore a name badge, so I cannot even complain properly', 'negative'],
+    ['Promised a callback on Monday. It is now the following Thursday.', 'negative'],
+    ['What happens to my ticket if the concert is cancelled?', 'neutral'],
+    ['Refund for the cancelled 9:30 landed in two days, well handled', 'positive'],
+    ['not one of them asked to go home', 'positive'],
+    ['forty minutes to get off the boat', 'negative'],
+    ['I do not know what we did to Maren, but she made us feel unwelcome.', 'negative'],
+  ])('%s', (text, sentiment) => {
+    expect(readMeaning(text, { kind: 'review' }).sentiment.label).toBe(sentiment)
+  })
+
   test('a question wants an answer, a kind word none', () => {
     expect(readMeaning('When does the museum close on Mondays?').wantsAnswer).toBeGreaterThan(0.75)
     expect(readMeaning('Lovely evening, great food, thank you!').wantsAnswer).toBeLessThan(0.3)

@@ -52,10 +52,12 @@ describe('sayings', () => {
     expect(namesIn(text)).toEqual(found)
   })
 
-  test('are denied by a word shortly before them, and only in their sentence', () => {
+  test('are denied by a word shortly before them, and only in their clause', () => {
     expect(namesIn('It was not late')).toEqual(['^late-'])
     expect(namesIn('It was never so very late')).toEqual(['^late'])
     expect(namesIn('No. Late')).toEqual(['^late'])
+    expect(namesIn('No, late')).toEqual(['^late'])
+    expect(namesIn('Not but late')).toEqual(['^late'])
   })
 
   test('tell something together in a sentence, or anywhere where the pair says so', () => {
@@ -72,6 +74,16 @@ describe('sayings', () => {
     expect(namesIn('There was no staff')).toContain('^no ^staff')
     expect(namesIn('Never any no staff')).toContain('^no ^staff')
     expect(namesIn('Never any no staff')).not.toContain('^no ^staff-')
+  })
+
+  test.each([
+    ['Staff were not there', true],
+    ['Not in all of that long day were staff there', false],
+    ['We waited, not one of them said why, staff', false],
+    ['Nobody said why and staff left', false],
+    ['Nobody said why. Staff left', false],
+  ])('a word that denies says something of what stands by it in its clause: %s', (text, paired) => {
+    expect(namesIn(text).includes('^no ^staff')).toBe(paired)
   })
 
   test('do not tell something together where one lies in the other', () => {

@@ -121,6 +121,9 @@ describe('training', () => {
     const dense = pullsOf(examples, { features: 4, dense: 2 })
     expect(new Set(dense.subarray(0, 2 * outputs)).size).toBe(1)
     expect(dense.subarray(2 * outputs)).toEqual(pulls.subarray(2 * outputs))
+    const little = pullsOf(examples, { features: 4, little: new Set([1]) })
+    const harder = [...little].map((pull, i) => pull / pulls[i]!)
+    expect(harder).toEqual(harder.map((_, i) => (i >= outputs && i < outputs + 3 ? 4 : 1)))
   })
 
   test('held back by trade: where nothing tells, it is right by chance alone and says so', () => {

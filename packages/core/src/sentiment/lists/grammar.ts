@@ -25,6 +25,8 @@ export interface LanguageWords {
   elision: boolean
   /** The negator may stand at the end of its clause ("gefällt mir nicht"). */
   negatorMayFollow?: boolean
+  /** Every noun is written with a capital, so that a capital is no sign of a name. */
+  nounsCapitalised?: boolean
   tooWords?: string
   /** Forms of the words that are not listed each; the first that leads to a listed word counts. */
   endings?: readonly Ending[]
@@ -54,6 +56,7 @@ export interface Grammar {
   idioms: IdiomNode
   elision: boolean
   negatorMayFollow: boolean
+  nounsCapitalised: boolean
   english: boolean
   endings: readonly Ending[]
 }
@@ -102,6 +105,7 @@ export function compileGrammar(lists: LanguageWords, base: ReadonlyMap<string, n
     idioms,
     elision: lists.elision,
     negatorMayFollow: lists.negatorMayFollow ?? false,
+    nounsCapitalised: lists.nounsCapitalised ?? false,
     english: base.size > 0,
     endings: lists.endings ?? [],
   }

@@ -16,6 +16,7 @@ import {
   sufficiency,
   valenceInContext,
 } from './modifiers.ts'
+import { passOverNames } from './names.ts'
 import { weighSentences } from './weigh.ts'
 import type { Sentiment, SentimentSpan } from '../types.ts'
 
@@ -81,6 +82,7 @@ export function readByLists(text: string, { language = 'en', ownWords = [] }: Li
   const items = readItems(text, grammar)
   if (!items.some((item) => item.kind === 'word' || item.kind === 'emoji')) return unread
   if (grammar) {
+    if (!grammar.nounsCapitalised) passOverNames(items, text)
     markIdioms(items, grammar)
     markOwnWords(items, ownWords)
     for (let i = 0; i < items.length; i++) items[i]!.valence = valueOf(items, i, grammar)

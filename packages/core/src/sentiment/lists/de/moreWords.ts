@@ -1,7 +1,7 @@
 /** Further German words of opinion, by valence from -4 to 4; those of `words.ts` go over them. */
 export const furtherGermanWords: Record<string, string> = {
   // Of these no mood is read, though a form of them is in a list.
-  '0': `schicken schicke schickt später spätere späteren wartet wartete`,
+  '0': `gedrückt gedrückte keinem keiner witze schicken schicke schickt später spätere späteren wartet wartete`,
   '3.20': `tadellos tadellose tadelloser makellos makellose makelloses einwandfrei einwandfreie vorbildlich vorbildliche
     grandios grandiose grandioser phänomenal phänomenale sensationell sensationelle fabelhaft fabelhafte
     fabelhafter traumhaft traumhafte traumhafter traumhaftes zauberhaft zauberhafte bezaubernd bezaubernde

@@ -166,5 +166,6 @@ export const german: LanguageWords = {
   },
   elision: false,
   negatorMayFollow: true,
+  nounsCapitalised: true,
   endings: germanEndings,
 }

@@ -1,11 +1,11 @@
 /** Further words of opinion, mostly of stages, screens, tables and tools. Read like the first lists. */
 export const furtherEnglishWords: Record<string, string> = {
-  '2.7': `luminous dazzlingly virtuosic virtuoso enthralling spellbinding spellbound enthralled mesmerised mesmerized
+  '2.7': `gleaming wondrous idyllic luminous dazzlingly virtuosic virtuoso enthralling spellbinding spellbound enthralled mesmerised mesmerized
     transcendent majestic radiantly crowd-pleaser crowd-pleasing page-turner showstopper show-stopping unmissable
     must-try must-visit blockbuster-fun hysterical uproarious side-splitting rib-tickling laugh-out-loud tearjerker-good
     melt-in-the-mouth lip-smacking finger-licking divinely heavenly-good paradise awestruck overjoyed ecstatically
     goosebumps jaw-dropping showstoppers pinnacle triumph triumphant triumphs tour-de-force standout stand-out`,
-  '2.1': `witty wry droll taut tightly-plotted brisk breezy zippy snappy punchy vivacious exuberant spirited feisty endearing
+  '2.1': `approachable personable chirpy bubbly straightforward skilful skillful meticulous meticulously conscientious chuffed smitten moreish expertly skilfully courteously faultlessly witty wry droll taut tightly-plotted brisk breezy zippy snappy punchy vivacious exuberant spirited feisty endearing
     lovable loveable likable relatable sincere earnestly candid honest-portrayal insightful thought-provoking intelligent
     smartly deft deftly nimble assured confident polished crafted well-crafted stylishly inventive inventively ingenious
     quirky whimsical bittersweet tender-hearted heartwarming uplifted rousing stirring soulful sumptuous lavish
@@ -22,7 +22,7 @@ export const furtherEnglishWords: Record<string, string> = {
     intrigued hooked-in substance-filled comparable legit genuine solidly firmly neatly-done tidy-finish
     thick-cut lean hearty-portion filling-meal complimentary refill refills attentive-ish discounted reasonable-size
     noticeable-improvement promptly-fixed replaced thumbs-up`,
-  '-1.5': `rushed hurried pressured losing flooded leaked leaking logged-out plodding ponderous turgid leaden sluggishly meandering meander rambling aimless aimlessly overwrought mawkish cloying
+  '-1.5': `poky airless draughty drafty tatty threadbare rickety slapdash stodgy grubby lacklustre monotonous glacial interminable overcrowded overbooked overdue mislaid clogged slippery baffling erratic glared scowled tutted huffed sulked steep rushed hurried pressured losing flooded leaked leaking logged-out plodding ponderous turgid leaden sluggishly meandering meander rambling aimless aimlessly overwrought mawkish cloying
     saccharine maudlin syrupy schmaltzy self-indulgent self-important heavy-handed ham-fisted hammy cartoonish one-note
     two-dimensional one-dimensional paint-by-numbers by-the-numbers cookie-cutter derivative recycled rehash rehashed retread
     stale-jokes clunker snooze snoozefest yawn yawner sleep-inducing sedate toothless bloodless soulless charmless humorless
@@ -40,7 +40,7 @@ export const furtherEnglishWords: Record<string, string> = {
     fiddly finicky temperamental unreliable-signal outdated-look bulky-case uncomfortable-fit painful-fit irritates chafes
     unpaired disconnects disconnecting disconnected refund-request returned complain mislabeled mislabelled misrepresented
     counterfeit knock-off knockoff bootleg imitation sham gimmick gimmicky clunkily`,
-  '-2.4': `abysmally dismal dismally atrociously ghastly-service wretchedly execrable lamentable lamentably risible unendurable
+  '-2.4': `unwelcome shortchanged fobbed bodged botch butchered mangled ruinous soiled exorbitant spineless shameless sneering sneered smug shouty swore crooks cowboys bandits smashed seething gutted tearful traumatised traumatized abysmally dismal dismally atrociously ghastly-service wretchedly execrable lamentable lamentably risible unendurable
     intolerable unspeakably repugnant nauseated retch retched puke puked barf gag gagged inexcusably unforgivably
     swindle swindled conned hoax ripped-off extortionate extortion daylight-robbery price-gouging gouged
     unwatchably unlistenable unplayable unwearable unsalvageable irredeemable worthlessly train-wreck dumpster-fire
@@ -48,7 +48,7 @@ export const furtherEnglishWords: Record<string, string> = {
     hateful despising loathsome abhorrent vomit-inducing stench reeked reeks reek putrid-smell festering infested infestation
     condescendingly belligerent abusive screamed screaming-at yelled yelling shouted-at harassed harassment humiliated humiliating
     hung-up ghosted stood-up`,
-  '0': `fined patients lights dry plus wooden flat waterproof cleaning waste rise no not never none nothing nobody nowhere neither nor without cannot can't won't don't doesn't didn't isn't aren't wasn't
+  '0': `fined patients lights fit quality waited dropped cleaner cleaners crisps goods fasting joint dry plus wooden flat waterproof cleaning waste rise no not never none nothing nobody nowhere neither nor without cannot can't won't don't doesn't didn't isn't aren't wasn't
     weren't haven't hasn't hadn't wouldn't shouldn't couldn't hardly barely scarcely rarely seldom less nope
     means thriller thrillers horror-film finger crush crushed sharp-object`,
 }

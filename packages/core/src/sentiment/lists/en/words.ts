@@ -22,7 +22,7 @@ export const englishWords: Record<string, string> = {
     polite welcoming warm professional knowledgeable efficient reliable dependable comfortable comfy cozy cosy
     convenient durable sturdy solid well-made crisp fresh fresher freshest tender juicy moist crispy crunchy
     creamy generous affordable reasonable reasonably bargain economical fair prompt promptly quickly speedy
-    recommend recommended recommending recommends recommendation clean cleaner tidy spacious relaxing relaxed
+    recommend recommended recommending recommends recommendation clean tidy spacious relaxing relaxed
     calm peaceful quiet scenic picturesque fun funny entertaining witty clever smart charismatic sweet cute
     adorable stylish elegant sleek classy gifted talented skilled accurate responsive intuitive effortless
     effortlessly seamless seamlessly smooth smoothly easily handy useful versatile vibrant lively refreshing
@@ -41,10 +41,10 @@ export const englishWords: Record<string, string> = {
     well-run well-kept well-maintained well-behaved well-worth well-done well-designed well-built eye-catching
     magical magic romantic tasteful stunningly nostalgic timeless classic bold proud proudly pride
     seasoned-well aromatic zesty hearty wholesome filling piping-hot homemade delectable`,
-  '1.4': `fine decent ok-good okay-good adequate acceptable satisfactory fits fit works worked functional
+  '1.4': `fine decent ok-good okay-good adequate acceptable satisfactory fits works worked functional
     functioning worth affordable inexpensive cheaply-priced improved clear clearly helped helps help
     handles glad fast faster fastest quick quicker quickest simple simply-works easy easier easiest ease
-    better likes liked liking likable likeable loud-enough safe safely secure securely compact light
+    better likes liked liking likable likeable loud-enough safe safely secure securely compact 
     popular unique varied variety diverse authentic-ish tempting likeable cool neat sweetness crispness value
     deal deals steal bargain-price works-well clean-cut sturdy-enough ample plenty enough-room roomy
     stable steady consistent consistently consistency competent capable compatible intact instantly
@@ -59,7 +59,7 @@ export const englishWords: Record<string, string> = {
   '-1.4': `average-at-best mediocre meh bland so-so lacking lacked lacks lack limited dated outdated old-fashioned
     worn scuffed creaky noisy loud crowded cramped cluttered tight pricey expensive costly overlong lengthy
     slow slower slowest slowly sluggish laggy lag lags lagging late later-than-promised delayed delays delay queue-jumping
-    wait waiting waited queues long-wait greasy oily salty soggy chewy cold lukewarm stale tough
+    wait waiting queues long-wait greasy oily salty soggy chewy cold lukewarm stale tough
     fatty rubbery runny watery undercooked overcooked burnt burned raw mushy sloppy messy sticky dusty
     confusing confused confuse unclear complicated awkward clumsy clunky cumbersome bulky heavy flimsy fragile
     plasticky brittle loose wobbly squeaky scratchy scratched scratch scratches blurry grainy fuzzy dim dull
@@ -70,7 +70,7 @@ export const englishWords: Record<string, string> = {
     problem problems issue issues trouble troubles troubled complaint complaints complain complained complaining
     glitch glitches glitchy bug bugs buggy crash crashes crashed freezes froze error errors fault faults faulty
     defect defects flaw flaws flawed weak weaker weakest weakness poorly-lit leak leaks leaked leaking leaky
-    drain drains drained drops dropped cuts-out static distorted distortion interference muffled tinny
+    drain drains drained drops cuts-out static distorted distortion interference muffled tinny
     unavailable cancelled canceled cancellation cancellations cancels cancelling stranded stuck
     hassle hassles bother bothered bothers bothersome fuss nuisance inconvenience inconvenienced inconveniences
     con cons downside downsides drawback drawbacks negative negatives disadvantage complains grumpy moody
@@ -169,11 +169,11 @@ export const englishWhenNegated: Record<string, string> = {
   '-1.8': `work works worked working fit fits fitted last lasts lasted hold holds held charge charges charging charged
     connect connects connected turn turns respond responded responds reply replied answer answered answers arrive arrived
     arrives came show showed help helped care cares cared refund refunded fix fixed stay stays stayed
-    deliver delivered understand hear heard see function functioning sync load loads loading start starts started
+    deliver delivered understand hear heard function functioning sync load loads loading start starts started
     taste flavor flavour seasoning sense idea clue point plot character story chemistry substance
     apology apologise apologize apologised apologized explanation information response service communication
-    notice warning sailing sail sailed running run open told tell informed inform let listen honour honor honoured cook
-    cooked offer offered live make care sure believe explain explained bothered smile acknowledge acknowledged
+    notice warning sailing sail sailed running run open told informed inform listen honour honor honoured cook
+    cooked offer offered live make care believe explain explained bothered smile acknowledge acknowledged
     heating water seats parking signal reception clear impress impressed match deserve laugh scare stand`,
 }
 

@@ -1,7 +1,7 @@
 /** Further Spanish words of opinion, by valence from -4 to 4; those of `words.ts` go over them. */
 export const furtherSpanishWords: Record<string, string> = {
   // Of these no mood is read, though a form of them is in a list.
-  '0': `podría podrían podríais esperó esperaron viejo vieja viejos viejas arreglar pena entregado entregada entregados tarda tardan`,
+  '0': `prácticas prácticos aguanta renovar robo podría podrían podríais esperó esperaron viejo vieja viejos viejas arreglar pena entregado entregada entregados tarda tardan`,
   '3.20': `impecable impecables intachable inmejorable inmejorables insuperable insuperables sensacional sensacionales
     fabuloso fabulosa fabulosos fabulosas espectacular espectaculares alucinante alucinantes fenomenal fenomenales
     magistral sublime divino divina exquisito exquisita exquisitos exquisitas riquísimo riquísima riquísimos

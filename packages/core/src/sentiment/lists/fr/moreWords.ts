@@ -1,7 +1,7 @@
 /** Further French words of opinion, by valence from -4 to 4; those of `words.ts` go over them. */
 export const furtherFrenchWords: Record<string, string> = {
   // Of these no mood is read, though a form of them is in a list.
-  '0': `annuler supprimer familiale familiales disponibles sec sèche`,
+  '0': `plantes plante planter étanche emballé emballée prêté annuler supprimer familiale familiales disponibles sec sèche`,
   '3.20': `irréprochable irréprochables nickel épatant épatante épatants sensationnel sensationnelle éblouissant
     éblouissante bouleversant bouleversante inégalable imbattable imbattables incomparable sublimes magique
     magiques magistral magistrale divin divine divins somptueux somptueuse phénoménal phénoménale prodigieux
