@@ -40,7 +40,7 @@ export const furtherEnglishWords: Record<string, string> = {
     fiddly finicky temperamental unreliable-signal outdated-look bulky-case uncomfortable-fit painful-fit irritates chafes
     unpaired disconnects disconnecting disconnected refund-request returned complain mislabeled mislabelled misrepresented
     counterfeit knock-off knockoff bootleg imitation sham gimmick gimmicky clunkily`,
-  '-2.4': `unwelcome shortchanged fobbed bodged botch butchered mangled ruinous soiled exorbitant spineless shameless sneering sneered smug shouty swore crooks cowboys bandits smashed seething gutted tearful traumatised traumatized abysmally dismal dismally atrociously ghastly-service wretchedly execrable lamentable lamentably risible unendurable
+  '-2.4': `unwelcome shortchanged fobbed bodged botch butchered mangled ruinous soiled exorbitant spineless shameless sneering sneered shouty swore crooks cowboys bandits smashed seething gutted tearful traumatised traumatized abysmally dismal dismally atrociously ghastly-service wretchedly execrable lamentable lamentably risible unendurable
     intolerable unspeakably repugnant nauseated retch retched puke puked barf gag gagged inexcusably unforgivably
     swindle swindled conned hoax ripped-off extortionate extortion daylight-robbery price-gouging gouged
     unwatchably unlistenable unplayable unwearable unsalvageable irredeemable worthlessly train-wreck dumpster-fire
