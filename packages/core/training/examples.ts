@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { conceptFinder, isOfConcepts, plainConcepts } from '../src/meaning/concepts.ts'
+import { conceptFinder, isOfConcepts, nameOfConcept, plainConcepts } from '../src/meaning/concepts.ts'
 import { featuresOf, sentenceStart, wordContexts, wordPlaces, type Feature } from '../src/meaning/features.ts'
 import { meaningWeight, outputs, sentiments, wishes } from '../src/meaning/model.ts'
 import { isOfSayings, plainPhrases, Sayings, type SayingNames } from '../src/meaning/sayings.ts'
@@ -161,7 +161,8 @@ const isLittleWord = (word: string) =>
 function isLittle(key: string): boolean {
   const own = key.split('\n')[1]
   if (own !== undefined) return own.split(' ').every(isLittleWord)
-  return isOfConcepts(key) && !key.includes(' ') && isLittleWord(key.replace(/^~|-$/g, ''))
+  const concept = isOfConcepts(key) ? nameOfConcept(key) : null
+  return concept !== null && isLittleWord(concept)
 }
 
 export interface Examples extends Required<Sizes> {

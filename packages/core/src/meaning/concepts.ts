@@ -15,6 +15,10 @@ export const conceptFeature = (name: string, denied: boolean): string => `${mark
 
 export const conceptsFeature = (first: string, second: string): string => `${mark}${first} ${mark}${second}`
 
+/** The name of the one concept of a feature; null for a pair. */
+export const nameOfConcept = (feature: string): string | null =>
+  feature.includes(' ') ? null : feature.slice(mark.length).replace(/-$/, '')
+
 /** Whether a feature is a concept or a pair of them. */
 export const isOfConcepts = (feature: string): boolean => feature.startsWith(mark)
 

@@ -330,18 +330,16 @@ function nearest(
     const [before, after] = hit.last < other.first ? [hit, other] : [other, hit]
     const width = after.last - before.first + 1
     if (width >= least) continue
-    if (
-      !apart &&
-      !(denies
-        ? isNear(before, after, tokens)
-        : tokens[before.last]!.sentence === tokens[after.first]!.sentence)
-    )
-      continue
+    const tell = apart || (denies ? isNear : inOneSentence)(before, after, tokens)
+    if (!tell) continue
     least = width
     best = other
   }
   return best
 }
+
+const inOneSentence = (before: Hit, after: Hit, tokens: readonly Token[]) =>
+  tokens[before.last]!.sentence === tokens[after.first]!.sentence
 
 /** A word that denies says something of what stands by it in its clause. */
 const isNear = (before: Hit, after: Hit, tokens: readonly Token[]) =>

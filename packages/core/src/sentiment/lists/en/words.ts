@@ -44,7 +44,7 @@ export const englishWords: Record<string, string> = {
   '1.4': `fine decent ok-good okay-good adequate acceptable satisfactory fits works worked functional
     functioning worth affordable inexpensive cheaply-priced improved clear clearly helped helps help
     handles glad fast faster fastest quick quicker quickest simple simply-works easy easier easiest ease
-    better likes liked liking likable likeable loud-enough safe safely secure securely compact 
+    better likes liked liking likable likeable loud-enough safe safely secure securely compact
     popular unique varied variety diverse authentic-ish tempting likeable cool neat sweetness crispness value
     deal deals steal bargain-price works-well clean-cut sturdy-enough ample plenty enough-room roomy
     stable steady consistent consistently consistency competent capable compatible intact instantly
