@@ -7,6 +7,7 @@ import type { Reader } from '../../src/access/reader.ts'
 import { countPeople } from '../../src/store/queries/people/count.ts'
 import { peoplePage, type PeopleRow } from '../../src/store/queries/people/page.ts'
 import { totalsApart } from '../support/totals.ts'
+import { until } from '../support/until.ts'
 import { startTestWorld, type TestWorld } from '../support/world.ts'
 
 let world: TestWorld
@@ -230,10 +231,37 @@ test('what is kept of each person is what a count of their entries gives, whatev
   expect(await totalsApart(db)).toEqual([])
 }, 120_000)
 
+const oneWord = { do: 'say', n: 1, apart: 1, place: null, sentiment: 'neutral' } as const
+
 test('who said good things on two days does not come before who felt neither way', async () => {
   await db.rows('DELETE FROM entries')
   await apply({ do: 'say', who: 4, n: 2, apart: 40, place: null, sentiment: 'positive' })
-  await apply({ do: 'say', who: 3, n: 1, apart: 1, place: null, sentiment: 'neutral' })
+  await apply({ ...oneWord, who: 3 })
   const asked = { range: { last: 7 }, places: [], visited: 'any', peopleOrder: 'unhappiest' } as const
   await listIsRight({ ...asked, places: [], mine: null, limit: 1, manyNames: 5000 })
+})
+
+test('who comes to somebody who just then has nothing left to show is counted with them', async () => {
+  await db.rows('DELETE FROM entries')
+  await db.rows('DELETE FROM visits')
+  await db.rows('UPDATE accounts SET shown_as = id')
+  for (const who of [3, 4, 5]) await apply({ ...oneWord, who })
+  const waiting = (n: number) =>
+    until(async () => {
+      const row = await db.one<{ n: number }>(
+        `SELECT count(*)::int AS n FROM pg_stat_activity WHERE datname = current_database() AND wait_event_type = 'Lock'`,
+      )
+      return row?.n === n
+    })
+  let joins: Promise<unknown>[] = []
+  // Whoever counts the third anew holds their row, and waits for their day; who comes meanwhile waits for the row, which then goes.
+  await db.inTransaction(async (tx) => {
+    await db.rows('SELECT 1 FROM person_days WHERE person_id = 3 FOR UPDATE', [], tx)
+    joins = [apply({ do: 'join', who: 3, to: 4 })]
+    await waiting(1)
+    joins.push(apply({ do: 'join', who: 5, to: 3 }))
+    await waiting(2)
+  })
+  await Promise.all(joins)
+  expect(await totalsApart(db)).toEqual([])
 })

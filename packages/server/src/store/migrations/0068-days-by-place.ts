@@ -30,6 +30,38 @@ const countDays = (condition: string) => `
   -- As they come in: those of one time lie together, and are read together.
   ORDER BY d.day, d.person_id, d.place_id`
 
+export const found = `INSERT INTO person_totals (person_id, brand_id) SELECT id, brand_id FROM people WHERE id = ANY(ids) ORDER BY id
+  ON CONFLICT (person_id) DO NOTHING;
+  PERFORM 1 FROM person_totals WHERE person_id = ANY(ids) ORDER BY person_id FOR UPDATE;`
+
+/**
+ * Counts people anew.
+ *
+ * @param held statements that hold their rows, so that nobody adds to them meanwhile
+ */
+export const counted = (held: string) => `
+CREATE OR REPLACE FUNCTION person_totals_count(ids bigint[]) RETURNS void LANGUAGE plpgsql AS $$
+BEGIN
+  ${held}
+  DELETE FROM person_days WHERE person_id = ANY(ids);
+  ${countDays('a.shown_as = ANY(ids)')};
+  UPDATE person_totals t
+  SET said = c.said, unhappy = c.unhappy, last = c.last, by_last = -extract(epoch FROM c.last),
+    visited = c.visited, by_latest = -extract(epoch FROM greatest(c.last, c.visited))
+  FROM (
+    SELECT i.id, coalesce(d.said, 0) AS said, coalesce(d.unhappy, 0) AS unhappy, d.last,
+      (SELECT max(at) FROM visits WHERE shown_as = i.id) AS visited
+    FROM unnest(ids) AS i(id)
+    LEFT JOIN LATERAL (
+      SELECT sum(said) AS said, sum(unhappy) AS unhappy, max(last) AS last FROM person_days
+      WHERE person_id = i.id AND place_id = 0
+    ) d ON true
+  ) c
+  WHERE t.person_id = c.id;
+  DELETE FROM person_totals WHERE person_id = ANY(ids) AND said = 0 AND visited IS NULL;
+END $$;
+`
+
 const heldAccounts = (ids: string) =>
   `PERFORM 1 FROM accounts WHERE id IN (${ids}) ORDER BY id FOR KEY SHARE;`
 
@@ -62,29 +94,7 @@ ${countDays('true')};
 -- Without what a history that is read again changes in every row: those are changed in their place then, and no index is.
 CREATE INDEX person_days_day ON person_days (brand_id, place_id, day) INCLUDE (person_id, said, last, previous, next);
 
--- Counts these people anew.
-CREATE OR REPLACE FUNCTION person_totals_count(ids bigint[]) RETURNS void LANGUAGE plpgsql AS $$
-BEGIN
-  INSERT INTO person_totals (person_id, brand_id) SELECT id, brand_id FROM people WHERE id = ANY(ids) ORDER BY id
-  ON CONFLICT (person_id) DO NOTHING;
-  PERFORM 1 FROM person_totals WHERE person_id = ANY(ids) ORDER BY person_id FOR UPDATE;
-  DELETE FROM person_days WHERE person_id = ANY(ids);
-  ${countDays('a.shown_as = ANY(ids)')};
-  UPDATE person_totals t
-  SET said = c.said, unhappy = c.unhappy, last = c.last, by_last = -extract(epoch FROM c.last),
-    visited = c.visited, by_latest = -extract(epoch FROM greatest(c.last, c.visited))
-  FROM (
-    SELECT i.id, coalesce(d.said, 0) AS said, coalesce(d.unhappy, 0) AS unhappy, d.last,
-      (SELECT max(at) FROM visits WHERE shown_as = i.id) AS visited
-    FROM unnest(ids) AS i(id)
-    LEFT JOIN LATERAL (
-      SELECT sum(said) AS said, sum(unhappy) AS unhappy, max(last) AS last FROM person_days
-      WHERE person_id = i.id AND place_id = 0
-    ) d ON true
-  ) c
-  WHERE t.person_id = c.id;
-  DELETE FROM person_totals WHERE person_id = ANY(ids) AND said = 0 AND visited IS NULL;
-END $$;
+${counted(found)}
 
 CREATE OR REPLACE FUNCTION person_totals_add() RETURNS trigger LANGUAGE plpgsql AS $$
 DECLARE

@@ -64,6 +64,7 @@ import * as outages from './0065-outages.ts'
 import * as drawn from './0066-drawn.ts'
 import * as peopleToCompare from './0067-people-to-compare.ts'
 import * as daysByPlace from './0068-days-by-place.ts'
+import * as totalsHeld from './0069-totals-held.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -137,4 +138,5 @@ export const migrations = [
   { name: '0066-drawn', ...drawn },
   { name: '0067-people-to-compare', ...peopleToCompare },
   { name: '0068-days-by-place', ...daysByPlace },
+  { name: '0069-totals-held', ...totalsHeld },
 ]
