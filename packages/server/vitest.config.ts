@@ -7,10 +7,8 @@ export default defineProject({
     globalSetup: ['test/support/postgres.mjs'],
     testTimeout: 150_000,
     hookTimeout: 150_000,
-    // Each file has a database and processes of its own; two at a time suit two cores.
-    maxWorkers: 2,
-    // Files share what was loaded, not what they made: loading the server anew took longer than many a file's tests.
+    // Each file has a database and processes of its own. Files share what was loaded, not what they made: loading the server anew took longer than many a file's tests.
     isolate: false,
-    sequence: { groupOrder: 1 },
+    sequence: { groupOrder: 2 },
   },
 })

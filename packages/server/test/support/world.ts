@@ -17,6 +17,7 @@ import {
 import {
   configDefaults,
   createBrand,
+  migrate,
   openDatabase,
   start,
   type BrandSeed,
@@ -24,7 +25,7 @@ import {
   type Server,
 } from '@murrabel/server'
 import { cutLine, type CutLine } from './cutLine.ts'
-import { freshDatabase, type TestDatabase } from './database.ts'
+import { filledDatabase, type TestDatabase } from './database.ts'
 import { freePort } from './freePort.ts'
 import { until } from './until.ts'
 
@@ -117,13 +118,20 @@ export async function consent(
   return back.headers.get('location') ?? String(back.status)
 }
 
+async function makeTestBrand(url: string): Promise<void> {
+  const db = openDatabase(url)
+  await migrate(db)
+  await createBrand(db, testBrand)
+  await db.close()
+}
+
 export async function startTestWorld({
   jobs = true,
   line = false,
   allowed = [],
   mail = false,
 }: { jobs?: boolean; line?: boolean; allowed?: string[]; mail?: boolean } = {}): Promise<TestWorld> {
-  const database = await freshDatabase()
+  const database = await filledDatabase(makeTestBrand)
   const [lanternpage, wherabout, press, skimmer, talkstead, mailroom] = await Promise.all([
     startLanternpage(),
     startReviewSite('wherabout'),
@@ -176,9 +184,6 @@ export async function startTestWorld({
     leaseSeconds: 2,
   }
   let server = await start(config)
-  const db = openDatabase(database.url)
-  await createBrand(db, testBrand)
-  await db.close()
   return {
     database,
     line: cut,
