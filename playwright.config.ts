@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumProgram } from './scripts/lib/setup.mjs'
 
 export default defineConfig({
   testDir: 'e2e',
@@ -19,6 +20,6 @@ export default defineConfig({
     trace: 'off',
     testIdAttribute: 'data-test',
     screenshot: 'only-on-failure',
-    launchOptions: { executablePath: '/usr/bin/chromium' },
+    launchOptions: { executablePath: chromiumProgram },
   },
 })

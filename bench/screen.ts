@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test'
+import { chromiumProgram } from '../scripts/lib/setup.mjs'
 import { percentile, type Figure } from './lib/measure.ts'
 
 const rounds = 5
@@ -65,7 +66,7 @@ interface Series {
 
 /** What a person waits for, in Chromium on the demo data, on the cores the server runs on as well. */
 export async function screenFigures(address: string): Promise<Figure[]> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+  const browser = await chromium.launch({ executablePath: chromiumProgram })
   const series: Record<string, Series> = {
     signIn: { name: 'sign in to the first row, nothing kept', aim: 'under 1.2 s', took: [] },
     inbox: { name: 'the inbox to the first row, files kept', aim: 'under 1.2 s', took: [] },

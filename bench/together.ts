@@ -7,6 +7,7 @@ import { generateWorld } from '@murrabel/demo'
 import { demoClient, startLanternpage, type NoteRecord } from '@murrabel/standins'
 import { configDefaults, createBrand, start } from '@murrabel/server'
 import { seal } from '../packages/server/src/access/seal.ts'
+import { chromiumProgram } from '../scripts/lib/setup.mjs'
 import type { Figure } from './lib/measure.ts'
 
 const browsers = Number(process.env.BENCH_BROWSERS ?? 50)
@@ -168,7 +169,7 @@ export async function togetherFigures(databaseUrl: string, webFolder: string): P
   await settled()
   const web = ports.map((each) => startWeb(databaseUrl, each, address, webFolder))
   await Promise.all(web.map((each) => once(each, 'message')))
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+  const browser = await chromium.launch({ executablePath: chromiumProgram })
   const signed = await browser.newContext({ viewport, locale: 'en-GB' })
   await signed.request.post(`${address}/api/session`, {
     headers: { origin: address },

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureChromium, ensurePackages, ensureWeb, root } from './lib/setup.mjs'
+import { chromiumProgram, ensureChromium, ensurePackages, ensureWeb, root } from './lib/setup.mjs'
 
 const address = process.env.MURRABEL_ADDRESS
 ensurePackages()
@@ -17,7 +17,7 @@ mkdirSync(folder, { recursive: true })
 const world = address
   ? { address, stop: async () => {} }
   : await startWorld(join(root, 'data/screenshots'), { say: console.log })
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+const browser = await chromium.launch({ executablePath: chromiumProgram })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
 
 async function settle() {

@@ -74,8 +74,11 @@ export function ensurePostgres() {
   )
 }
 
+/** Without the windows of an ordinary browser, which nobody sees here: stories take a quarter less time. */
+export const chromiumProgram = '/usr/bin/chromium-headless-shell'
+
 export function ensureChromium() {
-  if (!existsSync('/usr/bin/chromium')) aptInstall('chromium')
+  if (!existsSync(chromiumProgram)) aptInstall('chromium-headless-shell')
 }
 
 function newest(folder) {

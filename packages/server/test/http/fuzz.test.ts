@@ -100,8 +100,8 @@ describe('no input is answered by a fault', () => {
     for (const [n, name] of names.entries()) {
       if (!thingOf[name]) continue
       for (const [i, id] of ids.entries()) {
-        // All routes read their ids at one place: each meets a third of them, each of them a third of the routes.
-        if ((n + i) % 3) continue
+        // All routes read their ids at one place: each meets some of them, each of them some of the routes.
+        if ((n + i) % 9) continue
         // A lone surrogate cannot even be written into an address.
         const path = pathWith(name, id.replace(/[\ud800-\udfff]/g, '') || 'x')
         const answer = await owner<Problem>(routes[name].method, path, bodyOf(name, own))
@@ -156,8 +156,8 @@ describe('no input is answered by a fault', () => {
     let i = 0
     for (const [f, field] of fields.entries())
       for (const [v, value] of values.entries()) {
-        // Each part meets half of the values, each value half of the parts.
-        if ((f + v) % 2) continue
+        // Each part meets some of the values, each value some of the parts.
+        if ((f + v) % 4) continue
         const path = paths[i++ % paths.length]!
         const query = new URLSearchParams([
           ['unit', i % 2 ? 'threads' : 'entries'],
