@@ -4,11 +4,11 @@ import { counting, table, zoned } from './0050-person-days.ts'
  * What each person said on each day is kept of each place, too, and each day knows the one before and the one after it. Most people
  * said something on one day of some weeks: theirs are counted without being put together, since their row says that there is no other.
  */
-const unhappy = (sentiment: string) =>
+export const unhappy = (sentiment: string) =>
   `CASE ${sentiment} WHEN 'negative' THEN 1 WHEN 'positive' THEN -1 ELSE 0 END`
-const day = (at: string, brand: string) => `(${at} AT TIME ZONE ${brand}.zone)::date`
+export const day = (at: string, brand: string) => `(${at} AT TIME ZONE ${brand}.zone)::date`
 /** What counts at a place counts at all of them together, too, whose number is 0. */
-const places = (place: string) =>
+export const places = (place: string) =>
   `CROSS JOIN LATERAL (SELECT 0 AS id UNION ALL SELECT ${place} WHERE ${place} IS NOT NULL) AS p`
 
 const columns = 'brand_id, place_id, day, person_id, said, unhappy, last, previous, next'
@@ -62,7 +62,7 @@ BEGIN
 END $$;
 `
 
-const heldAccounts = (ids: string) =>
+export const heldAccounts = (ids: string) =>
   `PERFORM 1 FROM accounts WHERE id IN (${ids}) ORDER BY id FOR KEY SHARE;`
 
 /** Entries whose sentiment alone was changed. */
@@ -72,6 +72,34 @@ const felt = `new_rows n
     JOIN accounts a ON a.id = n.account_id AND a.shown_as IS NOT NULL
     JOIN brands b ON b.id = a.brand_id`
 const feltIn = `n.direction = 'in' AND o.direction = 'in'`
+
+export const changing = `
+CREATE OR REPLACE FUNCTION person_totals_change() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  ${heldAccounts('SELECT account_id FROM old_rows UNION SELECT account_id FROM new_rows')}
+  -- Most changes are readings: the sentiment alone.
+  PERFORM 1 FROM person_totals WHERE person_id IN (
+    SELECT a.shown_as FROM ${felt} WHERE ${feltIn}
+  ) ORDER BY person_id FOR UPDATE;
+  WITH felt AS (
+    SELECT a.shown_as AS id, p.id AS place, ${day('n.at', 'b')} AS day, sum(${unhappy('n.sentiment')} - ${unhappy('o.sentiment')})::int AS unhappy
+    FROM ${felt} ${places('n.place_id')} WHERE ${feltIn} GROUP BY 1, 2, 3
+  ), days AS (
+    UPDATE person_days d SET unhappy = d.unhappy + f.unhappy FROM felt f
+    WHERE d.person_id = f.id AND d.place_id = f.place AND d.day = f.day
+  )
+  UPDATE person_totals t SET unhappy = t.unhappy + f.unhappy
+  FROM (SELECT id, sum(unhappy)::int AS unhappy FROM felt WHERE place = 0 GROUP BY 1) f
+  WHERE t.person_id = f.id;
+  PERFORM person_totals_count(ids) FROM (
+    SELECT array_agg(DISTINCT a.shown_as) AS ids
+    FROM new_rows n JOIN old_rows o ON o.id = n.id JOIN accounts a ON a.id IN (n.account_id, o.account_id)
+    WHERE (o.account_id, o.direction, o.at, o.place_id) IS DISTINCT FROM (n.account_id, n.direction, n.at, n.place_id)
+      AND a.shown_as IS NOT NULL
+  ) changed WHERE ids IS NOT NULL;
+  RETURN NULL;
+END $$;
+`
 
 export const up = `
 DROP TABLE person_days;
@@ -141,31 +169,7 @@ BEGIN
   RETURN NULL;
 END $$;
 
-CREATE OR REPLACE FUNCTION person_totals_change() RETURNS trigger LANGUAGE plpgsql AS $$
-BEGIN
-  ${heldAccounts('SELECT account_id FROM old_rows UNION SELECT account_id FROM new_rows')}
-  -- Most changes are readings: the sentiment alone.
-  PERFORM 1 FROM person_totals WHERE person_id IN (
-    SELECT a.shown_as FROM ${felt} WHERE ${feltIn}
-  ) ORDER BY person_id FOR UPDATE;
-  WITH felt AS (
-    SELECT a.shown_as AS id, p.id AS place, ${day('n.at', 'b')} AS day, sum(${unhappy('n.sentiment')} - ${unhappy('o.sentiment')})::int AS unhappy
-    FROM ${felt} ${places('n.place_id')} WHERE ${feltIn} GROUP BY 1, 2, 3
-  ), days AS (
-    UPDATE person_days d SET unhappy = d.unhappy + f.unhappy FROM felt f
-    WHERE d.person_id = f.id AND d.place_id = f.place AND d.day = f.day
-  )
-  UPDATE person_totals t SET unhappy = t.unhappy + f.unhappy
-  FROM (SELECT id, sum(unhappy)::int AS unhappy FROM felt WHERE place = 0 GROUP BY 1) f
-  WHERE t.person_id = f.id;
-  PERFORM person_totals_count(ids) FROM (
-    SELECT array_agg(DISTINCT a.shown_as) AS ids
-    FROM new_rows n JOIN old_rows o ON o.id = n.id JOIN accounts a ON a.id IN (n.account_id, o.account_id)
-    WHERE (o.account_id, o.direction, o.at, o.place_id) IS DISTINCT FROM (n.account_id, n.direction, n.at, n.place_id)
-      AND a.shown_as IS NOT NULL
-  ) changed WHERE ids IS NOT NULL;
-  RETURN NULL;
-END $$;
+${changing}
 
 CREATE OR REPLACE FUNCTION person_days_zone() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN

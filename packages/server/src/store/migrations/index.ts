@@ -65,6 +65,7 @@ import * as drawn from './0066-drawn.ts'
 import * as peopleToCompare from './0067-people-to-compare.ts'
 import * as daysByPlace from './0068-days-by-place.ts'
 import * as totalsHeld from './0069-totals-held.ts'
+import * as feltAtOnce from './0070-felt-at-once.ts'
 import * as today from './0056-today.ts'
 import * as patterns from './0055-patterns.ts'
 
@@ -139,4 +140,5 @@ export const migrations = [
   { name: '0067-people-to-compare', ...peopleToCompare },
   { name: '0068-days-by-place', ...daysByPlace },
   { name: '0069-totals-held', ...totalsHeld },
+  { name: '0070-felt-at-once', ...feltAtOnce },
 ]
