@@ -6,6 +6,7 @@ import type { Database } from '@murrabel/server'
 import type { Reader } from '../../src/access/reader.ts'
 import { countPeople } from '../../src/store/queries/people/count.ts'
 import { peoplePage, type PeopleRow } from '../../src/store/queries/people/page.ts'
+import { shortest } from '../support/shortest.ts'
 import { totalsApart } from '../support/totals.ts'
 import { until } from '../support/until.ts'
 import { startTestWorld, type TestWorld } from '../support/world.ts'
@@ -263,5 +264,28 @@ test('who comes to somebody who just then has nothing left to show is counted wi
     await waiting(2)
   })
   await Promise.all(joins)
+  expect(await totalsApart(db)).toEqual([])
+})
+
+test('many that are read at once take as long as their number says', async () => {
+  await db.rows('DELETE FROM entries')
+  for (const who of [3, 4, 5])
+    await apply({ do: 'say', who, n: 800, apart: 1, place: null, sentiment: 'unread' })
+  await db.inTransaction(async (tx) => {
+    const read = (n: number, sentiment: string) =>
+      db.rows(
+        'UPDATE entries SET sentiment = $2 WHERE id IN (SELECT id FROM entries ORDER BY id LIMIT $1)',
+        [n, sentiment],
+        tx,
+      )
+    // What is planned is planned for one, as where a day begins.
+    for (let i = 0; i < 10; i++) await read(1, i % 2 ? 'positive' : 'negative')
+    const timeOf = (n: number) =>
+      shortest(async () => {
+        await read(n, 'positive')
+        await read(n, 'negative')
+      })
+    expect((await timeOf(2400)) / (await timeOf(600))).toBeLessThan(9)
+  })
   expect(await totalsApart(db)).toEqual([])
 })

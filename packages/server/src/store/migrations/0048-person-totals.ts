@@ -5,6 +5,19 @@
 const unhappy = (sentiment: string) =>
   `CASE ${sentiment} WHEN 'negative' THEN 1 WHEN 'positive' THEN -1 ELSE 0 END`
 
+export const regrouping = `
+CREATE OR REPLACE FUNCTION person_totals_regroup() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  PERFORM person_totals_count(ids) FROM (
+    SELECT array_agg(DISTINCT s.id) AS ids
+    FROM new_rows n JOIN old_rows o ON o.id = n.id
+    CROSS JOIN LATERAL (VALUES (o.shown_as), (n.shown_as)) AS s (id)
+    WHERE o.shown_as IS DISTINCT FROM n.shown_as AND s.id IS NOT NULL
+  ) moved WHERE ids IS NOT NULL;
+  RETURN NULL;
+END $$;
+`
+
 export const up = `
 CREATE TABLE person_totals (
   person_id bigint PRIMARY KEY REFERENCES people ON DELETE CASCADE,
@@ -77,16 +90,7 @@ BEGIN
   RETURN NULL;
 END $$;
 
-CREATE FUNCTION person_totals_regroup() RETURNS trigger LANGUAGE plpgsql AS $$
-BEGIN
-  PERFORM person_totals_count(ids) FROM (
-    SELECT array_agg(DISTINCT s.id) AS ids
-    FROM new_rows n JOIN old_rows o ON o.id = n.id
-    CROSS JOIN LATERAL (VALUES (o.shown_as), (n.shown_as)) AS s (id)
-    WHERE o.shown_as IS DISTINCT FROM n.shown_as AND s.id IS NOT NULL
-  ) moved WHERE ids IS NOT NULL;
-  RETURN NULL;
-END $$;
+${regrouping}
 
 CREATE FUNCTION person_totals_leave() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN

@@ -124,6 +124,19 @@ BEGIN
 END $$;
 `
 
+export const revisiting = `
+CREATE OR REPLACE FUNCTION person_totals_visit_change() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  PERFORM person_totals_count(ids) FROM (
+    SELECT array_agg(DISTINCT s.id) AS ids
+    FROM new_rows n JOIN old_rows o ON o.id = n.id
+    CROSS JOIN LATERAL (VALUES (o.shown_as), (n.shown_as)) AS s (id)
+    WHERE (o.shown_as, o.at) IS DISTINCT FROM (n.shown_as, n.at)
+  ) moved WHERE ids IS NOT NULL;
+  RETURN NULL;
+END $$;
+`
+
 export const up = `
 ${table}
 ALTER TABLE person_totals
@@ -169,16 +182,7 @@ BEGIN
   RETURN NULL;
 END $$;
 
-CREATE FUNCTION person_totals_visit_change() RETURNS trigger LANGUAGE plpgsql AS $$
-BEGIN
-  PERFORM person_totals_count(ids) FROM (
-    SELECT array_agg(DISTINCT s.id) AS ids
-    FROM new_rows n JOIN old_rows o ON o.id = n.id
-    CROSS JOIN LATERAL (VALUES (o.shown_as), (n.shown_as)) AS s (id)
-    WHERE (o.shown_as, o.at) IS DISTINCT FROM (n.shown_as, n.at)
-  ) moved WHERE ids IS NOT NULL;
-  RETURN NULL;
-END $$;
+${revisiting}
 
 CREATE TRIGGER person_totals_visits AFTER INSERT ON visits REFERENCING NEW TABLE AS new_rows FOR EACH STATEMENT EXECUTE FUNCTION person_totals_visit();
 CREATE TRIGGER person_totals_visits_changed AFTER UPDATE ON visits REFERENCING OLD TABLE AS old_rows NEW TABLE AS new_rows FOR EACH STATEMENT EXECUTE FUNCTION person_totals_visit_change();
