@@ -39,6 +39,22 @@ describe('what a text means', () => {
     expect(readMeaning(text, { kind: 'review' }).sentiment.label).toBe(sentiment)
   })
 
+  test.each([
+    [
+      'A tug is coming for the Storm Petrel, they say, and no refund, they say. Thanks Skerrivane',
+      'negative',
+    ],
+    ['It arrived this morning. Thank you for taking the trouble to find out what went wrong.', 'positive'],
+  ])('thanks that are none, and thanks for what was put right: %s', (text, sentiment) => {
+    expect(readMeaning(text, { kind: 'message' }).sentiment.label).toBe(sentiment)
+  })
+
+  test('whoever wants to sell something offers it', () => {
+    const text =
+      'Dear owner, We bring three times as many visitors to your page within a month, with a plan made for boats and piers.'
+    expect(readMeaning(text, { kind: 'message' }).wish.label).toBe('offer')
+  })
+
   test('a question wants an answer, a kind word none', () => {
     expect(readMeaning('When does the museum close on Mondays?').wantsAnswer).toBeGreaterThan(0.75)
     expect(readMeaning('Lovely evening, great food, thank you!').wantsAnswer).toBeLessThan(0.3)

@@ -5,7 +5,7 @@
 export const readingSteps = {
   language: { version: 1, then: ['sentiment', 'watches'] },
   words: { version: 3, then: [] },
-  sentiment: { version: 10, then: [] },
+  sentiment: { version: 11, then: [] },
   stories: { version: 3, then: [] },
   watches: { version: 3, then: [] },
 } as const satisfies Record<string, { version: number; then: readonly string[] }>
