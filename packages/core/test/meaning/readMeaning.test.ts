@@ -50,8 +50,13 @@ describe('what a text means', () => {
   })
 
   test('whoever wants to sell something offers it', () => {
-    const text =
-      'Dear owner, We bring three times as many visitors to your page within a month, with a plan made for boats and piers.'
+    const text = `More visitors for your page
+
+Hello there,
+
+We bring three times as many visitors to your page within a month, with a plan made for boats and piers. The first two weeks cost nothing, and you can end it whenever you like. Shall we put you down for a call on Tuesday, or is Wednesday better for you?
+
+Team Brighter`
     expect(readMeaning(text, { kind: 'message' }).wish.label).toBe('offer')
   })
 
