@@ -30,6 +30,7 @@ const countDays = (condition: string) => `
   -- As they come in: those of one time lie together, and are read together.
   ORDER BY d.day, d.person_id, d.place_id`
 
+/** Makes their rows, and holds those that are found then. */
 export const found = `INSERT INTO person_totals (person_id, brand_id) SELECT id, brand_id FROM people WHERE id = ANY(ids) ORDER BY id
   ON CONFLICT (person_id) DO NOTHING;
   PERFORM 1 FROM person_totals WHERE person_id = ANY(ids) ORDER BY person_id FOR UPDATE;`
