@@ -2,21 +2,30 @@
  * How much each person said in all, kept while entries come, change and go, and while people are joined and part: everybody at any
  * time is listed without counting. `by_` is what a page is ordered by, ascending.
  */
-const unhappy = (sentiment: string) =>
+export const unhappy = (sentiment: string) =>
   `CASE ${sentiment} WHEN 'negative' THEN 1 WHEN 'positive' THEN -1 ELSE 0 END`
 
-export const regrouping = `
-CREATE OR REPLACE FUNCTION person_totals_regroup() RETURNS trigger LANGUAGE plpgsql AS $$
+/**
+ * A trigger that counts those anew who are shown by rows that differ, found by joining what rows were with what they are.
+ *
+ * @param differs condition on an old row o and a new one n
+ */
+export const recount = (name: string, differs: string): string => `
+CREATE OR REPLACE FUNCTION ${name}() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
   PERFORM person_totals_count(ids) FROM (
     SELECT array_agg(DISTINCT s.id) AS ids
     FROM new_rows n JOIN old_rows o ON o.id = n.id
     CROSS JOIN LATERAL (VALUES (o.shown_as), (n.shown_as)) AS s (id)
-    WHERE o.shown_as IS DISTINCT FROM n.shown_as AND s.id IS NOT NULL
+    WHERE ${differs}
   ) moved WHERE ids IS NOT NULL;
   RETURN NULL;
 END $$;
 `
+export const regrouping = recount(
+  'person_totals_regroup',
+  'o.shown_as IS DISTINCT FROM n.shown_as AND s.id IS NOT NULL',
+)
 
 export const up = `
 CREATE TABLE person_totals (

@@ -1,4 +1,4 @@
-import { down as withoutTotals, up as totals } from './0048-person-totals.ts'
+import { down as withoutTotals, recount, unhappy, up as totals } from './0048-person-totals.ts'
 
 /**
  * Beside what each person said in all: what they said on each day of their brand, and when they visited last. People of some
@@ -7,9 +7,7 @@ import { down as withoutTotals, up as totals } from './0048-person-totals.ts'
  * Whoever counts a person anew holds their row first, so that nobody adds to it meanwhile. Keys of meeting, and pairs, are held
  * to their people alone: their brand is the people's.
  */
-const unhappy = (sentiment: string) =>
-  `CASE ${sentiment} WHEN 'negative' THEN 1 WHEN 'positive' THEN -1 ELSE 0 END`
-const day = (at: string, brand: string) => `(${at} AT TIME ZONE ${brand}.zone)::date`
+export const day = (at: string, brand: string) => `(${at} AT TIME ZONE ${brand}.zone)::date`
 
 /** Days of people whose accounts meet a condition. */
 const daysOf = (condition: string) => `
@@ -20,7 +18,7 @@ const daysOf = (condition: string) => `
   GROUP BY 1, 2, 3`
 
 /** Whoever joins people holds their accounts for it: what is changed of entries meanwhile waits, as what is added does by its key. */
-const heldAccounts = (ids: string) =>
+export const heldAccounts = (ids: string) =>
   `PERFORM 1 FROM accounts WHERE id IN (${ids}) ORDER BY id FOR KEY SHARE;`
 
 /** Entries whose sentiment alone was changed. */
@@ -46,16 +44,24 @@ ${daysOf('true')};
 CREATE INDEX person_days_day ON person_days (brand_id, day) INCLUDE (person_id, said, unhappy, last);
 `
 
-/** Counting anew, adding and changing. */
-export const counting = `
--- Counts these people anew.
+/** Makes their rows, and holds those that are found then. */
+export const found = `INSERT INTO person_totals (person_id, brand_id) SELECT id, brand_id FROM people WHERE id = ANY(ids) ORDER BY id
+  ON CONFLICT (person_id) DO NOTHING;
+  PERFORM 1 FROM person_totals WHERE person_id = ANY(ids) ORDER BY person_id FOR UPDATE;`
+
+/**
+ * Counts people anew.
+ *
+ * @param held statements that hold their rows, so that nobody adds to them meanwhile
+ * @param days statement that counts their days
+ * @param all condition on the days of one of them that are added up
+ */
+export const counted = ({ held, days, all }: { held: string; days: string; all: string }): string => `
 CREATE OR REPLACE FUNCTION person_totals_count(ids bigint[]) RETURNS void LANGUAGE plpgsql AS $$
 BEGIN
-  INSERT INTO person_totals (person_id, brand_id) SELECT id, brand_id FROM people WHERE id = ANY(ids) ORDER BY id
-  ON CONFLICT (person_id) DO NOTHING;
-  PERFORM 1 FROM person_totals WHERE person_id = ANY(ids) ORDER BY person_id FOR UPDATE;
+  ${held}
   DELETE FROM person_days WHERE person_id = ANY(ids);
-  ${daysOf('a.shown_as = ANY(ids)')};
+  ${days};
   UPDATE person_totals t
   SET said = c.said, unhappy = c.unhappy, last = c.last, by_last = -extract(epoch FROM c.last),
     visited = c.visited, by_latest = -extract(epoch FROM greatest(c.last, c.visited))
@@ -64,12 +70,18 @@ BEGIN
       (SELECT max(at) FROM visits WHERE shown_as = i.id) AS visited
     FROM unnest(ids) AS i(id)
     LEFT JOIN LATERAL (
-      SELECT sum(said) AS said, sum(unhappy) AS unhappy, max(last) AS last FROM person_days WHERE person_id = i.id
+      SELECT sum(said) AS said, sum(unhappy) AS unhappy, max(last) AS last FROM person_days WHERE ${all}
     ) d ON true
   ) c
   WHERE t.person_id = c.id;
   DELETE FROM person_totals WHERE person_id = ANY(ids) AND said = 0 AND visited IS NULL;
 END $$;
+`
+
+/** Counting anew, adding and changing. */
+export const counting = `
+-- Counts these people anew.
+${counted({ held: found, days: daysOf('a.shown_as = ANY(ids)'), all: 'person_id = i.id' })}
 
 CREATE OR REPLACE FUNCTION person_totals_add() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
@@ -124,18 +136,10 @@ BEGIN
 END $$;
 `
 
-export const revisiting = `
-CREATE OR REPLACE FUNCTION person_totals_visit_change() RETURNS trigger LANGUAGE plpgsql AS $$
-BEGIN
-  PERFORM person_totals_count(ids) FROM (
-    SELECT array_agg(DISTINCT s.id) AS ids
-    FROM new_rows n JOIN old_rows o ON o.id = n.id
-    CROSS JOIN LATERAL (VALUES (o.shown_as), (n.shown_as)) AS s (id)
-    WHERE (o.shown_as, o.at) IS DISTINCT FROM (n.shown_as, n.at)
-  ) moved WHERE ids IS NOT NULL;
-  RETURN NULL;
-END $$;
-`
+export const revisiting = recount(
+  'person_totals_visit_change',
+  '(o.shown_as, o.at) IS DISTINCT FROM (n.shown_as, n.at)',
+)
 
 export const up = `
 ${table}

@@ -1,12 +1,6 @@
-import { counting, table, zoned } from './0050-person-days.ts'
+import { unhappy } from './0048-person-totals.ts'
+import { counted, counting, day, found, heldAccounts, table, zoned } from './0050-person-days.ts'
 
-/**
- * What each person said on each day is kept of each place, too, and each day knows the one before and the one after it. Most people
- * said something on one day of some weeks: theirs are counted without being put together, since their row says that there is no other.
- */
-export const unhappy = (sentiment: string) =>
-  `CASE ${sentiment} WHEN 'negative' THEN 1 WHEN 'positive' THEN -1 ELSE 0 END`
-export const day = (at: string, brand: string) => `(${at} AT TIME ZONE ${brand}.zone)::date`
 /** What counts at a place counts at all of them together, too, whose number is 0. */
 export const places = (place: string) =>
   `CROSS JOIN LATERAL (SELECT 0 AS id UNION ALL SELECT ${place} WHERE ${place} IS NOT NULL) AS p`
@@ -30,41 +24,9 @@ const countDays = (condition: string) => `
   -- As they come in: those of one time lie together, and are read together.
   ORDER BY d.day, d.person_id, d.place_id`
 
-/** Makes their rows, and holds those that are found then. */
-export const found = `INSERT INTO person_totals (person_id, brand_id) SELECT id, brand_id FROM people WHERE id = ANY(ids) ORDER BY id
-  ON CONFLICT (person_id) DO NOTHING;
-  PERFORM 1 FROM person_totals WHERE person_id = ANY(ids) ORDER BY person_id FOR UPDATE;`
-
-/**
- * Counts people anew.
- *
- * @param held statements that hold their rows, so that nobody adds to them meanwhile
- */
-export const counted = (held: string) => `
-CREATE OR REPLACE FUNCTION person_totals_count(ids bigint[]) RETURNS void LANGUAGE plpgsql AS $$
-BEGIN
-  ${held}
-  DELETE FROM person_days WHERE person_id = ANY(ids);
-  ${countDays('a.shown_as = ANY(ids)')};
-  UPDATE person_totals t
-  SET said = c.said, unhappy = c.unhappy, last = c.last, by_last = -extract(epoch FROM c.last),
-    visited = c.visited, by_latest = -extract(epoch FROM greatest(c.last, c.visited))
-  FROM (
-    SELECT i.id, coalesce(d.said, 0) AS said, coalesce(d.unhappy, 0) AS unhappy, d.last,
-      (SELECT max(at) FROM visits WHERE shown_as = i.id) AS visited
-    FROM unnest(ids) AS i(id)
-    LEFT JOIN LATERAL (
-      SELECT sum(said) AS said, sum(unhappy) AS unhappy, max(last) AS last FROM person_days
-      WHERE person_id = i.id AND place_id = 0
-    ) d ON true
-  ) c
-  WHERE t.person_id = c.id;
-  DELETE FROM person_totals WHERE person_id = ANY(ids) AND said = 0 AND visited IS NULL;
-END $$;
-`
-
-export const heldAccounts = (ids: string) =>
-  `PERFORM 1 FROM accounts WHERE id IN (${ids}) ORDER BY id FOR KEY SHARE;`
+/** @param held statements that hold the rows of people, so that nobody adds to them meanwhile */
+export const countedByPlace = (held: string): string =>
+  counted({ held, days: countDays('a.shown_as = ANY(ids)'), all: 'person_id = i.id AND place_id = 0' })
 
 /** Entries whose sentiment alone was changed. */
 const felt = `new_rows n
@@ -102,6 +64,10 @@ BEGIN
 END $$;
 `
 
+/**
+ * What each person said on each day is kept of each place, too, and each day knows the one before and the one after it. Most people
+ * said something on one day of some weeks: theirs are counted without being put together, since their row says that there is no other.
+ */
 export const up = `
 DROP TABLE person_days;
 CREATE TABLE person_days (
@@ -123,7 +89,7 @@ ${countDays('true')};
 -- Without what a history that is read again changes in every row: those are changed in their place then, and no index is.
 CREATE INDEX person_days_day ON person_days (brand_id, place_id, day) INCLUDE (person_id, said, last, previous, next);
 
-${counted(found)}
+${countedByPlace(found)}
 
 CREATE OR REPLACE FUNCTION person_totals_add() RETURNS trigger LANGUAGE plpgsql AS $$
 DECLARE

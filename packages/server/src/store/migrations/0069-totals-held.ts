@@ -1,4 +1,5 @@
-import { counted, found } from './0068-days-by-place.ts'
+import { found } from './0050-person-days.ts'
+import { countedByPlace } from './0068-days-by-place.ts'
 
 /**
  * Whoever counts a person anew holds their row even where another removed it meanwhile: it was found before, was gone when it
@@ -8,7 +9,7 @@ const hold = `INSERT INTO person_totals AS t (person_id, brand_id) SELECT id, br
   ON CONFLICT (person_id) DO UPDATE SET said = t.said WHERE false;`
 
 export const up = `
-${counted(hold)}
+${countedByPlace(hold)}
 -- Whoever was left without a row.
 SELECT person_totals_count(array_agg(id)) FROM people p
 WHERE NOT EXISTS (SELECT 1 FROM person_totals t WHERE t.person_id = p.id)
@@ -16,4 +17,4 @@ WHERE NOT EXISTS (SELECT 1 FROM person_totals t WHERE t.person_id = p.id)
 HAVING count(*) > 0;
 `
 
-export const down = counted(found)
+export const down = countedByPlace(found)

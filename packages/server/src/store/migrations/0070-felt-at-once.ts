@@ -1,6 +1,6 @@
-import { regrouping } from './0048-person-totals.ts'
-import { revisiting } from './0050-person-days.ts'
-import { changing, day, heldAccounts, places, unhappy } from './0068-days-by-place.ts'
+import { regrouping, unhappy } from './0048-person-totals.ts'
+import { day, heldAccounts, revisiting } from './0050-person-days.ts'
+import { changing, places } from './0068-days-by-place.ts'
 
 /** What rows that differ were and are. */
 const differing = (what: string, of: string) => `
